@@ -1,0 +1,37 @@
+import coreWebVitals from 'eslint-config-next/core-web-vitals';
+import typescript from 'eslint-config-next/typescript';
+
+const pureCore = {
+  files: ['src/core/**/*.ts'],
+  rules: {
+    'no-restricted-properties': [
+      'error',
+      { object: 'Date', property: 'now', message: 'The core reads no clock: pass the time in.' },
+      { object: 'Math', property: 'random', message: 'The core reads no randomness: pass a seed in.' },
+    ],
+    'no-restricted-syntax': [
+      'error',
+      { selector: 'ClassDeclaration', message: 'Plain objects only: they survive workers, storage and JSON.' },
+      { selector: "NewExpression[callee.name='Date']", message: 'The core reads no clock: pass the time in.' },
+      { selector: 'ExportAllDeclaration', message: 'Name what the front door lets out.' },
+    ],
+    'max-lines': ['error', { max: 400, skipBlankLines: true, skipComments: true }],
+  },
+};
+
+const config = [
+  ...coreWebVitals,
+  ...typescript,
+  {
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      'no-console': ['error', { allow: ['error'] }],
+    },
+  },
+  { files: ['scripts/**/*.mjs', 'tests/**/*.mjs'], rules: { 'no-console': 'off' } },
+  pureCore,
+  { ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'public/**', '.check/**'] },
+];
+
+export default config;

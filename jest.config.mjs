@@ -1,0 +1,37 @@
+const shared = {
+  rootDir: import.meta.dirname,
+  testEnvironment: 'node',
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/.check/'],
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          parser: { syntax: 'typescript', tsx: true },
+          target: 'es2022',
+          transform: { react: { runtime: 'automatic' } },
+        },
+        module: { type: 'es6' },
+      },
+    ],
+  },
+};
+
+export default {
+  reporters: ['default', '<rootDir>/scripts/sum-reporter.mjs'],
+  projects: [
+    {
+      ...shared,
+      displayName: 'unit',
+      testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/tests/oracle/**/*.test.ts', '<rootDir>/tests/api/**/*.test.ts'],
+      setupFiles: ['fake-indexeddb/auto'],
+    },
+    {
+      ...shared,
+      displayName: 'browser',
+      testMatch: ['<rootDir>/tests/browser/**/*.test.ts'],
+    },
+  ],
+};

@@ -1,0 +1,77 @@
+import { assertNever, type Fault, type FileFormat } from '../result';
+
+/** What is wrong, and what to do. */
+export interface FaultWords {
+  readonly message: string;
+  readonly hint: string;
+}
+
+const FORMAT: Readonly<Record<FileFormat, string>> = {
+  musicxml: 'MusicXML',
+  mxl: 'compressed MusicXML (.mxl)',
+  abc: 'ABC',
+  midi: 'MIDI',
+  newthumb: 'New Thumb piece',
+};
+
+const EXPORT_HINT = 'Export the piece as MusicXML (.musicxml or .xml) from the program it was written in, and bring that file in.';
+const AGAIN_HINT = 'Export the piece again from the program it was written in.';
+
+/** A refusal in words for teachers, in English. */
+export function faultWords(fault: Fault): FaultWords {
+  switch (fault.code) {
+    case 'read.empty':
+      return { message: 'The file is empty.', hint: AGAIN_HINT };
+    case 'read.too-large':
+      return { message: `The file is larger than ${fault.limitMb} MB.`, hint: 'A beginner’s piece is far smaller: look whether this is the right file.' };
+    case 'read.unknown-format':
+      return { message: 'This is not a music file that New Thumb knows.', hint: EXPORT_HINT };
+    case 'read.format-not-yet':
+      return { message: `This is a ${FORMAT[fault.format]} file; this version reads MusicXML only.`, hint: EXPORT_HINT };
+    case 'read.not-a-score':
+      return { message: `This is an XML file, but not a score: it begins with <${fault.rootName}>.`, hint: EXPORT_HINT };
+    case 'read.encoding':
+      return { message: `The file is written in the character set “${fault.encoding}”, which New Thumb does not read.`, hint: 'Save it as UTF-8.' };
+    case 'read.malformed':
+      return { message: `The file is damaged in line ${fault.at.line}: ${fault.detail}`, hint: AGAIN_HINT };
+    case 'read.cut-off':
+      return { message: `The file is cut off: it ends in line ${fault.at.line}, before the score is complete.`, hint: 'Copy or download it once more; if it stays short, export it again.' };
+    case 'read.entity':
+      return { message: `The file uses an abbreviation that is not allowed here (line ${fault.at.line}).`, hint: AGAIN_HINT };
+    case 'read.no-notes':
+      return { message: 'There is not a single note in this file.', hint: 'Look whether the right piece was exported.' };
+    case 'read.too-many-bars':
+      return { message: `The piece has more than ${fault.limit} bars.`, hint: 'Split it into its movements.' };
+    case 'read.bad-value':
+      return { message: `In bar ${fault.bar} (line ${fault.at.line}) “${fault.value}” is no valid ${fault.element}.`, hint: AGAIN_HINT };
+    case 'read.missing':
+      return { message: `In bar ${fault.bar} (line ${fault.at.line}) a ${fault.inside} has no ${fault.element}.`, hint: AGAIN_HINT };
+    case 'read.unpitched':
+      return {
+        message: `Bar ${fault.bar} (line ${fault.at.line}) holds a percussion note without a pitch, which cannot be moved to another key.`,
+        hint: 'Take the percussion part out of the score and export it again.',
+      };
+    case 'read.quarter-tone':
+      return { message: `Bar ${fault.bar} (line ${fault.at.line}) holds a quarter tone, which no piano key plays.`, hint: 'Write it as the nearest half step.' };
+    case 'read.key-steps':
+      return { message: `Bar ${fault.bar} (line ${fault.at.line}) has a key signature of single signs, not one of the fifteen.`, hint: 'Use one of the fifteen signatures and write the other signs at the notes.' };
+    case 'pitch.out-of-range':
+      return { message: `This cannot be written: ${fault.detail}.`, hint: 'Choose another key.' };
+    case 'move.out-of-range':
+      return { message: `Bar ${fault.bar} would go beyond the highest or lowest octave that can be written.`, hint: 'Choose the other direction or fewer octaves.' };
+    case 'move.mode-change':
+      return { message: `The piece is in a ${fault.from} key; moving it to a ${fault.to} key is not possible in this version.`, hint: `Choose a ${fault.from} key.` };
+    case 'query.missing':
+      return { message: `The query “${fault.name}” is missing.`, hint: `Add it to the address, for example ?${fault.name}=D` };
+    case 'query.value':
+      return { message: `“${fault.value}” is no value for “${fault.name}”.`, hint: `Use ${fault.allowed}.` };
+    case 'query.format-not-yet':
+      return { message: `This version does not write ${FORMAT[fault.format]} files.`, hint: 'Use format=musicxml or format=midi.' };
+    case 'query.part':
+      return { message: `The piece has no part “${fault.value}”.`, hint: `Use ${fault.parts.map((id, i) => `${id} or ${i + 1}`).join(', ')}.` };
+    case 'job.busy':
+      return { message: 'Too many pieces are being worked on at once.', hint: 'Send it again in a moment.' };
+    default:
+      return assertNever(fault);
+  }
+}

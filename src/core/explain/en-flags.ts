@@ -1,0 +1,91 @@
+import type { Flag } from '../flag';
+import { namePrint, pitchPrint } from '../pitch';
+import { assertNever } from '../result';
+import type { Finger, Hand } from '../score';
+
+/** What a flag says, and what to do about it. */
+export interface FlagWords {
+  readonly title: string;
+  readonly message: string;
+  readonly suggestion: string;
+}
+
+const HAND: Readonly<Record<Hand, string>> = { right: 'right hand', left: 'left hand' };
+const FINGER: Readonly<Record<Finger, string>> = { 1: 'thumb', 2: 'finger 2', 3: 'finger 3', 4: 'finger 4', 5: 'finger 5' };
+
+/** A flag in words for teachers, in English. Bars are given by their printed numbers. */
+export function flagWords(flag: Flag): FlagWords {
+  const { evidence } = flag;
+  const where = barsText(flag.bars);
+  switch (evidence.kind) {
+    case 'thumb-on-black':
+    case 'fifth-on-black':
+      return {
+        title: `${capital(FINGER[evidence.finger])} on ${namePrint(evidence.key)}`,
+        message: `The ${HAND[flag.hand]}'s ${FINGER[evidence.finger]} plays the black key ${pitchPrint(evidence.key)} in ${where}.`,
+        suggestion:
+          evidence.school === 'avoid'
+            ? 'Leave this key out for now, or begin from another finger.'
+            : 'Let the whole hand move in towards the fallboard, so that the short finger reaches the black key without twisting.',
+      };
+    case 'fourth-on-black':
+      return {
+        title: `Finger 4 on ${namePrint(evidence.key)}`,
+        message: `The ${HAND[flag.hand]}'s finger 4 plays the black key ${pitchPrint(evidence.key)} in ${where}.`,
+        suggestion: 'Finger 4 is the weakest on a black key: play it alone first, and keep the wrist from twisting outwards.',
+      };
+    case 'double-duty':
+      return {
+        title: `Finger ${evidence.finger} serves ${evidence.keys.map(namePrint).join(' and ')}`,
+        message: `In ${where} the ${HAND[flag.hand]}'s ${FINGER[evidence.finger]} has two keys of one letter to play: ${evidence.keys.map(pitchPrint).join(', ')}.`,
+        suggestion: 'Ring both notes. The finger slides to the other key; the hand does not move along.',
+      };
+    case 'shared-key':
+      return {
+        title: `Both hands want ${pitchPrint(evidence.key)}`,
+        message: evidence.isHeld
+          ? `In ${where} one hand needs ${pitchPrint(evidence.key)} while the other still holds it.`
+          : `In ${where} both hands use ${pitchPrint(evidence.key)} within one beat.`,
+        suggestion: evidence.isHeld
+          ? 'Let one hand play the key for both, or put one hand an octave away.'
+          : 'The hand that played it lifts at once and makes room.',
+      };
+    case 'ledger-lines':
+      return {
+        title: `${capital(countWord(evidence.lines))} ledger lines`,
+        message: `The ${HAND[flag.hand]} reads notes on up to ${countWord(evidence.lines)} ledger lines in ${where}.`,
+        suggestion: 'Move this hand by an octave, or choose the other direction.',
+      };
+    case 'double-accidental':
+      return {
+        title: `${namePrint(evidence.pitch)} to read`,
+        message: `The ${HAND[flag.hand]} reads a double accidental, ${pitchPrint(evidence.pitch)}, in ${where}.`,
+        suggestion: 'Choose the plain spelling, or the key with the same sound and fewer signs.',
+      };
+    case 'off-keyboard':
+      return {
+        title: `${pitchPrint(evidence.pitch)} is off the keyboard`,
+        message: `The ${HAND[flag.hand]} would need ${pitchPrint(evidence.pitch)} in ${where}, a key that a piano does not have.`,
+        suggestion: 'Move this hand back by an octave.',
+      };
+    default:
+      return assertNever(evidence);
+  }
+}
+
+const COUNTS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
+
+function countWord(count: number): string {
+  return COUNTS[count] ?? String(count);
+}
+
+/** Bars for a sentence: `bar 3`, `bars 1, 3 and 5`, `bars 1, 2, 3 and 9 more`. */
+export function barsText(bars: readonly string[]): string {
+  if (bars.length === 1) return `bar ${bars[0]}`;
+  const shown = bars.length > 5 ? [...bars.slice(0, 3), `${bars.length - 3} more`] : bars;
+  return `bars ${shown.slice(0, -1).join(', ')} and ${shown.at(-1)}`;
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

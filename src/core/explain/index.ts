@@ -1,0 +1,5 @@
+export { barsText, flagWords } from './en-flags';
+export type { FlagWords } from './en-flags';
+export { faultWords } from './en-faults';
+export type { FaultWords } from './en-faults';
+export { remarkBar, remarkWords } from './en-remarks';

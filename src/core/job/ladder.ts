@@ -1,0 +1,85 @@
+import { fifteenKeys, type Key } from '../pitch';
+import { SEVERITIES, type Flag, type Severity } from '../flag';
+import { blackFingers, effortOf, leaveOutReason, placeInOrder, type BlackFingers, type KeyOrder } from '../survey';
+import { asWritten, moveTo, type OpenedPiece, type Version, type Wish } from './open-piece';
+import { reportKey, reportRemark, type Report, type ReportKey, type ReportRemark } from './report';
+
+/** One key of the ladder. */
+export interface LadderKey extends ReportKey {
+  readonly rank: number;
+  readonly effort: number;
+  readonly positionChanges: number;
+  readonly forcedChanges: number;
+  readonly blackFingers: BlackFingers;
+  readonly flags: Readonly<Record<Severity, number>>;
+  readonly leaveOut: string | null;
+}
+
+/** What the scripting interface promises to send for `ladder`. */
+export interface Ladder {
+  readonly piece: Report['piece'];
+  readonly from: ReportKey;
+  readonly remarks: readonly ReportRemark[];
+  readonly keys: readonly LadderKey[];
+}
+
+/** The fifteen keys of a piece's mode, best first. Keys that cannot be written at all are left out with the reason. */
+export function ladderOf(piece: OpenedPiece, wish: Omit<Wish, 'to'>, order: KeyOrder): Ladder {
+  const before = asWritten(piece, wish.school);
+  const own = piece.key.key;
+  const rungs = fifteenKeys(own.mode)
+    .flatMap((key) => {
+      const version = moveTo(piece, before, { ...wish, to: key });
+      return version.ok ? [rungOf(key, version.value)] : [];
+    })
+    .sort((a, b) => compareRungs(a, b, order, own));
+  return {
+    piece: { title: piece.score.title, bars: piece.part.measures.length, hands: piece.hands },
+    from: reportKey(own),
+    remarks: [...piece.remarks.map(reportRemark), reportRemark({ code: 'not-planned' })],
+    keys: rungs.map(({ facts }, i) => ({ ...facts, rank: i + 1 })),
+  };
+}
+
+interface Rung {
+  readonly key: Key;
+  readonly facts: Omit<LadderKey, 'rank'>;
+}
+
+function rungOf(key: Key, version: Version): Rung {
+  const fingers = blackFingers(version.positions);
+  const count = (severity: Severity): number => version.flags.filter((flag) => flag.severity === severity).length;
+  const [must, should, watch] = SEVERITIES.map(count) as [number, number, number];
+  return {
+    key,
+    facts: {
+      ...reportKey(key),
+      effort: effortOf(fingers, version.flags),
+      positionChanges: positionChanges(version),
+      // The planner that finds forced changes is not part of this version; the remark `not-planned` says so.
+      forcedChanges: 0,
+      blackFingers: fingers,
+      flags: { must, should, watch },
+      leaveOut: leaveOutOf(key, version.flags),
+    },
+  };
+}
+
+function compareRungs(a: Rung, b: Rung, order: KeyOrder, own: Key): number {
+  const left = placeInOrder(order, a.key, own, a.facts.effort);
+  const right = placeInOrder(order, b.key, own, b.facts.effort);
+  const isOut = Number(a.facts.leaveOut !== null) - Number(b.facts.leaveOut !== null);
+  return isOut || left[0] - right[0] || left[1] - right[1];
+}
+
+function positionChanges(version: Version): number {
+  const hands = new Set(version.positions.map(({ position }) => position.hand));
+  return version.positions.length - hands.size;
+}
+
+function leaveOutOf(key: Key, flags: readonly Flag[]): string | null {
+  const avoided = flags.filter(
+    ({ evidence, severity }) => severity === 'should' && (evidence.kind === 'thumb-on-black' || evidence.kind === 'fifth-on-black'),
+  );
+  return avoided.length === 0 ? null : leaveOutReason(key.tonic, [...new Set(avoided.map(({ hand }) => hand))]);
+}

@@ -1,0 +1,141 @@
+import { placePosition, handPositions, type HandPosition, type PlacedPosition } from '../finger';
+import { compareFlags, findFlags, type Flag, type OuterSchool } from '../flag';
+import { diatonicNumber, type Direction, type Interval, type Key } from '../pitch';
+import { readPiece } from '../read';
+import { err, ok, type Fault, type FileFormat, type Remark, type Result } from '../result';
+import { handNotes, handsOf, mapMeasures, pupilPart, struckNotes, type FoundKey, type Hand, type HandNote, type Part, type Score } from '../score';
+import { beatTicks } from '../time';
+import { findKey, moveScore, signatureLine, type Courtesy, type Spelling } from '../transpose';
+
+/** A piece that was read, and what was found out about it once for all keys. */
+export interface OpenedPiece {
+  readonly score: Score;
+  readonly part: Part;
+  readonly hands: readonly Hand[];
+  readonly key: FoundKey;
+  readonly remarks: readonly Remark[];
+  /** The pupil's notes as written, in order of time, ties apart. */
+  readonly notes: readonly HandNote[];
+  readonly positions: readonly HandPosition[];
+}
+
+/** What the teacher or a script may say of a piece that its file does not. */
+export interface OpenOptions {
+  readonly format: FileFormat | null;
+  readonly key: string | null;
+  readonly part: string | null;
+}
+
+/** What becomes of the fingers: `plan` looks for better ones where the hand needs them, `keep` carries them over. */
+export const FINGERINGS = ['plan', 'keep', 'none'] as const;
+export type Fingering = (typeof FINGERINGS)[number];
+
+/** How a piece is wanted. */
+export interface Wish {
+  readonly to: Key;
+  readonly direction: Direction;
+  readonly octaves: Readonly<Record<Hand, number>>;
+  readonly spelling: Spelling;
+  readonly courtesy: Courtesy;
+  readonly fingering: Fingering;
+  readonly school: OuterSchool;
+}
+
+/** A piece in one key, with everything that is known of the hands there. */
+export interface Version {
+  readonly score: Score;
+  readonly key: Key;
+  readonly interval: Interval;
+  readonly octaves: Readonly<Record<Hand, number>>;
+  readonly notes: readonly HandNote[];
+  readonly positions: readonly PlacedPosition[];
+  readonly flags: readonly Flag[];
+  readonly remarks: readonly Remark[];
+}
+
+/** Reads a piece and finds its key, its hands and where they sit. Errors: the `read.*` codes, `query.part`. */
+export function openPiece(bytes: Uint8Array, options: OpenOptions): Result<OpenedPiece, Fault> {
+  const reading = readPiece(bytes, options.format);
+  if (!reading.ok) return reading;
+  const { score, remarks } = reading.value;
+  const part = pupilPart(score, options.part);
+  if (!part) return err({ code: 'query.part', value: options.part ?? '', parts: score.parts.map(({ id }) => id) });
+  const key = findKey(score, part, options.key);
+  const hands = handsOf(part);
+  const notes = handNotes(part, score.ticksPerQuarter);
+  const struck = struckNotes(notes);
+  const ofHand = (hand: Hand): readonly HandNote[] => struck.filter((note) => note.hand === hand && !note.isGrace);
+  const positions = hands.flatMap((hand) => handPositions(ofHand(hand), score.ticksPerQuarter));
+  return ok({ score, part, hands, key, notes, positions, remarks: [...remarks, ...fingerRemarks(hands, notes)] });
+}
+
+function fingerRemarks(hands: readonly Hand[], notes: readonly HandNote[]): readonly Remark[] {
+  return hands
+    .filter((hand) => notes.some((note) => note.hand === hand))
+    .filter((hand) => !notes.some((note) => note.hand === hand && note.finger !== null))
+    .map((hand) => ({ code: 'no-fingers', hand }));
+}
+
+/** The piece where it stands. */
+export function asWritten(piece: OpenedPiece, school: OuterSchool): Version {
+  const octaves = { right: 0, left: 0 };
+  const version = describe(piece, piece.score, piece.key.key, 'keep', school);
+  return { ...version, key: piece.key.key, interval: { fifths: 0, octaves: 0 }, octaves, remarks: [] };
+}
+
+/** Moves a piece to another key and tells how the hands sit there. `before` is the piece where it stands: what was so
+ * already there is marked. Errors: those of moving. */
+export function moveTo(piece: OpenedPiece, before: Version, wish: Wish): Result<Version, Fault> {
+  const request = { ...wish, from: piece.key.key, pupil: piece.part };
+  const moved = moveScore(piece.score, request);
+  if (!moved.ok) return moved;
+  const score = wish.fingering === 'none' ? withoutFingers(moved.value.score) : moved.value.score;
+  const described = describe(piece, score, wish.to, wish.fingering, wish.school);
+  const planned: readonly Remark[] = wish.fingering === 'plan' ? [{ code: 'not-planned' }] : [];
+  return ok({
+    ...described,
+    flags: compareFlags(described.flags, before.flags),
+    key: wish.to,
+    interval: moved.value.interval,
+    octaves: wish.octaves,
+    remarks: [...moved.value.remarks, ...planned],
+  });
+}
+
+function withoutFingers(score: Score): Score {
+  return mapMeasures(score, (measure) => ({
+    ...measure,
+    items: measure.items.map((item) => (item.kind === 'note' ? { ...item, fingers: [] } : item)),
+  }));
+}
+
+function describe(
+  piece: OpenedPiece,
+  score: Score,
+  key: Key,
+  fingering: Fingering,
+  school: OuterSchool,
+): Pick<Version, 'score' | 'key' | 'notes' | 'positions' | 'flags'> {
+  const part = score.parts.find((candidate) => candidate.id === piece.part.id) ?? piece.part;
+  const notes = handNotes(part, score.ticksPerQuarter);
+  const struck = struckNotes(notes);
+  const byId = new Map(struck.map((note) => [note.id, note]));
+  const signatures = signatureLine(part);
+  const positions =
+    fingering === 'none'
+      ? []
+      : piece.positions.map((position) =>
+          placePosition(position, (id) => byId.get(id), (note, step) =>
+            signatures.alterAt(note.barIndex, note.item.onset, note.item.staff, step),
+          ),
+        );
+  const writtenLetters = new Map(piece.notes.map((note) => [note.id, diatonicNumber(note.pitch)]));
+  const flags = findFlags({
+    notes: struck,
+    positions,
+    school,
+    letterOf: (note) => writtenLetters.get(note.id) ?? diatonicNumber(note.pitch),
+    beat: (note) => beatTicks(piece.part.measures[note.barIndex]?.meter ?? { beats: 4, beatType: 4 }, score.ticksPerQuarter),
+  });
+  return { score, key, notes, positions, flags };
+}

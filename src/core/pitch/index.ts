@@ -1,0 +1,47 @@
+export { LETTERS } from './letters.table';
+export type { Letter, Step } from './letters.table';
+export {
+  diatonicNumber,
+  fifthsOf,
+  fromCoordinates,
+  letterOf,
+  midiNumber,
+  nameAtFifths,
+  pitchClass,
+  samePitch,
+  toCoordinates,
+} from './pitch';
+export type { Coordinates, Pitch, PitchName } from './pitch';
+export { namePrint, nameText, parseName, parsePitch, pitchPrint, pitchText, stepOfLetter } from './pitch-text';
+export {
+  OCTAVE,
+  UNISON,
+  addIntervals,
+  intervalBetween,
+  intervalName,
+  intervalOf,
+  intervalSemitones,
+  intervalSteps,
+  negateInterval,
+  transposeBy,
+  transposeName,
+} from './interval';
+export type { Interval } from './interval';
+export {
+  DIRECTIONS,
+  MAX_SIGNS,
+  MODES,
+  degreeOf,
+  enharmonicKey,
+  fifteenKeys,
+  intervalToKey,
+  keyOfSignature,
+  keyPrint,
+  keyText,
+  parseKey,
+  sameKey,
+  signatureAlter,
+  signatureOf,
+  signaturesAround,
+} from './key';
+export type { Direction, Key, Mode } from './key';

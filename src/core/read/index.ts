@@ -1,0 +1,7 @@
+export { readPiece, MAX_FILE_MB } from './read-piece';
+export { readMusicXml } from './read-musicxml';
+export type { Reading } from './read-musicxml';
+export { readAccidental, readPitch } from './read-note';
+export { readKey } from './read-attributes';
+export { chordNames } from './read-part';
+export { parseXml } from './parse-xml';

@@ -1,0 +1,47 @@
+/** Why something was refused: a stable code, the facts, and the place where they are known.
+ * The words for teachers are made from it in `explain/`. Codes are dotted, lower case and never reused. */
+export type Fault =
+  | { readonly code: 'read.empty' }
+  | { readonly code: 'read.too-large'; readonly limitMb: number }
+  | { readonly code: 'read.unknown-format' }
+  | { readonly code: 'read.format-not-yet'; readonly format: FileFormat }
+  | { readonly code: 'read.not-a-score'; readonly rootName: string; readonly at: TextPlace }
+  | { readonly code: 'read.encoding'; readonly encoding: string }
+  | { readonly code: 'read.malformed'; readonly detail: string; readonly at: TextPlace }
+  | { readonly code: 'read.cut-off'; readonly at: TextPlace }
+  | { readonly code: 'read.entity'; readonly name: string; readonly at: TextPlace }
+  | { readonly code: 'read.no-notes' }
+  | { readonly code: 'read.too-many-bars'; readonly limit: number }
+  | { readonly code: 'read.bad-value'; readonly element: string; readonly value: string; readonly bar: string; readonly at: TextPlace }
+  | { readonly code: 'read.missing'; readonly element: string; readonly inside: string; readonly bar: string; readonly at: TextPlace }
+  | { readonly code: 'read.unpitched'; readonly bar: string; readonly at: TextPlace }
+  | { readonly code: 'read.quarter-tone'; readonly bar: string; readonly at: TextPlace }
+  | { readonly code: 'read.key-steps'; readonly bar: string; readonly at: TextPlace }
+  | { readonly code: 'pitch.out-of-range'; readonly detail: string }
+  | { readonly code: 'move.out-of-range'; readonly bar: string }
+  | { readonly code: 'move.mode-change'; readonly from: string; readonly to: string }
+  | { readonly code: 'query.missing'; readonly name: string }
+  | { readonly code: 'query.value'; readonly name: string; readonly value: string; readonly allowed: string }
+  | { readonly code: 'query.format-not-yet'; readonly format: FileFormat }
+  | { readonly code: 'query.part'; readonly value: string; readonly parts: readonly string[] }
+  | { readonly code: 'job.busy' };
+
+/** The file formats of the scripting interface. */
+export const FILE_FORMATS = ['musicxml', 'mxl', 'abc', 'midi', 'newthumb'] as const;
+export type FileFormat = (typeof FILE_FORMATS)[number];
+
+/** A place in a text file; both count from 1. */
+export interface TextPlace {
+  readonly line: number;
+  readonly column: number;
+}
+
+/** Something kept as it was and told to the teacher: nothing was refused. `bar` is the printed bar number. */
+export type Remark =
+  | { readonly code: 'respelled-key'; readonly bar: string; readonly from: string; readonly to: string; readonly part: string }
+  | { readonly code: 'enharmonic-proposed'; readonly to: string }
+  | { readonly code: 'not-planned' }
+  | { readonly code: 'no-fingers'; readonly hand: 'right' | 'left' }
+  | { readonly code: 'bar-length'; readonly bar: string; readonly part: string; readonly expected: string; readonly found: string }
+  | { readonly code: 'key-guessed'; readonly key: string; readonly runnerUp: string }
+  | { readonly code: 'duplicate-id'; readonly bar: string; readonly id: string };

@@ -1,0 +1,134 @@
+import { childElements, type XmlElement } from '../markup';
+import { intervalOf, midiNumber, transposeBy, type Pitch } from '../pitch';
+import { beatAt, type Ticks } from '../time';
+import type { Clef, Finger, Hand, NoteId, NoteItem, Part, Score, Transposition } from './score';
+
+/** A note as a hand plays it: sounding pitch, times counted from the beginning of the piece, ties still apart. */
+export interface HandNote {
+  readonly id: NoteId;
+  readonly hand: Hand;
+  readonly pitch: Pitch;
+  readonly midi: number;
+  readonly barIndex: number;
+  readonly bar: string;
+  readonly beat: number;
+  readonly onset: Ticks;
+  readonly duration: Ticks;
+  readonly isGrace: boolean;
+  readonly tieStop: boolean;
+  readonly tieStart: boolean;
+  readonly finger: Finger | null;
+  readonly slurEnds: boolean;
+  readonly detached: boolean;
+  readonly ledgerLines: number;
+  readonly item: NoteItem;
+}
+
+/** The part that is the pupil's: the one asked for by id or number (from 1), else the first with two staves, else the first. */
+export function pupilPart(score: Score, wanted: string | null): Part | undefined {
+  if (wanted !== null) {
+    return score.parts.find((part) => part.id === wanted) ?? score.parts[Number(wanted) - 1];
+  }
+  return score.parts.find((part) => part.staves >= 2) ?? score.parts[0];
+}
+
+/** Which hands a part has. Two staves or more: both; one staff: the left where it begins in a bass clef. */
+export function handsOf(part: Part): readonly Hand[] {
+  if (part.staves >= 2) return ['right', 'left'];
+  return firstClef(part)?.sign === 'F' ? ['left'] : ['right'];
+}
+
+/** The hand that plays a staff: the uppermost is the right hand's, the others the left's. */
+export function handOfStaff(part: Part, staff: number): Hand {
+  if (part.staves < 2) return handsOf(part)[0] as Hand;
+  return staff === 1 ? 'right' : 'left';
+}
+
+/** How a transposing part sounds; nothing for one that sounds as written. */
+export function soundingShift(part: Part): Transposition {
+  for (const measure of part.measures) {
+    for (const item of measure.items) {
+      if (item.kind === 'attributes' && item.transposition) return item.transposition;
+    }
+  }
+  return { steps: 0, semitones: 0 };
+}
+
+/** All pitched notes of a part in order of time, cue notes left out. Within one moment, low notes come first. */
+export function handNotes(part: Part, ticksPerQuarter: number): readonly HandNote[] {
+  const shift = soundingShift(part);
+  const toSounding = intervalOf(shift.steps, shift.semitones);
+  const clefs = new Map<number, Clef>();
+  const notes: HandNote[] = [];
+  let start = 0;
+  for (const measure of part.measures) {
+    for (const item of measure.items) {
+      if (item.kind === 'attributes') item.clefs.forEach((clef) => clefs.set(clef.staff, clef));
+      if (item.kind !== 'note' || !item.pitch || item.isCue) continue;
+      const sounding = transposeBy(item.pitch, toSounding);
+      const pitch = sounding.ok ? sounding.value : item.pitch;
+      notes.push({
+        id: item.id,
+        hand: handOfStaff(part, item.staff),
+        pitch,
+        midi: midiNumber(pitch),
+        barIndex: measure.index,
+        bar: measure.number,
+        beat: rounded(beatAt(item.onset, measure.lead, measure.meter, ticksPerQuarter)),
+        onset: start + item.onset,
+        duration: item.duration,
+        isGrace: item.isGrace,
+        tieStop: item.tieStop,
+        tieStart: item.tieStart,
+        finger: item.fingers[0] ?? null,
+        slurEnds: endsSlur(item),
+        detached: isDetached(item),
+        ledgerLines: ledgerLines(item.pitch, clefs.get(item.staff)),
+        item,
+      });
+    }
+    start += measure.length;
+  }
+  return notes.sort((a, b) => a.onset - b.onset || Number(b.isGrace) - Number(a.isGrace) || a.midi - b.midi);
+}
+
+/** Thirds of a beat have no exact decimal: six places tell them apart and print well. */
+function rounded(beat: number): number {
+  return Math.round(beat * 1e6) / 1e6;
+}
+
+function firstClef(part: Part): Clef | undefined {
+  return part.measures
+    .flatMap((measure) => measure.items)
+    .flatMap((item) => (item.kind === 'attributes' ? item.clefs : []))[0];
+}
+
+/** Letters from C0 of the clef's own letter: G4, F3 or C4. */
+const CLEF_DIATONIC: Readonly<Record<string, number>> = { G: 32, F: 24, C: 28 };
+
+/** How many ledger lines a pitch needs, above or below the five lines of its staff. */
+export function ledgerLines(pitch: Pitch, clef: Clef | undefined): number {
+  const anchor = CLEF_DIATONIC[clef?.sign ?? 'G'];
+  if (anchor === undefined) return 0;
+  const clefLine = clef?.line ?? 2;
+  const octaves = clef?.octaveChange ?? 0;
+  // Places are counted in letters above the bottom line: the five lines are 0, 2, 4, 6 and 8.
+  const place = pitch.step + 7 * pitch.octave - (anchor + 7 * octaves) + 2 * (clefLine - 1);
+  if (place > 8) return Math.floor((place - 8) / 2);
+  return place < 0 ? Math.floor(-place / 2) : 0;
+}
+
+function endsSlur(item: NoteItem): boolean {
+  return marksIn(item, 'notations').some((mark) => mark.name === 'slur' && mark.attributes['type'] === 'stop');
+}
+
+function isDetached(item: NoteItem): boolean {
+  return marksIn(item, 'notations')
+    .filter((mark) => mark.name === 'articulations')
+    .flatMap((group) => childElements(group))
+    .some((mark) => mark.name === 'staccato' || mark.name === 'staccatissimo');
+}
+
+function marksIn(item: NoteItem, group: string): readonly XmlElement[] {
+  return childElements(item.xml, group).flatMap((found) => childElements(found));
+}

@@ -1,0 +1,23 @@
+export type {
+  AccidentalSign,
+  AttributesItem,
+  CarriedItem,
+  Clef,
+  DrawnAccidental,
+  Finger,
+  FoundKey,
+  Hand,
+  HarmonyItem,
+  KeySignature,
+  Measure,
+  MeasureItem,
+  NoteId,
+  NoteItem,
+  Part,
+  Score,
+  Transposition,
+} from './score';
+export { handNotes, handOfStaff, handsOf, ledgerLines, pupilPart, soundingShift } from './hands';
+export type { HandNote } from './hands';
+export { struckNotes } from './struck';
+export { attributesOf, firstSignature, itemsOf, mapMeasures, notesOf } from './lookups';

@@ -1,0 +1,28 @@
+import type { AttributesItem, KeySignature, Measure, MeasureItem, NoteItem, Part, Score } from './score';
+
+/** Changes every measure of every part. */
+export function mapMeasures(score: Score, change: (measure: Measure, part: Part) => Measure): Score {
+  return {
+    ...score,
+    parts: score.parts.map((part) => ({ ...part, measures: part.measures.map((measure) => change(measure, part)) })),
+  };
+}
+
+/** All items of a part in the document's order. */
+export function itemsOf(part: Part): readonly MeasureItem[] {
+  return part.measures.flatMap((measure) => measure.items);
+}
+
+export function notesOf(part: Part): readonly NoteItem[] {
+  return itemsOf(part).filter((item): item is NoteItem => item.kind === 'note');
+}
+
+export function attributesOf(part: Part): readonly AttributesItem[] {
+  return itemsOf(part).filter((item): item is AttributesItem => item.kind === 'attributes');
+}
+
+/** The signature a part begins with; none printed counts as none. */
+export function firstSignature(part: Part): KeySignature {
+  const found = attributesOf(part).flatMap((item) => item.keys)[0];
+  return found ?? { staff: null, fifths: 0, mode: null };
+}

@@ -1,0 +1,36 @@
+import { namePrint, pitchClass, signatureOf, signaturesAround, type Key, type Mode } from '../pitch';
+
+/** In which order keys are taught. `shape`: by the black and white shape of the tonic triad. */
+export const KEY_ORDERS = ['ease', 'fifths', 'shape'] as const;
+export type KeyOrder = (typeof KEY_ORDERS)[number];
+
+/** Tonics in the order of their triads' shapes, as semitones above C. Source: handbook, where teachers disagree
+ * (major C F G / D A E / D♭ A♭ E♭ / G♭ / B♭ / B; minor A D E / C F G / C♯ F♯ G♯ / E♭ / B♭ / B), common practice.
+ * Checked by: survey.test.ts (each list holds all twelve keys once). */
+const SHAPE_ORDER = {
+  major: [0, 5, 7, 2, 9, 4, 1, 8, 3, 6, 10, 11],
+  minor: [9, 2, 4, 0, 5, 7, 1, 6, 8, 3, 10, 11],
+} as const;
+
+const MINOR_THIRD_MODES: readonly Mode[] = ['minor', 'aeolian', 'dorian', 'phrygian', 'locrian'];
+
+/** The place of a key in an order; `effort` counts for `ease`. Lower comes first. Keys of equal place
+ * follow the circle of fifths, nearest to the piece's own key first. */
+export function placeInOrder(order: KeyOrder, key: Key, own: Key, effort: number): readonly [number, number] {
+  const widening = signaturesAround(signatureOf(own)).indexOf(signatureOf(key));
+  switch (order) {
+    case 'ease':
+      return [effort, widening];
+    case 'fifths':
+      return [widening, 0];
+    case 'shape': {
+      const shapes: readonly number[] = SHAPE_ORDER[MINOR_THIRD_MODES.includes(key.mode) ? 'minor' : 'major'];
+      return [shapes.indexOf(pitchClass(key.tonic)), Math.abs(signatureOf(key))];
+    }
+  }
+}
+
+/** Why a key is left out for now, where the school avoids short fingers on black keys. */
+export function leaveOutReason(tonic: Key['tonic'], hands: readonly string[]): string {
+  return `In ${namePrint(tonic)} a short finger lies on a black key (${hands.join(' and ')} hand); your school leaves such keys out for now.`;
+}

@@ -1,0 +1,43 @@
+import { element, mapChildren, withAttribute, withChildren, withoutAttributes, type XmlElement, type XmlNode } from '../markup';
+import type { Part, Score } from '../score';
+import { serialiseXml } from './serialise';
+import { itemWriterWithIds, writePart } from './write-score';
+
+/** One version of a piece on the engraved page. `prefix` keeps its note ids apart from those of the other versions;
+ * `label` stands in front of its staves. */
+export interface Layer {
+  readonly score: Score;
+  readonly prefix: string;
+  readonly label: string;
+}
+
+/** A page for the engraver, as MusicXML: all layers as parts of one score, bar under bar and note under note.
+ * Every note has an id: the layer's prefix and its own. `breaks` are the bar indexes where systems begin;
+ * the breaks, widths and credits of the files are left out, since they belong to another page. */
+export function engravingPage(layers: readonly Layer[], breaks: readonly number[]): string {
+  const parts = layers.flatMap((layer) => layer.score.parts.map((part) => ({ layer, part, id: `${layer.prefix}${part.id}` })));
+  const list = element('part-list', {}, parts.map(({ layer, part, id }) => scorePart(layer, part, id)));
+  const bodies = parts.map(({ layer, part, id }, i) => {
+    const written = withAttribute(writePart(part, itemWriterWithIds(layer.prefix)), 'id', id);
+    return preparePart(written, i === 0 ? breaks : []);
+  });
+  const root = element('score-partwise', { version: '4.0' }, [list, ...bodies]);
+  return serialiseXml({ declaration: null, doctype: null, prolog: [], epilog: [], root });
+}
+
+function scorePart(layer: Layer, part: Part, id: string): XmlElement {
+  const label = layer.score.parts.length > 1 ? `${part.name} ${layer.label}` : layer.label;
+  return element('score-part', { id }, [element('part-name', {}, [label]), element('part-abbreviation', {}, [label])]);
+}
+
+function preparePart(part: XmlElement, breaks: readonly number[]): XmlElement {
+  let index = -1;
+  return mapChildren(part, (child) => {
+    if (child.name !== 'measure') return child;
+    index += 1;
+    const bare = withoutAttributes(child, ['width', 'id']);
+    const kept = bare.children.filter((node) => !(node.kind === 'element' && node.name === 'print'));
+    const first: readonly XmlNode[] = breaks.includes(index) ? [element('print', { 'new-system': 'yes' })] : [];
+    return withChildren(bare, [...first, ...kept]);
+  });
+}

@@ -1,0 +1,182 @@
+import { strToU8 } from 'fflate';
+import { writeMidi, type MidiEvent } from 'midi-file';
+import { childAt, childElements, childText } from '../../markup';
+import { keyOfSignature, midiNumber, signatureOf, transposeBy, intervalOf, type Key } from '../../pitch';
+import { handOfStaff, handsOf, soundingShift, type Measure, type NoteItem, type Part, type Score } from '../../score';
+import type { Meter, Ticks } from '../../time';
+import { instructionsOf, USUAL_LOUDNESS, USUAL_TEMPO } from './directions';
+import { playingOrder } from './playing-order';
+
+/** Ticks in a quarter note of the file. 960 holds triplets and sixty-fourths exactly. */
+const TICKS = 960;
+
+/** Length of a grace note, taken in front of its note. Unit: quarter notes. Our own choice. */
+const GRACE_QUARTERS = 1 / 8;
+
+/** Channels for hands; the tenth is the drums'. Source: General MIDI level 1, from memory. */
+const CHANNELS = [0, 1, 2, 3, 4, 5, 6, 7, 8, 10, 11, 12, 13, 14, 15];
+
+interface Timed {
+  readonly at: number;
+  /** At one moment: first what ends, then what is set, then what begins. */
+  readonly rank: 0 | 1 | 2;
+  readonly event: Omit<MidiEvent, 'deltaTime'>;
+}
+
+/** Writes a score as Standard MIDI File, format 1: a track for tempo, time and key signatures, then one track a hand.
+ * Repeats are played out and grace notes left in. `key` is the piece's own, for the key signature of the start. */
+export function writeMidiFile(score: Score, key: Key): Uint8Array {
+  const lead = score.parts[0];
+  const order = lead ? playingOrder(lead.measures) : [];
+  const tracks = [conductorTrack(score, order, key), ...score.parts.flatMap((part, i) => handTracks(score, part, i, order))];
+  return Uint8Array.from(writeMidi({ header: { format: 1, numTracks: tracks.length, ticksPerBeat: TICKS }, tracks }));
+}
+
+interface PlayedBar {
+  readonly measure: Measure;
+  readonly start: Ticks;
+}
+
+function playedBars(part: Part, order: readonly number[]): readonly PlayedBar[] {
+  let start = 0;
+  return order.flatMap((index) => {
+    const measure = part.measures[index];
+    if (!measure) return [];
+    const bar = { measure, start };
+    start += measure.length;
+    return [bar];
+  });
+}
+
+function conductorTrack(score: Score, order: readonly number[], key: Key): MidiEvent[] {
+  const part = score.parts[0];
+  if (!part) return track([]);
+  const scale = TICKS / score.ticksPerQuarter;
+  const bars = playedBars(part, order);
+  const tempi = bars.flatMap(({ measure, start }) =>
+    instructionsOf(measure).flatMap((said) =>
+      said.kind === 'tempo' ? [set((start + said.onset) * scale, tempoEvent(said.quartersPerMinute))] : [],
+    ),
+  );
+  const title = score.title === '' ? [] : [set(0, { type: 'trackName', text: latin(score.title) } as MidiEvent)];
+  const first = tempi.some(({ at }) => at === 0) ? [] : [set(0, tempoEvent(USUAL_TEMPO))];
+  return track([...title, ...first, ...tempi, ...meters(bars, scale), ...keys(bars, scale, part, key)]);
+}
+
+function meters(bars: readonly PlayedBar[], scale: number): readonly Timed[] {
+  let before: Meter | null = null;
+  return bars.flatMap(({ measure, start }) => {
+    const { meter } = measure;
+    const isNew = before?.beats !== meter.beats || before.beatType !== meter.beatType;
+    before = meter;
+    return isNew
+      ? [set(start * scale, { type: 'timeSignature', numerator: meter.beats, denominator: meter.beatType, metronome: 24, thirtyseconds: 8 } as MidiEvent)]
+      : [];
+  });
+}
+
+function keys(bars: readonly PlayedBar[], scale: number, part: Part, own: Key): readonly Timed[] {
+  const shift = soundingShift(part);
+  const toSounding = intervalOf(shift.steps, shift.semitones).fifths;
+  let before: number | null = null;
+  return bars.flatMap(({ measure, start }) =>
+    measure.items.flatMap((item) => {
+      if (item.kind !== 'attributes') return [];
+      const written = item.keys[0];
+      if (!written || written.fifths === before) return [];
+      before = written.fifths;
+      const key = keyOfSignature(written.fifths + toSounding, written.mode ?? own.mode);
+      return key.ok ? [set((start + item.onset) * scale, keyEvent(key.value))] : [];
+    }),
+  );
+}
+
+function keyEvent(key: Key): MidiEvent {
+  const isMinor = ['minor', 'aeolian'].includes(key.mode);
+  return { deltaTime: 0, type: 'keySignature', key: signatureOf(key), scale: isMinor ? 1 : 0 } as MidiEvent;
+}
+
+function tempoEvent(quartersPerMinute: number): MidiEvent {
+  return { deltaTime: 0, type: 'setTempo', microsecondsPerBeat: Math.round(60_000_000 / quartersPerMinute) } as MidiEvent;
+}
+
+function handTracks(score: Score, part: Part, partIndex: number, order: readonly number[]): MidiEvent[][] {
+  const bars = playedBars(part, order);
+  return handsOf(part).map((hand, i) => {
+    const channel = CHANNELS[(2 * partIndex + i) % CHANNELS.length] as number;
+    const name = part.staves >= 2 ? `${hand} hand` : part.name || `${hand} hand`;
+    const isOfHand = (note: NoteItem): boolean => handOfStaff(part, note.staff) === hand;
+    return track([
+      set(0, { type: 'trackName', text: latin(name) } as MidiEvent),
+      ...notesOf(bars, part, TICKS / score.ticksPerQuarter, channel, isOfHand),
+    ]);
+  });
+}
+
+function notesOf(
+  bars: readonly PlayedBar[],
+  part: Part,
+  scale: number,
+  channel: number,
+  isOfHand: (note: NoteItem) => boolean,
+): readonly Timed[] {
+  const shift = soundingShift(part);
+  const toSounding = intervalOf(shift.steps, shift.semitones);
+  const events: Timed[] = [];
+  const tied = new Map<number, { start: number; end: number; velocity: number }>();
+  let loudness = USUAL_LOUDNESS;
+  const sound = (key: number, start: number, end: number, velocity: number): void => {
+    events.push({ at: start, rank: 2, event: { type: 'noteOn', channel, noteNumber: key, velocity } as MidiEvent });
+    events.push({ at: end, rank: 0, event: { type: 'noteOff', channel, noteNumber: key, velocity: 0 } as MidiEvent });
+  };
+  for (const { measure, start } of bars) {
+    const said = instructionsOf(measure);
+    for (const item of measure.items) {
+      if (item.kind !== 'note' || !isOfHand(item)) continue;
+      const loud = said.findLast((mark) => mark.kind === 'loudness' && mark.onset <= item.onset);
+      if (loud?.kind === 'loudness') loudness = loud.velocity;
+      const at = (start + item.onset) * scale;
+      for (const text of lyricsOf(item)) events.push(set(at, { type: 'lyrics', text: latin(text) } as MidiEvent));
+      const pitch = item.pitch && transposeBy(item.pitch, toSounding);
+      if (!pitch?.ok || item.isCue) continue;
+      const key = midiNumber(pitch.value);
+      const begins = item.isGrace ? Math.max(0, at - GRACE_QUARTERS * TICKS) : at;
+      const ends = item.isGrace ? Math.max(at, begins + 1) : at + item.duration * scale;
+      const open = item.tieStop ? tied.get(key) : undefined;
+      const whole = open && open.end === at ? { ...open, end: ends } : { start: begins, end: ends, velocity: loudness };
+      if (open) tied.delete(key);
+      if (open && open.end !== at) sound(key, open.start, open.end, open.velocity);
+      if (item.tieStart) tied.set(key, whole);
+      else sound(key, whole.start, whole.end, whole.velocity);
+    }
+  }
+  for (const [key, { start, end, velocity }] of tied) sound(key, start, end, velocity);
+  return events;
+}
+
+function lyricsOf(note: NoteItem): readonly string[] {
+  const lyric = childElements(note.xml, 'lyric')[0];
+  const text = lyric && childAt(lyric, 'text') ? (childText(lyric, 'text') ?? '') : '';
+  return text === '' ? [] : [text];
+}
+
+function set(at: number, event: MidiEvent | Omit<MidiEvent, 'deltaTime'>): Timed {
+  return { at, rank: 1, event };
+}
+
+function track(timed: readonly Timed[]): MidiEvent[] {
+  let before = 0;
+  const events = timed
+    .toSorted((a, b) => a.at - b.at || a.rank - b.rank)
+    .map(({ at, event }) => {
+      const deltaTime = Math.round(at) - before;
+      before = Math.round(at);
+      return { ...event, deltaTime } as MidiEvent;
+    });
+  return [...events, { deltaTime: 0, type: 'endOfTrack', meta: true } as MidiEvent];
+}
+
+/** The file format counts bytes: text goes in as UTF-8, one character a byte. */
+function latin(text: string): string {
+  return String.fromCharCode(...strToU8(text));
+}

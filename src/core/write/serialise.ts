@@ -1,0 +1,60 @@
+import type { XmlDocument, XmlElement, XmlNode } from '../markup';
+import { assertNever } from '../result';
+
+/** Writes a document as UTF-8 text. Reading it again gives the same tree. */
+export function serialiseXml(document: XmlDocument): string {
+  const pieces: string[] = [`<?xml ${document.declaration ?? 'version="1.0" encoding="UTF-8"'}?>\n`];
+  document.prolog.filter((node) => node.kind !== 'text').forEach((node) => pieces.push(serialiseNode(node), '\n'));
+  if (document.doctype !== null) pieces.push(`<!DOCTYPE${document.doctype}>\n`);
+  pushElement(document.root, pieces);
+  pieces.push('\n');
+  document.epilog.filter((node) => node.kind !== 'text').forEach((node) => pieces.push(serialiseNode(node), '\n'));
+  return pieces.join('');
+}
+
+function serialiseNode(node: XmlNode): string {
+  const pieces: string[] = [];
+  pushNode(node, pieces);
+  return pieces.join('');
+}
+
+function pushNode(node: XmlNode, pieces: string[]): void {
+  switch (node.kind) {
+    case 'element':
+      return pushElement(node, pieces);
+    case 'text':
+      pieces.push(escapeText(node.text));
+      return;
+    case 'cdata':
+      pieces.push(`<![CDATA[${node.text}]]>`);
+      return;
+    case 'comment':
+      pieces.push(`<!--${node.text}-->`);
+      return;
+    case 'instruction':
+      pieces.push(`<?${node.text}?>`);
+      return;
+    default:
+      assertNever(node);
+  }
+}
+
+function pushElement(node: XmlElement, pieces: string[]): void {
+  pieces.push('<', node.name);
+  for (const [name, value] of Object.entries(node.attributes)) pieces.push(` ${name}="${escapeAttribute(value)}"`);
+  if (node.children.length === 0) {
+    pieces.push('/>');
+    return;
+  }
+  pieces.push('>');
+  for (const child of node.children) pushNode(child, pieces);
+  pieces.push('</', node.name, '>');
+}
+
+function escapeText(text: string): string {
+  return text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('\r', '&#13;');
+}
+
+function escapeAttribute(text: string): string {
+  return escapeText(text).replaceAll('"', '&quot;').replaceAll('\n', '&#10;').replaceAll('\t', '&#9;');
+}
