@@ -1,0 +1,24 @@
+import { asWritten, moveTo, openPiece, type OpenedPiece, type Version, type Wish } from '@/core/job';
+import { parseKey } from '@/core/pitch';
+import { unwrap } from '@/core/result';
+import { bytesOf } from './build-piece';
+
+export function open(text: string): OpenedPiece {
+  return unwrap(openPiece(bytesOf(text), { format: null, key: null, part: null }));
+}
+
+export const USUAL: Omit<Wish, 'to'> = {
+  direction: 'nearest',
+  octaves: { right: 0, left: 0 },
+  spelling: 'strict',
+  courtesy: 'bar',
+  fingering: 'keep',
+  school: 'allow',
+};
+
+/** Moves a piece to a key as `parseKey` reads it. */
+export function moved(piece: OpenedPiece, to: string, wish: Partial<Wish> = {}): Version {
+  const key = parseKey(to, piece.key.key.mode);
+  if (!key) throw new Error(`no key ${to}`);
+  return unwrap(moveTo(piece, asWritten(piece, 'allow'), { ...USUAL, to: key, ...wish }));
+}
