@@ -14,7 +14,7 @@ const inOrder = ORDER.slice(0, -1).map((name, i) => ({
 
 const rule = (name, comment, from, to) => ({ name, severity: 'error', comment, from, to });
 
-export default {
+const config = {
   forbidden: [
     ...inOrder,
     rule('core-is-listed', 'every folder of the core has its place in the order', { path: '^src/core/', pathNot: coreFile(ORDER) }, {}),
@@ -59,3 +59,5 @@ export default {
     enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'] },
   },
 };
+
+export default config;

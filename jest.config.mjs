@@ -19,7 +19,7 @@ const shared = {
   },
 };
 
-export default {
+const config = {
   reporters: ['default', '<rootDir>/scripts/sum-reporter.mjs'],
   projects: [
     {
@@ -35,3 +35,5 @@ export default {
     },
   ],
 };
+
+export default config;
