@@ -1,6 +1,5 @@
 import { diatonicNumber } from '../pitch';
 import type { Finger, Hand, HandNote } from '../score';
-import type { Ticks } from '../time';
 
 /** A stretch of notes over which one hand stays where it is.
  * `lowest` is the letter, counted from C0, under the hand's lowest finger; `spread` by how many letters the hand

@@ -1,4 +1,4 @@
-import { diatonicNumber, type Pitch, type PitchName, type Step } from '../pitch';
+import { diatonicNumber, midiNumber, type Pitch, type PitchName, type Step } from '../pitch';
 import type { Finger, HandNote } from '../score';
 import { fingerAt, type HandPosition } from './hand-positions';
 
@@ -10,6 +10,8 @@ export interface PlacedPosition {
   readonly kind: 'closed' | 'extended';
   readonly name: PitchName;
   readonly keys: readonly (Pitch | null)[];
+  /** The same keys as MIDI numbers. */
+  readonly frame: readonly (number | null)[];
 }
 
 const FINGERS: readonly Finger[] = [1, 2, 3, 4, 5];
@@ -38,7 +40,7 @@ export function placePosition(
     const own = played.find((item) => item.finger === finger);
     return own ? own.note.pitch : null;
   });
-  return { position, notes, kind: position.spread === 0 ? 'closed' : 'extended', name: keyAt(lowest), keys };
+  return { position, notes, kind: position.spread === 0 ? 'closed' : 'extended', name: keyAt(lowest), keys, frame: keys.map((key) => key && midiNumber(key)) };
 }
 
 function letterUnder(position: HandPosition, lowest: number, finger: Finger): number {

@@ -6,3 +6,8 @@ export { ladderOf } from './ladder';
 export type { Ladder, LadderKey } from './ladder';
 export { saveAs } from './save';
 export type { SavedFile } from './save';
+export { benchView } from './bench-view';
+export type { BenchView, HandNoteView, PageView, PageWish, PositionView } from './bench-view';
+export { shelfView } from './shelf-view';
+export type { ShelfView } from './shelf-view';
+export type { KeyDown, Moment } from './moments';
