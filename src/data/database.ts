@@ -1,0 +1,34 @@
+import Dexie, { type EntityTable } from 'dexie';
+import type { PieceRecord } from './records';
+
+/** A stored setting. The whole of `Settings` is one record; what a studio file carried and we do not know is another. */
+export interface KeptRecord {
+  readonly id: 'settings' | 'carried';
+  readonly value: unknown;
+}
+
+/** One edit that can be undone or done again: what each record was before. A record that was not there is null. */
+export interface JournalEntry {
+  readonly number: number;
+  readonly label: string;
+  readonly atMs: number;
+  readonly state: 'done' | 'undone';
+  readonly changes: readonly JournalChange[];
+}
+
+export type JournalChange =
+  | { readonly table: 'pieces'; readonly id: string; readonly before: PieceRecord | null }
+  | { readonly table: 'kept'; readonly id: KeptRecord['id']; readonly before: KeptRecord | null };
+
+export type StudioDatabase = Dexie & {
+  readonly pieces: EntityTable<PieceRecord, 'id'>;
+  readonly kept: EntityTable<KeptRecord, 'id'>;
+  readonly journal: EntityTable<JournalEntry, 'number'>;
+};
+
+/** Opens the studio's database. Versions are only ever added here, never changed. */
+export function openDatabase(name = 'new-thumb'): StudioDatabase {
+  const database = new Dexie(name) as StudioDatabase;
+  database.version(1).stores({ pieces: 'id, addedAt', kept: 'id', journal: '++number, state' });
+  return database;
+}

@@ -1,0 +1,36 @@
+'use client';
+
+import { useLiveQuery } from 'dexie-react-hooks';
+import { openDatabase, type JournalEntry, type StudioDatabase } from './database';
+import type { PieceRecord, Settings } from './records';
+import { allPieces, currentSettings, pieceById } from './studio';
+
+let opened: StudioDatabase | null = null;
+
+/** The studio's database in this browser. */
+export function studioDatabase(): StudioDatabase {
+  opened ??= openDatabase();
+  return opened;
+}
+
+/** The pieces on the shelf, kept up to date; undefined until they are read. */
+export function usePieces(): readonly PieceRecord[] | undefined {
+  return useLiveQuery(() => allPieces(studioDatabase()), []);
+}
+
+/** One piece; null where there is none, undefined until it is read. */
+export function usePiece(id: string | null): PieceRecord | null | undefined {
+  return useLiveQuery(() => (id === null ? null : pieceById(studioDatabase(), id)), [id]);
+}
+
+export function useSettings(): Settings | undefined {
+  return useLiveQuery(() => currentSettings(studioDatabase()), []);
+}
+
+/** What could be undone and done again next, by their labels. */
+export function useHistory(): { readonly undo: string | null; readonly redo: string | null } {
+  const entries = useLiveQuery(() => studioDatabase().journal.orderBy('number').toArray(), []) ?? [];
+  const lastDone = entries.findLast((entry: JournalEntry) => entry.state === 'done');
+  const firstUndone = entries.find((entry: JournalEntry) => entry.state === 'undone');
+  return { undo: lastDone?.label ?? null, redo: firstUndone?.label ?? null };
+}

@@ -1,0 +1,89 @@
+import { faultWords } from '@/core/explain';
+import { asWritten, benchView, ladderOf, moveTo, openPiece, saveAs, shelfView, type OpenedPiece, type Version, type Wish } from '@/core/job';
+import { parseKey, type Key } from '@/core/pitch';
+import { err, ok, type Fault, type Result } from '@/core/result';
+import { writeMusicXml } from '@/core/write';
+import { ID_PREFIXES, benchWishSchema, pieceSourceSchema, type Answer, type BenchWish, type CoreService, type PieceSource } from './protocol';
+
+/** How many opened pieces are kept, so that another key need not read the file again. */
+const KEPT_PIECES = 24;
+
+/** The core behind the worker's door: checks what comes in, keeps what was read, and puts refusals into words. */
+export function createCoreService(): CoreService {
+  const opened = new Map<string, OpenedPiece>();
+
+  const open = (source: PieceSource): Result<OpenedPiece, Fault> => {
+    pieceSourceSchema.validateSync(source, { strict: true });
+    const name = `${source.ownKey ?? ''}\n${source.musicXml}`;
+    const kept = opened.get(name);
+    if (kept) return ok(kept);
+    const piece = openPiece(new TextEncoder().encode(source.musicXml), { format: null, key: source.ownKey, part: null });
+    if (piece.ok) {
+      opened.set(name, piece.value);
+      const oldest = opened.keys().next().value;
+      if (opened.size > KEPT_PIECES && oldest !== undefined) opened.delete(oldest);
+    }
+    return piece;
+  };
+
+  const moved = (source: PieceSource, wish: BenchWish): Result<Moved, Fault> => {
+    const piece = open(source);
+    if (!piece.ok) return piece;
+    const full = fullWish(piece.value, wish);
+    if (!full.ok) return full;
+    const before = asWritten(piece.value, wish.outer);
+    const after = moveTo(piece.value, before, full.value);
+    return after.ok ? ok({ piece: piece.value, before, after: after.value, wish: full.value }) : after;
+  };
+
+  return {
+    bringIn: (bytes) => {
+      const piece = openPiece(bytes, { format: null, key: null, part: null });
+      return answer(piece.ok ? ok({ musicXml: writeMusicXml(piece.value.score), title: piece.value.score.title }) : piece);
+    },
+    shelf: (source, prefix) => answer(mapped(open(source), (piece) => shelfView(piece, prefix))),
+    bench: (source, wish, view, columns) =>
+      answer(mapped(moved(source, wish), ({ piece, before, after }) => benchView(piece, before, after, { view, columns, prefixes: ID_PREFIXES }))),
+    ladder: (source, wish, order) =>
+      answer(mapped(moved(source, { ...wish, to: null }), ({ piece, wish: full }) => ladderOf(piece, full, order))),
+    save: (source, wish, format) => {
+      const version = moved(source, wish);
+      return answer(version.ok ? saveAs(version.value.after, format) : version);
+    },
+  };
+}
+
+interface Moved {
+  readonly piece: OpenedPiece;
+  readonly before: Version;
+  readonly after: Version;
+  readonly wish: Wish;
+}
+
+/** The wish with its key; without one the piece stays in its own. */
+function fullWish(piece: OpenedPiece, wish: BenchWish): Result<Wish, Fault> {
+  benchWishSchema.validateSync(wish, { strict: true });
+  const own = piece.key.key;
+  const to: Key | undefined = wish.to === null ? own : parseKey(wish.to, own.mode);
+  if (!to) return err({ code: 'query.value', name: 'key', value: wish.to ?? '', allowed: 'a key such as D, Bb or F#' });
+  return ok({
+    to,
+    direction: wish.direction,
+    octaves: { right: wish.octaveRight, left: wish.octaveLeft },
+    spelling: wish.spelling,
+    courtesy: wish.courtesy,
+    // The planner is a later part of the core: fingers are carried over, and the Bench says so in its own words.
+    fingering: 'keep',
+    school: wish.outer,
+  });
+}
+
+function mapped<T, U>(result: Result<T, Fault>, change: (value: T) => U): Result<U, Fault> {
+  return result.ok ? ok(change(result.value)) : result;
+}
+
+function answer<T>(result: Result<T, Fault>): Answer<T> {
+  if (result.ok) return result;
+  const { error } = result;
+  return { ok: false, trouble: { code: error.code, ...faultWords(error), line: 'at' in error ? error.at.line : null } };
+}

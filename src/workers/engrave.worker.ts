@@ -1,0 +1,51 @@
+import { expose } from 'comlink';
+import { engraveLayoutSchema, type Answer, type EngraveLayout } from './protocol';
+import type { VerovioToolkit } from 'verovio/esm';
+
+/** The engraver takes half a second to start: it is loaded with the first picture, once. */
+let starting: Promise<VerovioToolkit> | null = null;
+
+async function start(): Promise<VerovioToolkit> {
+  const [{ default: createModule }, { VerovioToolkit: Toolkit }] = await Promise.all([import('verovio/wasm'), import('verovio/esm')]);
+  return new Toolkit(await createModule());
+}
+
+async function engrave(musicXml: string, layout: EngraveLayout): Promise<Answer<string>> {
+  const { widthPx, zoom, breaks } = engraveLayoutSchema.validateSync(layout, { strict: true });
+  starting ??= start();
+  const toolkit = await starting;
+  toolkit.setOptions({
+    ...HOUSE_STYLE,
+    breaks,
+    scale: zoom,
+    pageWidth: breaks === 'none' ? 100_000 : Math.round((widthPx * 100) / zoom),
+  });
+  if (!toolkit.loadData(musicXml)) {
+    return { ok: false, trouble: { code: 'engrave.refused', message: 'This piece could not be engraved.', hint: 'It is kept as it is; saving it still works.', line: null } };
+  }
+  return { ok: true, value: toolkit.renderToSVG(1) };
+}
+
+/** How our pages look. Heights and margins in the engraver's own units (ten to a staff space at print size). */
+const HOUSE_STYLE = {
+  adjustPageHeight: true,
+  adjustPageWidth: false,
+  pageHeight: 60_000,
+  pageMarginTop: 20,
+  pageMarginBottom: 20,
+  pageMarginLeft: 20,
+  pageMarginRight: 20,
+  header: 'none',
+  footer: 'none',
+  svgViewBox: true,
+  svgRemoveXlink: true,
+  font: 'Bravura',
+  mnumInterval: 0,
+  spacingStaff: 8,
+  spacingSystem: 14,
+  lyricSize: 4.8,
+  fingeringScale: 0.9,
+};
+
+export type EngraveWorker = { engrave: typeof engrave };
+expose({ engrave } satisfies EngraveWorker);

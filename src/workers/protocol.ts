@@ -1,0 +1,87 @@
+import { mixed, number, object, string } from 'yup';
+import type { BenchView, Ladder, PageView, ShelfView } from '@/core/job';
+import type { Direction } from '@/core/pitch';
+import type { FileFormat } from '@/core/result';
+import type { KeyOrder } from '@/core/survey';
+import type { Courtesy, Spelling } from '@/core/transpose';
+import type { OuterSchool } from '@/core/flag';
+
+/** A refusal as the screens show it: words for teachers and, where known, the place in the file. */
+export interface Trouble {
+  readonly code: string;
+  readonly message: string;
+  readonly hint: string;
+  readonly line: number | null;
+}
+
+export type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly trouble: Trouble };
+
+/** Which piece is meant: its MusicXML as it was brought in, and what the teacher says of its key. */
+export interface PieceSource {
+  readonly musicXml: string;
+  readonly ownKey: string | null;
+}
+
+/** How the piece is wanted. */
+export interface BenchWish {
+  readonly to: string | null;
+  readonly direction: Direction;
+  readonly octaveRight: number;
+  readonly octaveLeft: number;
+  readonly spelling: Spelling;
+  readonly courtesy: Courtesy;
+  readonly outer: OuterSchool;
+}
+
+/** What the core worker does. Every method answers with a value; none throws for the teacher's reasons. */
+export interface CoreService {
+  /** Reads the bytes of a dropped file and gives back its text, once it is known to be a piece. */
+  bringIn(bytes: Uint8Array): Answer<{ readonly musicXml: string; readonly title: string }>;
+  shelf(source: PieceSource, prefix: string): Answer<ShelfView>;
+  bench(source: PieceSource, wish: BenchWish, view: PageView, columns: number): Answer<BenchView>;
+  ladder(source: PieceSource, wish: BenchWish, order: KeyOrder): Answer<Ladder>;
+  save(source: PieceSource, wish: BenchWish, format: FileFormat): Answer<SavedPiece>;
+}
+
+export interface SavedPiece {
+  readonly name: string;
+  readonly mediaType: string;
+  readonly content: string | Uint8Array;
+}
+
+/** What the engraving worker does: MusicXML in, one SVG picture out. `zoom` is in per cent of print size. */
+export interface EngraveService {
+  engrave(musicXml: string, layout: EngraveLayout): Answer<string>;
+}
+
+/** `breaks`: as the page says, or none (one long line). */
+export interface EngraveLayout {
+  readonly widthPx: number;
+  readonly zoom: number;
+  readonly breaks: 'encoded' | 'none';
+}
+
+/** What goes in front of note ids on the Bench's page: the piece before, and after it was moved. */
+export const ID_PREFIXES = { before: 'before-', after: 'after-' } as const;
+
+/** Messages into the workers are checked like everything that crosses a boundary. */
+export const pieceSourceSchema = object({
+  musicXml: string().required(),
+  ownKey: string().nullable().defined(),
+});
+
+export const benchWishSchema = object({
+  to: string().nullable().defined(),
+  direction: mixed<Direction>().oneOf(['nearest', 'up', 'down']).required(),
+  octaveRight: number().integer().min(-4).max(4).required(),
+  octaveLeft: number().integer().min(-4).max(4).required(),
+  spelling: mixed<Spelling>().oneOf(['strict', 'plain']).required(),
+  courtesy: mixed<Courtesy>().oneOf(['none', 'bar']).required(),
+  outer: mixed<OuterSchool>().oneOf(['allow', 'avoid']).required(),
+});
+
+export const engraveLayoutSchema = object({
+  widthPx: number().min(100).max(10_000).required(),
+  zoom: number().min(10).max(300).required(),
+  breaks: mixed<'encoded' | 'none'>().oneOf(['encoded', 'none']).required(),
+});
