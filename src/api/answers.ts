@@ -1,0 +1,45 @@
+import { faultWords } from '@/core/explain';
+import { assertNever, type Fault } from '@/core/result';
+
+/** A refusal as the scripting interface promises it. */
+export function refuse(fault: Fault): Response {
+  const place = 'at' in fault ? fault.at : {};
+  const headers: Record<string, string> = fault.code === 'job.busy' ? { 'Retry-After': '1' } : {};
+  return Response.json({ error: { code: fault.code, ...faultWords(fault), ...place } }, { status: statusOf(fault), headers });
+}
+
+function statusOf(fault: Fault): number {
+  switch (fault.code) {
+    case 'job.busy':
+      return 503;
+    case 'query.missing':
+    case 'query.value':
+    case 'query.part':
+    case 'query.format-not-yet':
+    case 'move.mode-change':
+    case 'read.empty':
+      return 400;
+    case 'read.too-large':
+      return 413;
+    case 'read.unknown-format':
+    case 'read.format-not-yet':
+      return 415;
+    case 'read.not-a-score':
+    case 'read.encoding':
+    case 'read.malformed':
+    case 'read.cut-off':
+    case 'read.entity':
+    case 'read.no-notes':
+    case 'read.too-many-bars':
+    case 'read.bad-value':
+    case 'read.missing':
+    case 'read.unpitched':
+    case 'read.quarter-tone':
+    case 'read.key-steps':
+    case 'pitch.out-of-range':
+    case 'move.out-of-range':
+      return 422;
+    default:
+      return assertNever(fault);
+  }
+}

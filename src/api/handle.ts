@@ -1,0 +1,39 @@
+import { asWritten, moveTo, openPiece, type OpenedPiece, type Version } from '@/core/job';
+import type { Fault, Result } from '@/core/result';
+import { refuse } from './answers';
+import { readBody } from './body';
+import { enter } from './gate';
+import { readQuery, wantedKey, type ApiQuery } from './query';
+
+/** A piece that was sent, opened. */
+export interface SentPiece {
+  readonly piece: OpenedPiece;
+  readonly query: ApiQuery;
+}
+
+/** What every handler does: let in, check the query, read the file, open the piece; a refusal is answered here.
+ * Nothing is kept between requests. */
+export async function withSentPiece(request: Request, work: (sent: SentPiece) => Response): Promise<Response> {
+  const visit = enter();
+  if (!visit) return refuse({ code: 'job.busy' });
+  try {
+    const query = readQuery(new URL(request.url).searchParams);
+    if (!query.ok) return refuse(query.error);
+    const body = await readBody(request);
+    if (!body.ok) return refuse(body.error);
+    const { from, key, part } = query.value;
+    const piece = openPiece(body.value, { format: from, key, part });
+    return piece.ok ? work({ piece: piece.value, query: query.value }) : refuse(piece.error);
+  } finally {
+    visit.leave();
+  }
+}
+
+/** The piece where it stands and in the wanted key. */
+export function movedPiece({ piece, query }: SentPiece): Result<{ readonly before: Version; readonly after: Version }, Fault> {
+  const to = wantedKey(query.to, piece.key.key.mode);
+  if (!to.ok) return to;
+  const before = asWritten(piece, query.wish.school);
+  const after = moveTo(piece, before, { ...query.wish, to: to.value });
+  return after.ok ? { ok: true, value: { before, after: after.value } } : after;
+}

@@ -1,0 +1,86 @@
+import { mixed, number, string, type Schema } from 'yup';
+import { FINGERINGS, type Fingering, type Wish } from '@/core/job';
+import { OUTER_SCHOOLS, type OuterSchool } from '@/core/flag';
+import { DIRECTIONS, parseKey, type Direction, type Key, type Mode } from '@/core/pitch';
+import { FILE_FORMATS, err, ok, type Fault, type FileFormat, type Result } from '@/core/result';
+import { KEY_ORDERS, type KeyOrder } from '@/core/survey';
+import { COURTESIES, SPELLINGS, type Courtesy, type Spelling } from '@/core/transpose';
+
+/** The query of the scripting interface, checked, with its defaults filled in. `to` stays text until the piece's own
+ * mode is known. */
+export interface ApiQuery {
+  readonly to: string | null;
+  readonly key: string | null;
+  readonly from: FileFormat | null;
+  readonly part: string | null;
+  readonly format: FileFormat;
+  readonly order: KeyOrder;
+  readonly wish: Omit<Wish, 'to'>;
+}
+
+const OCTAVES = 'a whole number from -4 to 4';
+
+/** Reads the query. Errors: `query.value` with what is allowed. */
+export function readQuery(search: URLSearchParams): Result<ApiQuery, Fault> {
+  const faults: Fault[] = [];
+  const choice = <T extends string>(name: string, values: readonly T[], usual: T): T =>
+    field<T>(search, name, mixed<T>().oneOf(values).required() as Schema<T>, usual, values.join(', '), faults);
+  const whole = (name: string, from: number, to: number, usual: number, allowed: string): number =>
+    field(search, name, number().integer().min(from).max(to).required(), usual, allowed, faults);
+
+  const both = whole('octaves', -4, 4, 0, OCTAVES);
+  const octaves = {
+    right: whole('octaves.right', -4, 4, both, OCTAVES),
+    left: whole('octaves.left', -4, 4, both, OCTAVES),
+  };
+  // What only the planner will use is checked all the same, so that a script hears of a slip at once.
+  whole('level', 1, 4, 4, '1, 2, 3 or 4');
+  whole('span', 120, 260, 206, 'a number of mm from 120 to 260');
+  choice('inner', ['interval', 'black'], 'interval');
+  choice('repeat', ['keep', 'change'], 'keep');
+  choice('sixth', ['natural', 'raised'], 'natural');
+  choice('seventh', ['natural', 'raised'], 'raised');
+
+  const query: ApiQuery = {
+    to: search.get('to'),
+    key: keyText(search, faults),
+    from: search.has('from') ? choice<FileFormat>('from', FILE_FORMATS, 'musicxml') : null,
+    part: field(search, 'part', string().nullable(), null, 'a part’s id or number', faults) ?? null,
+    format: choice<FileFormat>('format', FILE_FORMATS, 'musicxml'),
+    order: choice<KeyOrder>('order', KEY_ORDERS, 'ease'),
+    wish: {
+      direction: choice<Direction>('direction', DIRECTIONS, 'nearest'),
+      octaves,
+      spelling: choice<Spelling>('spelling', SPELLINGS, 'strict'),
+      courtesy: choice<Courtesy>('courtesy', COURTESIES, 'bar'),
+      fingering: choice<Fingering>('fingering', FINGERINGS, 'plan'),
+      school: choice<OuterSchool>('outer', OUTER_SCHOOLS, 'allow'),
+    },
+  };
+  const first = faults[0];
+  return first ? err(first) : ok(query);
+}
+
+/** The wanted key, once the piece's own mode is known. Errors: `query.missing`, `query.value`. */
+export function wantedKey(to: string | null, mode: Mode): Result<Key, Fault> {
+  if (to === null || to.trim() === '') return err({ code: 'query.missing', name: 'to' });
+  const key = parseKey(to, mode);
+  return key ? ok(key) : err({ code: 'query.value', name: 'to', value: to, allowed: KEY_HINT });
+}
+
+const KEY_HINT = 'a key with at most seven signs, such as D, Bb, Fsharp, Bb-major, c-minor (in an address a bare # ends the query: write F%23 or Fsharp)';
+
+function keyText(search: URLSearchParams, faults: Fault[]): string | null {
+  const value = search.get('key');
+  if (value === null || parseKey(value, 'major') || parseKey(value, 'minor')) return value;
+  faults.push({ code: 'query.value', name: 'key', value, allowed: KEY_HINT });
+  return null;
+}
+
+function field<T>(search: URLSearchParams, name: string, schema: Schema<T>, usual: T, allowed: string, faults: Fault[]): T {
+  const value = search.get(name);
+  if (value === null) return usual;
+  if (schema.isValidSync(value)) return schema.cast(value) as T;
+  faults.push({ code: 'query.value', name, value, allowed });
+  return usual;
+}

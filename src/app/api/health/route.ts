@@ -1,0 +1,6 @@
+import project from '../../../../package.json';
+
+/** Says that the service is up, and which version it is. */
+export function GET(): Response {
+  return Response.json({ ok: true, version: project.version });
+}

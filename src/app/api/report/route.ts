@@ -1,0 +1,11 @@
+import { refuse } from '@/api/answers';
+import { movedPiece, withSentPiece } from '@/api/handle';
+import { reportOf } from '@/core/job';
+
+/** Tells what moving the piece does: notes, positions, flags. */
+export async function POST(request: Request): Promise<Response> {
+  return withSentPiece(request, (sent) => {
+    const moved = movedPiece(sent);
+    return moved.ok ? Response.json(reportOf(sent.piece, moved.value.before, moved.value.after)) : refuse(moved.error);
+  });
+}
