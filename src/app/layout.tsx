@@ -1,0 +1,24 @@
+import type { Metadata, Viewport } from 'next';
+import type { ReactNode } from 'react';
+import { AppShell } from '@/features/shared/app-shell';
+import { MessagesProvider } from '@/features/shared/messages';
+import './globals.css';
+
+export const metadata: Metadata = {
+  title: 'New Thumb',
+  description: 'Moves a beginner’s piano piece into another key and five-finger position, and says what the hands must know.',
+};
+
+export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
+
+export default function RootLayout({ children }: { readonly children: ReactNode }) {
+  return (
+    <html lang="en">
+      <body>
+        <MessagesProvider>
+          <AppShell>{children}</AppShell>
+        </MessagesProvider>
+      </body>
+    </html>
+  );
+}

@@ -1,0 +1,54 @@
+'use client';
+
+import Link from 'next/link';
+import { usePiece, usePieces, useSettings } from '@/data';
+import { BenchPiece } from './bench-piece';
+import { useBenchAddress } from './use-bench-address';
+
+/** The workplace for one piece: as it stands and as it becomes, one above the other. */
+export function Bench() {
+  const { address } = useBenchAddress();
+  const piece = usePiece(address.piece);
+  const settings = useSettings();
+  if (address.piece === null) return <ChoosePiece />;
+  if (piece === null) return <MissingPiece />;
+  if (!piece || !settings) return <p className="p-8">Opening the Bench …</p>;
+  return <BenchPiece key={piece.id} piece={piece} settings={settings} />;
+}
+
+function ChoosePiece() {
+  const pieces = usePieces() ?? [];
+  return (
+    <section className="mx-auto max-w-xl px-4 py-16">
+      <h1 className="mb-2 text-2xl font-semibold">Which piece?</h1>
+      <p className="mb-4">A piece on the Bench is shown as it stands and as it becomes in another key. Choose one, or drop a MusicXML file anywhere.</p>
+      <ul className="flex flex-col gap-1">
+        {pieces.map((piece) => (
+          <li key={piece.id}>
+            <Link className="btn btn-ghost h-10 w-full justify-start font-normal" href={`/bench?piece=${encodeURIComponent(piece.id)}${piece.lastKey ? `&key=${encodeURIComponent(piece.lastKey)}` : ''}`}>
+              {titleOf(piece.musicXml) || piece.fileName}
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function MissingPiece() {
+  return (
+    <section className="mx-auto max-w-xl px-4 py-16 text-center">
+      <h1 className="mb-2 text-2xl font-semibold">This piece is not on the shelf</h1>
+      <p className="mb-4">It may have been taken off, or the address belongs to another browser. “Undo” brings back what was taken off last.</p>
+      <Link className="btn h-9" href="/">
+        To the shelf
+      </Link>
+    </section>
+  );
+}
+
+/** The title as the file has it, for a list that need not wait for the core. */
+function titleOf(musicXml: string): string {
+  const title = /<work-title>([^<]*)<\/work-title>|<movement-title>([^<]*)<\/movement-title>/.exec(musicXml);
+  return (title?.[1] ?? title?.[2] ?? '').replaceAll('&amp;', '&').replaceAll('&lt;', '<');
+}

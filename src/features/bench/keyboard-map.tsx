@@ -1,0 +1,119 @@
+'use client';
+
+import { drawnKeys, HIGHEST_KEY, isBlackKey, keyCentreMm, LOWEST_KEY, WHITE_KEY_LENGTH_MM, type DrawnKey } from '@/core/keyboard';
+import type { Moment } from '@/core/job';
+import type { Hand } from '@/core/score';
+
+interface KeyboardMapProps {
+  readonly moment: Moment | null;
+  /** Lowest and highest key of both versions, so that the keyboard does not jump between them. */
+  readonly range: readonly [number, number];
+}
+
+/** The keys from C to B around a range, at least three octaves where the keyboard has them. */
+export function keyboardRange(moments: readonly Moment[]): readonly [number, number] {
+  const played = moments.flatMap(({ keys, frames }) => [...keys.map(({ midi }) => midi), ...restingKeys(frames.right), ...restingKeys(frames.left)]);
+  const lowest = Math.min(60, ...played);
+  const highest = Math.max(71, ...played);
+  const from = Math.floor(lowest / 12) * 12;
+  const to = Math.max(from + 35, Math.ceil((highest + 1) / 12) * 12 - 1);
+  return [Math.max(LOWEST_KEY, from), Math.min(HIGHEST_KEY, to)];
+}
+
+function restingKeys(frame: readonly (number | null)[] | null): readonly number[] {
+  return (frame ?? []).filter((midi): midi is number => midi !== null);
+}
+
+/** The keyboard in true proportions (mm), with the fingers on their keys at one moment: filled where a key is down,
+ * hollow where a finger only rests. Right-hand fingers are round, left-hand ones square. */
+export function KeyboardMap({ moment, range }: KeyboardMapProps) {
+  const keys = drawnKeys(...range);
+  const left = Math.min(...keys.map(({ leftMm }) => leftMm));
+  const right = Math.max(...keys.map(({ leftMm, widthMm }) => leftMm + widthMm));
+  const white = keys.filter(({ isBlack }) => !isBlack);
+  const black = keys.filter(({ isBlack }) => isBlack);
+  return (
+    <svg
+      viewBox={`${left - 2} -2 ${right - left + 4} ${WHITE_KEY_LENGTH_MM + 4}`}
+      role="img"
+      aria-label={moment ? wordsOf(moment) : 'Keyboard'}
+      className="mx-auto max-h-40 w-full"
+      data-role="keyboard"
+    >
+      {white.map((key) => (
+        <KeyShape key={key.midi} shape={key} />
+      ))}
+      {black.map((key) => (
+        <KeyShape key={key.midi} shape={key} />
+      ))}
+      {moment ? <Fingers moment={moment} /> : null}
+    </svg>
+  );
+}
+
+function KeyShape({ shape }: { readonly shape: DrawnKey }) {
+  const { midi, isBlack, leftMm, widthMm, lengthMm } = shape;
+  const isMiddleC = midi === 60;
+  return (
+    <>
+      <rect x={leftMm} y={0} width={widthMm} height={lengthMm} rx={1.5} fill={isBlack ? '#241f19' : '#fffef9'} stroke="#6b6152" strokeWidth={0.7} />
+      {isMiddleC ? (
+        <text x={keyCentreMm(midi)} y={WHITE_KEY_LENGTH_MM - 5} textAnchor="middle" fontSize={11} fill="#5d5243">
+          C4
+        </text>
+      ) : null}
+    </>
+  );
+}
+
+/** How far from the fallboard a finger is drawn. Unit: mm. */
+const ON_BLACK_MM = 80;
+const ON_WHITE_MM = 122;
+
+function Fingers({ moment }: { readonly moment: Moment }) {
+  const hands: readonly Hand[] = ['left', 'right'];
+  const down = new Set(moment.keys.map(({ hand, midi }) => `${hand}/${midi}`));
+  const resting = hands.flatMap((hand) =>
+    (moment.frames[hand] ?? []).flatMap((midi, i) => (midi === null || down.has(`${hand}/${midi}`) ? [] : [{ hand, midi, finger: i + 1 }])),
+  );
+  return (
+    <>
+      {resting.map(({ hand, midi, finger }) => (
+        <FingerTip key={`${hand}${midi}`} hand={hand} midi={midi} text={String(finger)} isDown={false} />
+      ))}
+      {moment.keys.map(({ hand, midi, finger, noteId }) => (
+        <FingerTip key={noteId} hand={hand} midi={midi} text={finger === null ? '' : String(finger)} isDown />
+      ))}
+    </>
+  );
+}
+
+interface FingerTipProps {
+  readonly hand: Hand;
+  readonly midi: number;
+  readonly text: string;
+  readonly isDown: boolean;
+}
+
+function FingerTip({ hand, midi, text, isDown }: FingerTipProps) {
+  const x = keyCentreMm(midi);
+  const y = isBlackKey(midi) ? ON_BLACK_MM : ON_WHITE_MM;
+  const paint = isDown ? 'fill-[#d9a441] stroke-[#241f19]' : 'fill-[#fffef9] stroke-[#7a5c1e]';
+  return (
+    <g data-finger={text} data-hand={hand} data-midi={midi} data-down={isDown}>
+      {hand === 'right' ? (
+        <circle cx={x} cy={y} r={9.5} className={paint} strokeWidth={1.4} />
+      ) : (
+        <rect x={x - 9} y={y - 9} width={18} height={18} rx={3} className={paint} strokeWidth={1.4} />
+      )}
+      <text x={x} y={y + 4.6} textAnchor="middle" fontSize={13} fontWeight={isDown ? 700 : 400} fill="#241f19">
+        {text}
+      </text>
+    </g>
+  );
+}
+
+function wordsOf(moment: Moment): string {
+  const keys = moment.keys.map(({ hand, finger, isBlack }) => `${hand} hand ${finger === null ? 'plays' : `finger ${finger}`} on a ${isBlack ? 'black' : 'white'} key`);
+  return `Keyboard at bar ${moment.bar}, beat ${moment.beat}: ${keys.join('; ')}`;
+}

@@ -1,0 +1,58 @@
+'use client';
+
+import { useSearchParams } from 'next/navigation';
+import { useCallback, useMemo } from 'react';
+import { mixed, number, string, type Schema } from 'yup';
+import { DIRECTIONS, type Direction } from '@/core/pitch';
+
+/** What the address of the Bench holds, so that it can be bookmarked and the back button works. */
+export interface BenchAddress {
+  readonly piece: string | null;
+  /** The wanted key, as `Bb-major`; null for the piece's own. */
+  readonly key: string | null;
+  readonly way: Direction;
+  readonly right: number;
+  readonly left: number;
+  /** The selected place, as bar and beat: `3:2`. */
+  readonly at: string | null;
+}
+
+const words = string().required();
+const keyText = string().required().matches(/^[A-G](#|b)?-[a-z]+$/);
+const way = mixed<Direction>().required().oneOf([...DIRECTIONS]);
+const octave = number().required().integer().min(-3).max(3);
+const place = string().required().matches(/^[^:]*:\d+(\.\d+)?$/);
+
+/** Reads one field of the address; what it cannot be counts as not said. */
+function fieldOf<T, U>(schema: Schema<T>, said: string | null, otherwise: U): T | U {
+  return schema.isValidSync(said) ? schema.cast(said) : otherwise;
+}
+
+function readAddress(query: URLSearchParams): BenchAddress {
+  return {
+    piece: fieldOf(words, query.get('piece'), null),
+    key: fieldOf(keyText, query.get('key'), null),
+    way: fieldOf<Direction, Direction>(way, query.get('way'), 'nearest'),
+    right: fieldOf(octave, query.get('right'), 0),
+    left: fieldOf(octave, query.get('left'), 0),
+    at: fieldOf(place, query.get('at'), null),
+  };
+}
+
+function writeAddress(address: BenchAddress): string {
+  const usual: Readonly<Record<string, unknown>> = { way: 'nearest', right: 0, left: 0 };
+  const query = new URLSearchParams();
+  for (const [name, value] of Object.entries(address)) {
+    if (value !== null && value !== usual[name]) query.set(name, String(value));
+  }
+  return `/bench?${query.toString()}`;
+}
+
+/** The address and two ways to change it: `go` makes a new entry for the back button, `note` does not. */
+export function useBenchAddress() {
+  const query = useSearchParams();
+  const address = useMemo(() => readAddress(new URLSearchParams(query)), [query]);
+  const go = useCallback((change: Partial<BenchAddress>) => window.history.pushState(null, '', writeAddress({ ...address, ...change })), [address]);
+  const note = useCallback((change: Partial<BenchAddress>) => window.history.replaceState(null, '', writeAddress({ ...address, ...change })), [address]);
+  return { address, go, note };
+}

@@ -1,0 +1,56 @@
+import type { Settings } from '@/data';
+
+/** A setting as a question with its choices, each with who would take it. */
+export interface Question {
+  readonly name: 'look' | 'outer' | 'keyOrder' | 'spelling' | 'courtesy';
+  readonly title: string;
+  readonly note?: string;
+  readonly choices: readonly { readonly value: Settings[Question['name']]; readonly words: string; readonly who?: string }[];
+}
+
+/** Where teachers disagree, the choice is a setting (handbook, section 5). */
+export const QUESTIONS: readonly Question[] = [
+  {
+    name: 'look',
+    title: 'Light or dark',
+    choices: [
+      { value: 'system', words: 'As this device is set' },
+      { value: 'paper', words: 'Paper', who: 'light, for daylight and printing' },
+      { value: 'lamplight', words: 'Lamplight', who: 'dark, for the evening' },
+    ],
+  },
+  {
+    name: 'outer',
+    title: 'Thumb or finger 5 on a black key in a fixed position',
+    choices: [
+      { value: 'allow', words: 'Allow and mention', who: 'the hand moves in as a whole' },
+      { value: 'avoid', words: 'Avoid', who: 'such keys are marked “leave out” in the key strip and come last' },
+    ],
+  },
+  {
+    name: 'keyOrder',
+    title: 'Order of keys',
+    note: 'How the key strip on the Bench is ordered, from left to right.',
+    choices: [
+      { value: 'ease', words: 'By ease', who: 'fewest black keys first, then by the finger under them' },
+      { value: 'fifths', words: 'By fifths', who: 'from the piece’s own key outwards, one sign at a time' },
+      { value: 'shape', words: 'By the shape of the tonic triad', who: 'keys whose triad looks alike on the keyboard together' },
+    ],
+  },
+  {
+    name: 'spelling',
+    title: 'Spelling',
+    choices: [
+      { value: 'strict', words: 'Strict', who: 'every interval as written, double sharps and flats where they arise' },
+      { value: 'plain', words: 'Plain', who: 'for beginners: no double signs, no B♯, E♯, C♭ or F♭ that the signature does not hold' },
+    ],
+  },
+  {
+    name: 'courtesy',
+    title: 'Courtesy accidentals',
+    choices: [
+      { value: 'bar', words: 'In the next bar', who: 'a sign in parentheses where the bar before was altered' },
+      { value: 'none', words: 'None', who: 'only what the bar rule asks for' },
+    ],
+  },
+];

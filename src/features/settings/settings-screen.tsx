@@ -1,0 +1,108 @@
+'use client';
+
+import { useRef } from 'react';
+import { Download, Upload } from 'lucide-react';
+import { changeSettings, putDemoAway, readStudioFile, restoreStudio, setDemo, studioDatabase, studioFileText, usePieces, useSettings, type Settings } from '@/data';
+import { loadDemoPieces } from '@/features/shared/demo-studio';
+import { ScreenKeys } from '@/features/shared/key-help';
+import { useMessages } from '@/features/shared/messages';
+import { saveFile } from '@/features/shared/save-file';
+import { QUESTIONS, type Question } from './questions';
+
+/** How the teacher wants things, and the whole studio in one file. Every change is kept at once and can be undone. */
+export function SettingsScreen() {
+  const settings = useSettings();
+  if (!settings) return <p className="p-8">Opening the settings …</p>;
+  return (
+    <div className="mx-auto flex max-w-3xl flex-col gap-8 px-4 py-5">
+      <ScreenKeys keys={[]} />
+      <h1 className="text-2xl font-semibold">Settings</h1>
+      {QUESTIONS.map((question) => (
+        <QuestionBox key={question.name} question={question} settings={settings} />
+      ))}
+      <StudioBox />
+    </div>
+  );
+}
+
+function QuestionBox({ question, settings }: { readonly question: Question; readonly settings: Settings }) {
+  const change = (value: string, words: string): void => {
+    void changeSettings(studioDatabase(), { [question.name]: value }, `${question.title}: ${words}`);
+  };
+  return (
+    <fieldset>
+      <legend className="font-serif text-lg font-semibold">{question.title}</legend>
+      {question.note ? <p className="mb-1 text-sm text-secondary">{question.note}</p> : null}
+      <div className="flex flex-col">
+        {question.choices.map(({ value, words, who }) => (
+          <label key={value} className="flex min-h-9 cursor-pointer items-center gap-3 py-1">
+            <input type="radio" className="radio radio-sm" name={question.name} value={value} checked={settings[question.name] === value} onChange={() => change(value, words)} />
+            <span>
+              {words} {who ? <span className="text-sm text-secondary">{who}</span> : null}
+            </span>
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+function StudioBox() {
+  const { say } = useMessages();
+  const chooser = useRef<HTMLInputElement>(null);
+  const pieces = usePieces() ?? [];
+  const hasDemo = pieces.some(({ origin }) => origin === 'demo');
+  const save = async (): Promise<void> => {
+    const now = new Date();
+    const text = await studioFileText(studioDatabase(), now.toISOString());
+    const name = `studio-${now.toISOString().slice(0, 10)}.newthumb-studio.json`;
+    saveFile(name, 'application/json', text);
+    say({ kind: 'done', text: `The studio is saved as ${name}.` });
+  };
+  const restore = async (file: File): Promise<void> => {
+    const read = readStudioFile(await file.text());
+    if (!read.ok) return say({ kind: 'trouble', text: `${file.name}: ${read.error.message}`, hint: `${read.error.hint} Nothing was changed.` });
+    await restoreStudio(studioDatabase(), read.value);
+    say({ kind: 'done', text: `The studio is restored: ${read.value.pieces.length} pieces.`, hint: 'Undo brings back what was here before.' });
+  };
+  return (
+    <section aria-labelledby="studio">
+      <h2 id="studio" className="text-lg font-semibold">
+        The studio in one file
+      </h2>
+      <p className="mb-2 text-sm text-secondary">
+        All pieces and settings live in this browser and nowhere else. Save them to a file now and then, and to take them to another machine. Restoring puts the file’s studio in the place of this one.
+      </p>
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="btn btn-sm h-9" onClick={() => void save()}>
+          <Download size={16} aria-hidden /> Save the studio
+        </button>
+        <button type="button" className="btn btn-sm h-9" onClick={() => chooser.current?.click()}>
+          <Upload size={16} aria-hidden /> Restore from a file
+        </button>
+        <input
+          ref={chooser}
+          type="file"
+          hidden
+          accept=".json"
+          aria-label="Studio file"
+          data-role="studio-file"
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            event.target.value = '';
+            if (file) void restore(file);
+          }}
+        />
+        {hasDemo ? (
+          <button type="button" className="btn btn-ghost btn-sm h-9" onClick={() => void putDemoAway(studioDatabase())}>
+            Put the demo studio away
+          </button>
+        ) : (
+          <button type="button" className="btn btn-ghost btn-sm h-9" onClick={() => void loadDemoPieces().then((demo) => setDemo(studioDatabase(), demo))}>
+            Bring the demo studio back
+          </button>
+        )}
+      </div>
+    </section>
+  );
+}

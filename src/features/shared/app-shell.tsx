@@ -1,0 +1,165 @@
+'use client';
+
+import Link from 'next/link';
+import { usePathname, useRouter } from 'next/navigation';
+import { useCallback, useEffect, useMemo, useRef, type ReactNode } from 'react';
+import { FilePlus2, Redo2, Undo2 } from 'lucide-react';
+import { redoEdit, seedOnFirstVisit, studioDatabase, undoEdit, useHistory, useSettings } from '@/data';
+import { bringIn } from './bring-in';
+import { loadDemoPieces } from './demo-studio';
+import { DropPlace } from './drop-place';
+import { HandsGlyph } from './hand-glyph';
+import { useMessages } from './messages';
+import { useKeys } from './use-keys';
+
+const PLACES = [
+  { href: '/', name: 'Shelf' },
+  { href: '/bench', name: 'Bench' },
+  { href: '/settings', name: 'Settings' },
+] as const;
+
+/** What is around every screen: the places, undo, and the window as one large place to drop files on. */
+export function AppShell({ children }: { readonly children: ReactNode }) {
+  const { say } = useMessages();
+  const take = useTakeFiles();
+  useLook();
+  useEffect(() => {
+    const tell = (): void => say({ kind: 'trouble', text: 'The demo studio could not be loaded.', hint: 'Reload the page; your own pieces are not touched.' });
+    void seedOnFirstVisit(studioDatabase(), loadDemoPieces).catch(tell);
+  }, [say]);
+  return (
+    <>
+      <header className="sticky top-0 z-30 flex h-14 items-center gap-2 border-b border-base-300 bg-base-100 px-4">
+        <Link href="/" className="mr-2 flex items-center gap-2 font-serif text-lg font-semibold whitespace-nowrap sm:mr-4">
+          <HandsGlyph left={[]} right={[1]} size={24} />
+          New Thumb
+        </Link>
+        <Places />
+        <div className="ml-auto flex items-center gap-1">
+          <HistoryButtons />
+          <FileButton onFiles={take} />
+        </div>
+      </header>
+      <main>{children}</main>
+      <DropPlace onFiles={take} />
+    </>
+  );
+}
+
+function Places() {
+  const path = usePathname();
+  return (
+    <nav aria-label="Places" className="flex gap-1">
+      {PLACES.map(({ href, name }) => (
+        <Link
+          key={href}
+          href={href}
+          aria-current={path === href ? 'page' : undefined}
+          className="btn btn-ghost btn-sm h-9 font-normal aria-[current]:bg-base-200 aria-[current]:font-bold aria-[current]:underline aria-[current]:underline-offset-4"
+        >
+          {name}
+        </Link>
+      ))}
+    </nav>
+  );
+}
+
+function HistoryButtons() {
+  const { say } = useMessages();
+  const history = useHistory();
+  const undo = useCallback(async () => {
+    const label = await undoEdit(studioDatabase());
+    if (label !== null) say({ kind: 'done', text: `Taken back: ${label}.` });
+  }, [say]);
+  const redo = useCallback(async () => {
+    const label = await redoEdit(studioDatabase());
+    if (label !== null) say({ kind: 'done', text: `Done again: ${label}.` });
+  }, [say]);
+  const keys = useMemo(
+    () => [
+      { key: 'Control+z', does: 'take the last edit back', act: () => void undo() },
+      { key: 'Control+Shift+z', does: 'do it again', act: () => void redo() },
+    ],
+    [undo, redo],
+  );
+  useKeys(keys);
+  return (
+    <>
+      <button
+        type="button"
+        className="btn btn-ghost btn-sm h-9"
+        disabled={history.undo === null}
+        title={history.undo ? `Take back: ${history.undo}` : 'Nothing to take back'}
+        onClick={() => void undo()}
+      >
+        <Undo2 size={18} aria-hidden /> Undo
+      </button>
+      <button
+        type="button"
+        className="btn btn-ghost btn-sm btn-square size-9"
+        disabled={history.redo === null}
+        aria-label={history.redo ? `Do again: ${history.redo}` : 'Nothing to do again'}
+        onClick={() => void redo()}
+      >
+        <Redo2 size={18} aria-hidden />
+      </button>
+    </>
+  );
+}
+
+function FileButton({ onFiles }: { readonly onFiles: (files: readonly File[]) => void }) {
+  const chooser = useRef<HTMLInputElement>(null);
+  return (
+    <>
+      <button type="button" className="btn btn-sm h-9" onClick={() => chooser.current?.click()}>
+        <FilePlus2 size={18} aria-hidden /> <span className="max-sm:sr-only">Bring in a piece</span>
+      </button>
+      <input
+        ref={chooser}
+        type="file"
+        multiple
+        hidden
+        aria-label="Files to bring in"
+        data-role="bring-in"
+        onChange={(event) => {
+          const files = [...(event.target.files ?? [])];
+          event.target.value = '';
+          onFiles(files);
+        }}
+      />
+    </>
+  );
+}
+
+/** Brings files in and tells what became of them: one piece is opened on the Bench at once. */
+function useTakeFiles(): (files: readonly File[]) => void {
+  const router = useRouter();
+  const { say } = useMessages();
+  return useCallback(
+    (files) => {
+      const take = async (): Promise<void> => {
+        const { pieces, troubles } = await bringIn(files);
+        for (const { fileName, trouble } of troubles) say({ kind: 'trouble', text: `${fileName}: ${trouble.message}`, hint: trouble.hint });
+        const only = pieces.length === 1 ? pieces[0] : undefined;
+        if (only) router.push(`/bench?piece=${encodeURIComponent(only.id)}`);
+        if (pieces.length > 1) {
+          say({ kind: 'done', text: `${pieces.length} pieces are on the shelf.` });
+          router.push('/');
+        }
+      };
+      void take();
+    },
+    [say, router],
+  );
+}
+
+/** Light or dark, as the teacher chose. */
+function useLook(): void {
+  const settings = useSettings();
+  useEffect(() => {
+    if (!settings) return;
+    const root = document.documentElement;
+    if (settings.look === 'system') delete root.dataset['theme'];
+    else root.dataset['theme'] = settings.look;
+  }, [settings]);
+}

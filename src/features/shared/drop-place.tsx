@@ -1,0 +1,37 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+
+/** Makes the whole window a place to drop files on, and shows so while files are dragged over it. */
+export function DropPlace({ onFiles }: { readonly onFiles: (files: readonly File[]) => void }) {
+  const [isDragging, setDragging] = useState(false);
+  useEffect(() => {
+    const over = (event: DragEvent): void => {
+      if (!event.dataTransfer?.types.includes('Files')) return;
+      event.preventDefault();
+      setDragging(true);
+    };
+    const leave = (event: DragEvent): void => {
+      if (event.relatedTarget === null) setDragging(false);
+    };
+    const drop = (event: DragEvent): void => {
+      event.preventDefault();
+      setDragging(false);
+      onFiles([...(event.dataTransfer?.files ?? [])]);
+    };
+    window.addEventListener('dragover', over);
+    window.addEventListener('dragleave', leave);
+    window.addEventListener('drop', drop);
+    return () => {
+      window.removeEventListener('dragover', over);
+      window.removeEventListener('dragleave', leave);
+      window.removeEventListener('drop', drop);
+    };
+  }, [onFiles]);
+  if (!isDragging) return null;
+  return (
+    <div className="pointer-events-none fixed inset-3 z-40 grid place-items-center rounded-box border-4 border-dashed border-primary bg-base-100/80" aria-hidden>
+      <p className="font-serif text-2xl">Let go to put the piece on the shelf</p>
+    </div>
+  );
+}

@@ -1,0 +1,66 @@
+'use client';
+
+import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
+import { CircleAlert, CircleCheck, X } from 'lucide-react';
+
+/** Something to tell the teacher. A trouble stays until it is put away; what went well leaves with the next message. */
+export interface Message {
+  readonly kind: 'done' | 'trouble';
+  readonly text: string;
+  readonly hint?: string;
+}
+
+interface Messages {
+  readonly say: (message: Message) => void;
+}
+
+const MessagesContext = createContext<Messages>({ say: () => undefined });
+
+export function useMessages(): Messages {
+  return useContext(MessagesContext);
+}
+
+type ShownMessage = Message & { readonly number: number };
+
+/** Shows messages in a corner, heard by screen readers; nothing has to be answered. */
+export function MessagesProvider({ children }: { readonly children: ReactNode }) {
+  const [shown, setShown] = useState<readonly ShownMessage[]>([]);
+  const say = useCallback((message: Message) => {
+    setShown((before) => {
+      const number = (before.at(-1)?.number ?? 0) + 1;
+      return [...before.filter(({ kind }) => kind === 'trouble').slice(-2), { ...message, number }];
+    });
+  }, []);
+  const value = useMemo(() => ({ say }), [say]);
+  const putAway = (gone: number): void => setShown((before) => before.filter(({ number }) => number !== gone));
+  return (
+    <MessagesContext.Provider value={value}>
+      {children}
+      <div className="toast toast-end z-50 max-w-lg" role="status" aria-live="polite">
+        {shown.map((message) => (
+          <MessageBox key={message.number} message={message} onClose={() => putAway(message.number)} />
+        ))}
+      </div>
+    </MessagesContext.Provider>
+  );
+}
+
+function MessageBox({ message, onClose }: { readonly message: ShownMessage; readonly onClose: () => void }) {
+  const isTrouble = message.kind === 'trouble';
+  const Icon = isTrouble ? CircleAlert : CircleCheck;
+  return (
+    <div
+      data-message={message.kind}
+      className={`flex items-start gap-3 rounded-box border-2 bg-base-100 p-3 shadow-lg ${isTrouble ? 'border-error' : 'border-success'}`}
+    >
+      <Icon className={`mt-0.5 shrink-0 ${isTrouble ? 'text-error' : 'text-success'}`} size={20} aria-hidden />
+      <div className="min-w-0 whitespace-normal">
+        <p className="font-semibold">{message.text}</p>
+        {message.hint ? <p className="text-sm">{message.hint}</p> : null}
+      </div>
+      <button type="button" className="btn btn-ghost btn-sm btn-square" aria-label="Put this message away" onClick={onClose}>
+        <X size={16} />
+      </button>
+    </div>
+  );
+}

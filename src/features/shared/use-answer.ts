@@ -1,0 +1,36 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import type { Answer, Trouble } from '@/workers/protocol';
+
+/** What a worker said to the last question; `value` is the last good answer, kept while the next one is on its way. */
+export interface Answered<T> {
+  readonly value: T | null;
+  readonly trouble: Trouble | null;
+}
+
+interface State<T> extends Answered<T> {
+  readonly subject: string | null;
+}
+
+/** Asks a worker whenever the question changes. A late answer to an old question is dropped, and so is the last
+ * answer when the subject changes (another piece). `ask` is null while there is nothing to ask yet; it must keep its
+ * identity while the question is the same. */
+export function useAnswer<T>(subject: string | null, ask: (() => Promise<Answer<T>>) | null): Answered<T> {
+  const [state, setState] = useState<State<T>>({ subject: null, value: null, trouble: null });
+  useEffect(() => {
+    if (!ask) return;
+    let isWanted = true;
+    void ask().then((answer) => {
+      if (!isWanted) return;
+      setState((before) => {
+        if (answer.ok) return { subject, value: answer.value, trouble: null };
+        return { subject, value: before.subject === subject ? before.value : null, trouble: answer.trouble };
+      });
+    });
+    return () => {
+      isWanted = false;
+    };
+  }, [subject, ask]);
+  return state.subject === subject ? state : { value: null, trouble: null };
+}

@@ -1,0 +1,36 @@
+'use client';
+
+import { useEffect } from 'react';
+
+/** One key of a screen: what is pressed (`[`, `ArrowLeft`, `Control+z`), what it does, and the deed. */
+export interface ScreenKey {
+  readonly key: string;
+  readonly does: string;
+  readonly act: () => void;
+}
+
+/** Listens to the keys of a screen, but not while something is typed into a field or a dialogue is open. */
+export function useKeys(keys: readonly ScreenKey[]): void {
+  useEffect(() => {
+    const listen = (event: KeyboardEvent): void => {
+      if (isTyping(event.target) || document.querySelector('dialog[open]')) return;
+      const found = keys.find(({ key }) => key === pressed(event));
+      if (!found) return;
+      event.preventDefault();
+      found.act();
+    };
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, [keys]);
+}
+
+function pressed(event: KeyboardEvent): string {
+  const isCommand = event.ctrlKey || event.metaKey;
+  // AltGr, by which many keyboards type square brackets, counts as Control and Alt together.
+  if (!isCommand || event.altKey) return event.key;
+  return `Control+${event.shiftKey ? 'Shift+' : ''}${event.key.toLowerCase()}`;
+}
+
+function isTyping(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+}

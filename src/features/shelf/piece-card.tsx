@@ -1,0 +1,73 @@
+'use client';
+
+import Link from 'next/link';
+import { Trash2 } from 'lucide-react';
+import type { ShelfView } from '@/core/job';
+import { removePiece, studioDatabase, type PieceRecord } from '@/data';
+import { EngravedPage } from '@/features/shared/engraved-page';
+import { HandsGlyph } from '@/features/shared/hand-glyph';
+import { useMessages } from '@/features/shared/messages';
+import { SeverityMark } from '@/features/shared/severity-mark';
+import type { PieceFacts } from './use-piece-facts';
+
+const OPENING_LAYOUT = { widthPx: 380, zoom: 34, breaks: 'none' } as const;
+
+/** A piece on the shelf: its opening, its key, its hands, and what stands in the way of it. */
+export function PieceCard({ piece, facts }: { readonly piece: PieceRecord; readonly facts: PieceFacts | undefined }) {
+  const view = facts?.view ?? null;
+  const title = view?.title || piece.fileName;
+  const { say } = useMessages();
+  const address = `/bench?piece=${encodeURIComponent(piece.id)}${piece.lastKey ? `&key=${encodeURIComponent(piece.lastKey)}` : ''}`;
+  return (
+    <li className="relative flex flex-col rounded-box border border-base-300 bg-base-100 focus-within:border-primary hover:border-primary" data-piece={piece.id}>
+      <div className="flex items-start gap-3 px-4 pt-3">
+        <div className="min-w-0 flex-1">
+          <h2 className="truncate text-lg font-semibold">
+            <Link href={address} className="after:absolute after:inset-0">
+              {title}
+            </Link>
+          </h2>
+          <p className="text-sm text-secondary">{view ? `${view.key} · ${view.meter} · ${view.bars} bars${view.composer && piece.origin === 'own' ? ` · ${view.composer}` : ''}` : (facts?.trouble ?? 'reading …')}</p>
+        </div>
+        {view ? <HandsGlyph right={view.blackFingers.right} left={view.blackFingers.left} size={34} /> : null}
+      </div>
+      <div className="h-36 overflow-hidden px-3 pt-1">{view ? <EngravedPage page={view.opening} layout={OPENING_LAYOUT} label={`Opening of ${title}`} /> : null}</div>
+      <div className="mt-auto flex items-end gap-2 px-4 pb-3">
+        <div className="min-w-0 flex-1 text-sm">{view ? <Standing view={view} /> : null}</div>
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm btn-square relative z-10 size-9"
+          aria-label={`Take “${title}” off the shelf`}
+          title="Take off the shelf (can be undone)"
+          onClick={() => void removePiece(studioDatabase(), piece.id, `“${title}” taken off the shelf`).then(() => say({ kind: 'done', text: `“${title}” is off the shelf.`, hint: 'Undo puts it back.' }))}
+        >
+          <Trash2 size={16} />
+        </button>
+      </div>
+    </li>
+  );
+}
+
+function Standing({ view }: { readonly view: ShelfView }) {
+  const moves = (['right', 'left'] as const).filter((hand) => view.positions.filter((position) => position.hand === hand).length > 1);
+  const known = new Set(view.positions.map(({ hand }) => hand));
+  const names = (['left', 'right'] as const).filter((hand) => known.has(hand)).map((hand) => view.positions.find((position) => position.hand === hand)?.name ?? '');
+  const stays = known.size === 0 ? 'No fingers printed' : moves.length === 0 ? `Hands stay put in ${[...new Set(names)].join(' and ')}` : `${moves.length === 2 ? 'Both hands move' : `The ${moves[0]} hand moves`}`;
+  const first = view.handNotes[0];
+  return (
+    <>
+      <p>{stays}</p>
+      {first ? (
+        <p className="flex items-center gap-1.5">
+          <SeverityMark severity={first.severity} size={12} />
+          <span className="truncate">
+            {first.title}
+            {view.handNotes.length > 1 ? ` · ${view.handNotes.length - 1} more` : ''}
+          </span>
+        </p>
+      ) : (
+        <p className="text-secondary">Nothing in the way</p>
+      )}
+    </>
+  );
+}

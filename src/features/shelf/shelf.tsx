@@ -1,0 +1,79 @@
+'use client';
+
+import Link from 'next/link';
+import { useMemo, useState } from 'react';
+import { ArrowRight, Search } from 'lucide-react';
+import { putDemoAway, setDemo, studioDatabase, usePieces } from '@/data';
+import { loadDemoPieces } from '@/features/shared/demo-studio';
+import { useMessages } from '@/features/shared/messages';
+import { PieceCard } from './piece-card';
+import { usePieceFacts } from './use-piece-facts';
+
+/** The pieces, with words to find them by. */
+export function Shelf() {
+  const pieces = usePieces();
+  const facts = usePieceFacts(pieces);
+  const [words, setWords] = useState('');
+  const found = useMemo(() => {
+    const wanted = words.toLocaleLowerCase().split(/\s+/).filter(Boolean);
+    return (pieces ?? []).filter((piece) => wanted.every((word) => (facts.get(piece.id)?.words ?? piece.fileName.toLocaleLowerCase()).includes(word)));
+  }, [pieces, facts, words]);
+
+  if (!pieces) return <p className="p-8">Opening the shelf …</p>;
+  const hasDemo = pieces.some(({ origin }) => origin === 'demo');
+  return (
+    <div className="mx-auto max-w-7xl px-4 py-5">
+      <div className="mb-4 flex flex-wrap items-center gap-4">
+        <h1 className="text-2xl font-semibold">Shelf</h1>
+        {pieces.length > 0 ? (
+          <label className="input input-sm h-9 w-72">
+            <Search size={16} aria-hidden />
+            <input type="search" placeholder="Title, key or what it trains" aria-label="Find a piece" value={words} onChange={(event) => setWords(event.target.value)} />
+          </label>
+        ) : null}
+        {pieces.length > 0 ? <p className="text-sm text-secondary">{words ? `${found.length} of ${pieces.length} pieces` : `${pieces.length} pieces`}</p> : null}
+      </div>
+      {hasDemo && words === '' ? <DemoBanner /> : null}
+      {pieces.length === 0 ? <EmptyShelf /> : null}
+      {pieces.length > 0 && found.length === 0 ? <p className="py-10 text-center">No piece has these words. Try fewer letters, a key such as “minor”, or a hand note such as “thumb”.</p> : null}
+      <ul className="grid gap-4 sm:grid-cols-2 xl:grid-cols-3">
+        {found.map((piece) => (
+          <PieceCard key={piece.id} piece={piece} facts={facts.get(piece.id)} />
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+function DemoBanner() {
+  const { say } = useMessages();
+  return (
+    <section aria-label="Demo studio" className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-2 rounded-box border border-base-300 bg-base-100 px-4 py-2">
+      <p>
+        <strong className="font-semibold">Demo studio “The Tin Lantern”:</strong> twelve pieces to try things with.
+      </p>
+      <Link className="btn btn-primary btn-sm h-9" href="/bench?piece=lantern-walk&key=D-major">
+        See “Lantern Walk” moved to D <ArrowRight size={16} />
+      </Link>
+      <button
+        type="button"
+        className="btn btn-ghost btn-sm ml-auto h-9"
+        onClick={() => void putDemoAway(studioDatabase()).then(() => say({ kind: 'done', text: 'The demo studio is put away.', hint: 'Undo brings it back.' }))}
+      >
+        Put the demo away
+      </button>
+    </section>
+  );
+}
+
+function EmptyShelf() {
+  return (
+    <section className="mx-auto max-w-xl py-16 text-center">
+      <h2 className="mb-2 text-xl font-semibold">Your pieces stand here</h2>
+      <p className="mb-4">Drop a MusicXML file anywhere on this page, or choose one with “Bring in a piece”. It stays in this browser and goes nowhere else.</p>
+      <button type="button" className="btn h-9" onClick={() => void loadDemoPieces().then((pieces) => setDemo(studioDatabase(), pieces))}>
+        Bring the demo studio back
+      </button>
+    </section>
+  );
+}

@@ -1,0 +1,47 @@
+'use client';
+
+import { useEffect, useRef, useState } from 'react';
+import type { PieceRecord } from '@/data';
+import type { ShelfView } from '@/core/job';
+import { coreWorker } from '@/workers/client';
+
+/** What a card knows of its piece, and the words it is found by. */
+export interface PieceFacts {
+  readonly view: ShelfView | null;
+  readonly trouble: string | null;
+  readonly words: string;
+}
+
+/** Has the core look at each piece, one after the other; cards fill as the answers come. A piece is looked at again
+ * only when its file or its key changed. */
+export function usePieceFacts(pieces: readonly PieceRecord[] | undefined): ReadonlyMap<string, PieceFacts> {
+  const [facts, setFacts] = useState<ReadonlyMap<string, PieceFacts>>(new Map());
+  const seen = useRef(new Map<string, string>());
+  useEffect(() => {
+    let isWanted = true;
+    const look = async (): Promise<void> => {
+      for (const piece of pieces ?? []) {
+        const version = `${piece.ownKey}\n${piece.musicXml}`;
+        if (seen.current.get(piece.id) === version) continue;
+        const answer = await coreWorker().shelf({ musicXml: piece.musicXml, ownKey: piece.ownKey }, `card-${piece.id}-`);
+        if (!isWanted) return;
+        seen.current.set(piece.id, version);
+        setFacts((before) => new Map(before).set(piece.id, answer.ok ? factsOf(piece, answer.value) : troubleOf(piece, answer.trouble.message)));
+      }
+    };
+    void look();
+    return () => {
+      isWanted = false;
+    };
+  }, [pieces]);
+  return facts;
+}
+
+function factsOf(piece: PieceRecord, view: ShelfView): PieceFacts {
+  const parts = [view.title, view.composer, view.key, piece.fileName, view.meter, ...view.positions.map(({ words }) => words), ...view.handNotes.map(({ title }) => title)];
+  return { view, trouble: null, words: parts.join(' ').toLocaleLowerCase() };
+}
+
+function troubleOf(piece: PieceRecord, message: string): PieceFacts {
+  return { view: null, trouble: message, words: piece.fileName.toLocaleLowerCase() };
+}
