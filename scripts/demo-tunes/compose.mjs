@@ -31,11 +31,13 @@ function notations(event, i, hand, state) {
   const finger = event.fingers[i];
   const side = hand === 'right' ? 'above' : 'below';
   const first = i === 0;
+  // Slurs of the two hands overlap, so each hand has a number of its own.
+  const number = hand === 'right' ? 1 : 2;
   const parts = [
     state.tieOpen ? '<tied type="stop"/>' : '',
     event.tied ? '<tied type="start"/>' : '',
-    first && event.slurStops ? '<slur type="stop" number="1"/>' : '',
-    first && event.slurStarts ? `<slur type="start" number="1" placement="${side}"/>` : '',
+    first && event.slurStops ? `<slur type="stop" number="${number}"/>` : '',
+    first && event.slurStarts ? `<slur type="start" number="${number}" placement="${side}"/>` : '',
     finger ? `<technical><fingering placement="${side}">${finger}</fingering></technical>` : '',
     first && event.staccato ? '<articulations><staccato/></articulations>' : '',
     first && event.fermata ? '<fermata type="upright"/>' : '',

@@ -9,6 +9,9 @@ declare module 'verovio/wasm' {
 declare module 'verovio/esm' {
   import type { VerovioModule } from 'verovio/wasm';
 
+  export const LOG_ERROR: number;
+  export function enableLog(level: number, module: VerovioModule): void;
+
   export class VerovioToolkit {
     constructor(module: VerovioModule);
     setOptions(options: Readonly<Record<string, unknown>>): void;

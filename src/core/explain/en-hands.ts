@@ -1,4 +1,5 @@
 import type { PlacedPosition } from '../finger';
+import { groupBy } from '../list';
 import type { Flag } from '../flag';
 import { namePrint, type PitchName } from '../pitch';
 import type { Finger, Hand } from '../score';
@@ -28,9 +29,18 @@ function handWords(hand: Hand, uses: readonly BlackKey[]): string {
   if (uses.length === 0) return `${HAND[hand]}: white keys only.`;
   const known = uses.filter((use): use is BlackKey & { finger: Finger } => use.finger !== null);
   const unknown = uses.filter((use) => use.finger === null);
-  const keys = known.length > 0 ? [`${list(known.map(({ key }) => namePrint(key)))} under ${list(known.map(({ finger }) => String(finger)))}`] : [];
+  const keys = keysWords(known);
   const open = unknown.length > 0 ? [`${list([...new Set(unknown.map(({ key }) => namePrint(key)))])} without a printed finger`] : [];
   return `${HAND[hand]}: ${[...keys, ...open].join('; ')}.`;
+}
+
+/** `F♯ and G♯ under 2 and 3`; where a key has several fingers, key by key: `E♭ under 1; A♭ under 3 and 4`. */
+function keysWords(uses: readonly { readonly key: PitchName; readonly finger: Finger }[]): readonly string[] {
+  const byKey = [...groupBy(uses, ({ key }) => namePrint(key))].map(([name, own]) => ({ name, fingers: own.map(({ finger }) => String(finger)).sort() }));
+  if (byKey.length === 0) return [];
+  const isOneEach = byKey.every(({ fingers }) => fingers.length === 1);
+  if (isOneEach) return [`${list(byKey.map(({ name }) => name))} under ${list(byKey.flatMap(({ fingers }) => fingers))}`];
+  return byKey.map(({ name, fingers }) => `${name} under ${list(fingers)}`);
 }
 
 /** A position in words, told from the place before: `D position`, `E♭, open by one · 1 where 4 was`. */

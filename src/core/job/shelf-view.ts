@@ -23,7 +23,7 @@ export interface ShelfView {
 }
 
 /** How many bars a card shows, a pick-up not counted. */
-const OPENING_BARS = 2;
+const OPENING_BARS = 3;
 
 /** Puts a piece into what its card shows. `prefix` keeps the note ids of one card apart from those of the others. */
 export function shelfView(piece: OpenedPiece, prefix: string): ShelfView {

@@ -2,10 +2,12 @@ import { childElements, mapChildren, textOf, withoutAttributes, withoutChildren,
 
 /** Places of ink, in the coordinates of the old engraving. Source: MusicXML 4.0, attribute groups `position` and `bezier`. */
 const POSITIONS = ['default-x', 'default-y', 'relative-x', 'relative-y'];
-const CURVES = [...POSITIONS, 'placement', 'orientation', 'bezier-x', 'bezier-y', 'bezier-x2', 'bezier-y2', 'bezier-offset', 'bezier-offset2'];
+const BEZIER = ['bezier-x', 'bezier-y', 'bezier-x2', 'bezier-y2', 'bezier-offset', 'bezier-offset2'];
+const SIDES = ['placement', 'orientation'];
 
-/** Takes away what moving a note makes stale: the stem's direction, positions on the page, and the sides that slurs,
- * ties and articulations took because of it. Whoever engraves the piece chooses them anew. */
+/** Takes away what moving a note makes stale: the stem's direction, positions on the page, and the sides that ties and
+ * articulations took because of the stem. Whoever engraves the piece chooses them anew. The side of a slur stays: it
+ * belongs to the phrase. */
 export function withoutStaleInk(note: XmlElement): XmlElement {
   const bare = withoutChildren(withoutAttributes(note, POSITIONS), (child) => child.name === 'stem' && isDirected(child));
   return mapChildren(bare, (child) => {
@@ -19,7 +21,8 @@ function isDirected(stem: XmlElement): boolean {
 }
 
 function freshNotation(mark: XmlElement): XmlElement {
-  if (mark.name === 'slur' || mark.name === 'tied') return withoutAttributes(mark, CURVES);
-  if (mark.name === 'articulations') return mapChildren(mark, (child) => withoutAttributes(child, CURVES));
+  if (mark.name === 'slur') return withoutAttributes(mark, [...POSITIONS, ...BEZIER]);
+  if (mark.name === 'tied') return withoutAttributes(mark, [...POSITIONS, ...BEZIER, ...SIDES]);
+  if (mark.name === 'articulations') return mapChildren(mark, (child) => withoutAttributes(child, [...POSITIONS, ...SIDES]));
   return childElements(mark).length > 0 ? mapChildren(mark, (child) => withoutAttributes(child, POSITIONS)) : withoutAttributes(mark, POSITIONS);
 }

@@ -19,13 +19,13 @@ import { useBenchAddress } from './use-bench-address';
 import { useWidth } from './use-width';
 
 /** Size of the engraving, in per cent of print. */
-const ZOOM = 42;
+const ZOOM = 38;
 
 /** How wide a note column is at that size, bar lines and signs included. Our own measure on the demo pieces. */
-const COLUMN_PX = 34;
+const COLUMN_PX = 31;
 
 /** Room that clefs, names and signatures take at the front of a system. */
-const FRONT_PX = 150;
+const FRONT_PX = 136;
 
 export function BenchPiece({ piece, settings }: { readonly piece: PieceRecord; readonly settings: Settings }) {
   const { address, go, note } = useBenchAddress();

@@ -18,8 +18,8 @@ export function KeyboardDock({ view, at, onWalk }: KeyboardDockProps) {
   const moments = shows === 'before' ? view.momentsBefore : view.momentsAfter;
   const moment = moments[at ?? 0] ?? null;
   return (
-    <section aria-label="Keyboard map" className="sticky bottom-0 z-20 flex items-center gap-4 border-t border-base-300 bg-base-100 px-4 py-2">
-      <div className="flex w-44 shrink-0 flex-col gap-1.5 text-sm">
+    <section aria-label="Keyboard map" className="sticky bottom-0 z-20 flex items-center gap-4 border-t border-base-300 bg-base-100 px-4 py-1.5">
+      <div className="flex w-44 shrink-0 flex-col gap-1 text-sm">
         <div className="flex items-center gap-1">
           <button type="button" className="btn btn-sm btn-square size-9" aria-label="The moment before" onClick={() => onWalk(-1)}>
             <ChevronLeft size={18} aria-hidden />

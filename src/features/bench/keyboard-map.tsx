@@ -37,7 +37,7 @@ export function KeyboardMap({ moment, range }: KeyboardMapProps) {
       viewBox={`${left - 2} -2 ${right - left + 4} ${WHITE_KEY_LENGTH_MM + 4}`}
       role="img"
       aria-label={moment ? wordsOf(moment) : 'Keyboard'}
-      className="mx-auto max-h-40 w-full"
+      className="mx-auto max-h-32 w-full"
       data-role="keyboard"
     >
       {white.map((key) => (
@@ -58,7 +58,7 @@ function KeyShape({ shape }: { readonly shape: DrawnKey }) {
     <>
       <rect x={leftMm} y={0} width={widthMm} height={lengthMm} rx={1.5} fill={isBlack ? '#241f19' : '#fffef9'} stroke="#6b6152" strokeWidth={0.7} />
       {isMiddleC ? (
-        <text x={keyCentreMm(midi)} y={WHITE_KEY_LENGTH_MM - 5} textAnchor="middle" fontSize={11} fill="#5d5243">
+        <text x={keyCentreMm(midi)} y={WHITE_KEY_LENGTH_MM - 5} textAnchor="middle" fontSize={15} fill="#5d5243">
           C4
         </text>
       ) : null}
@@ -102,11 +102,11 @@ function FingerTip({ hand, midi, text, isDown }: FingerTipProps) {
   return (
     <g data-finger={text} data-hand={hand} data-midi={midi} data-down={isDown}>
       {hand === 'right' ? (
-        <circle cx={x} cy={y} r={9.5} className={paint} strokeWidth={1.4} />
+        <circle cx={x} cy={y} r={10.5} className={paint} strokeWidth={1.4} />
       ) : (
-        <rect x={x - 9} y={y - 9} width={18} height={18} rx={3} className={paint} strokeWidth={1.4} />
+        <rect x={x - 10} y={y - 10} width={20} height={20} rx={3} className={paint} strokeWidth={1.4} />
       )}
-      <text x={x} y={y + 4.6} textAnchor="middle" fontSize={13} fontWeight={isDown ? 700 : 400} fill="#241f19">
+      <text x={x} y={y + 5.3} textAnchor="middle" fontSize={15} fontWeight={isDown ? 700 : 400} fill="#241f19">
         {text}
       </text>
     </g>

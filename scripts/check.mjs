@@ -1,0 +1,31 @@
+// Everything that must hold, from a fresh clone: lint, types, import rules, unit tests, build, browser tests.
+// All steps run even after one has failed; the last line has the sums of all tests.
+import { mkdtempSync, readFileSync, existsSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ensureBuilt } from './lib/build.mjs';
+import { ensureChromium } from './lib/chromium.mjs';
+import { ensureInstalled } from './lib/install.mjs';
+import { runsScript } from './lib/run.mjs';
+
+ensureInstalled();
+const sums = join(mkdtempSync(join(tmpdir(), 'new-thumb-check-')), 'sums');
+const failed = [];
+const step = (name) => {
+  console.log(`\n— ${name}`);
+  if (!runsScript(name, { CHECK_SUMS: sums })) failed.push(name);
+};
+
+step('lint');
+step('types');
+step('imports');
+step('test');
+ensureBuilt();
+ensureChromium();
+step('test:browser');
+
+const lines = existsSync(sums) ? readFileSync(sums, 'utf8').trim().split('\n') : [];
+const [passed, missed] = lines.map((line) => line.split(' ').map(Number)).reduce((sum, line) => [sum[0] + line[0], sum[1] + line[1]], [0, 0]);
+if (failed.length > 0) console.log(`\nNot in order: ${failed.join(', ')}`);
+if (failed.length > 0 || passed === 0) process.exitCode = 1;
+console.log(`${passed} passed, ${missed} failed`);
