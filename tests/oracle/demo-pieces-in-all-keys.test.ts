@@ -29,11 +29,10 @@ describe.each(DEMO_FILES.map((file) => [file.id, file.text] as const))('%s', (_i
   it.each(keys.map((key) => [keyText(key), key] as const))('has tonal’s pitches and signature in %s', (_name, key) => {
     const version = moved(piece, keyText(key));
     const interval = intervalName(version.interval);
-    const tonalInterval = interval.startsWith('-') ? `-${interval.slice(1)}` : interval;
     const turned = turnedBars(version.remarks, piece.part.measures.length);
     for (const [i, note] of piece.notes.entries()) {
       const after = version.notes.find(({ id }) => id === note.id);
-      const expected = TonalNote.transpose(pitchText(note.pitch), fromOurs(tonalInterval));
+      const expected = TonalNote.transpose(pitchText(note.pitch), fromOurs(interval));
       expect(expected).not.toBe('');
       expect(after?.midi).toBe(TonalNote.midi(expected));
       if (!turned.has(Number(note.bar))) expect(`${i} ${after && pitchText(after.pitch)}`).toBe(`${i} ${expected}`);
@@ -64,7 +63,7 @@ describe.each(DEMO_FILES.map((file) => [file.id, file.text] as const))('%s', (_i
   });
 });
 
-/** Our names and tonal's agree but for the unison that tonal writes 1P. */
+/** Our `M2` and `-P4` as tonal writes them: `2M`, `-4P`. */
 function fromOurs(name: string): string {
   const match = /^(-?)([AdmMP]+)(\d+)$/.exec(name);
   const tonal = match ? `${match[1]}${match[3]}${match[2]}` : name;

@@ -1,3 +1,5 @@
+import { faultWords } from '../explain';
+import type { Fault } from '../result';
 import { fifteenKeys, type Key } from '../pitch';
 import { SEVERITIES, type Flag, type Severity } from '../flag';
 import { blackFingers, effortOf, leaveOutReason, placeInOrder, type BlackFingers, type KeyOrder } from '../survey';
@@ -28,9 +30,9 @@ export function ladderOf(piece: OpenedPiece, wish: Omit<Wish, 'to'>, order: KeyO
   const before = asWritten(piece, wish.school);
   const own = piece.key.key;
   const rungs = fifteenKeys(own.mode)
-    .flatMap((key) => {
+    .map((key) => {
       const version = moveTo(piece, before, { ...wish, to: key });
-      return version.ok ? [rungOf(key, version.value)] : [];
+      return version.ok ? rungOf(key, version.value) : unwritableRung(key, version.error);
     })
     .sort((a, b) => compareRungs(a, b, order, own));
   return {
@@ -61,6 +63,24 @@ function rungOf(key: Key, version: Version): Rung {
       blackFingers: fingers,
       flags: { must, should, watch },
       leaveOut: leaveOutOf(key, version.flags),
+    },
+  };
+}
+
+/** More effort than any key that can be written. */
+const UNWRITABLE_EFFORT = 1000;
+
+function unwritableRung(key: Key, fault: Fault): Rung {
+  return {
+    key,
+    facts: {
+      ...reportKey(key),
+      effort: UNWRITABLE_EFFORT,
+      positionChanges: 0,
+      forcedChanges: 0,
+      blackFingers: { right: [], left: [] },
+      flags: { must: 0, should: 0, watch: 0 },
+      leaveOut: faultWords(fault).message,
     },
   };
 }

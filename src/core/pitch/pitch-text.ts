@@ -50,5 +50,6 @@ export function stepOfLetter(letter: Letter): Step {
 function alterOfSign(sign: string): number {
   if (sign === 'sharp') return 1;
   if (sign === 'flat') return -1;
-  return sign.startsWith('#') || sign.startsWith('♯') ? sign.length : -sign.length;
+  // Adding zero turns the -0 of “no sign” into 0.
+  return sign.startsWith('#') || sign.startsWith('♯') ? sign.length : -sign.length + 0;
 }

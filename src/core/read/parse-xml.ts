@@ -2,6 +2,9 @@ import { SaxesParser } from 'saxes';
 import { err, ok, type Fault, type Result, type TextPlace } from '../result';
 import type { XmlDocument, XmlElement, XmlNode } from '../markup';
 
+/** Deeper than any score goes: a file made to be deep must not exhaust the stack of those who walk the tree. */
+const MAX_DEPTH = 100;
+
 interface OpenElement {
   readonly name: string;
   readonly attributes: Readonly<Record<string, string>>;
@@ -41,6 +44,7 @@ export function parseXml(text: string): Result<XmlDocument, Fault> {
   });
   parser.on('opentagstart', (tag) => {
     open.push({ name: tag.name, attributes: {}, children: [], ...place() });
+    if (open.length > MAX_DEPTH) fault ??= { code: 'read.malformed', detail: `elements are nested more than ${MAX_DEPTH} deep.`, at: place() };
   });
   parser.on('opentag', (tag) => {
     const begun = open.pop() as OpenElement;
