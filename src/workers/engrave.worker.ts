@@ -7,10 +7,10 @@ let starting: Promise<VerovioToolkit> | null = null;
 
 async function start(): Promise<VerovioToolkit> {
   const [{ default: createModule }, { VerovioToolkit: Toolkit, enableLog, LOG_ERROR }] = await Promise.all([import('verovio/wasm'), import('verovio/esm')]);
-  const module = await createModule();
+  const verovio = await createModule();
   // A card shows the first bars only: a slur that ends later is no fault worth a warning.
-  enableLog(LOG_ERROR, module);
-  return new Toolkit(module);
+  enableLog(LOG_ERROR, verovio);
+  return new Toolkit(verovio);
 }
 
 async function engrave(musicXml: string, layout: EngraveLayout): Promise<Answer<string>> {

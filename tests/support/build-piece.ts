@@ -31,9 +31,11 @@ export function musicXml(text: PieceText): string {
     `<time><beats>${beats}</beats><beat-type>${beatType}</beat-type></time>` +
     (left ? '<staves>2</staves><clef number="1"><sign>G</sign><line>2</line></clef><clef number="2"><sign>F</sign><line>4</line></clef>' : '') +
     `${text.attributes ?? ''}</attributes>`;
+  const readRight = lineReader(1);
+  const readLeft = lineReader(2);
   const bars = right.map((bar, i) => {
-    const upper = notesOf(bar, 1);
-    const lower = left ? notesOf(left[i] ?? '', 2) : null;
+    const upper = readRight(bar);
+    const lower = left ? readLeft(left[i] ?? '') : null;
     return (
       `<measure number="${i + 1}">${i === 0 ? opening : ''}${text.extra?.[i + 1] ?? ''}${upper.xml}` +
       `${lower ? `<backup><duration>${upper.length}</duration></backup>${lower.xml}` : ''}</measure>`
@@ -51,35 +53,38 @@ export function bytesOf(text: string): Uint8Array {
   return new TextEncoder().encode(text);
 }
 
-function notesOf(bar: string, staff: number): { readonly xml: string; readonly length: number } {
-  let length = 0;
+/** Reads the bars of one hand one after the other: a tie may reach over the bar line. */
+function lineReader(staff: number): (bar: string) => { readonly xml: string; readonly length: number } {
   let isTied = false;
-  const xml = bar
-    .trim()
-    .split(/\s+/)
-    .filter(Boolean)
-    .map((token) => {
-      const match = /^([A-GR#b0-9+]+?)([whqe])((?:\/[1-5])*)([~')]*)$/.exec(token);
-      if (!match) throw new Error(`not a note: ${token}`);
-      const [, pitches = '', size = 'q', fingers = '', signs = ''] = match;
-      const [duration, type] = LENGTHS[size] as readonly [number, string];
-      length += duration;
-      const fingerList = fingers.split('/').filter(Boolean);
-      const notes = pitches.split('+').map((pitch, i) => {
-        const finger = fingerList[i] ? `<technical><fingering>${fingerList[i]}</fingering></technical>` : '';
-        const tied = `${isTied ? '<tied type="stop"/>' : ''}${signs.includes('~') ? '<tied type="start"/>' : ''}`;
-        const marks = `${tied}${signs.includes(')') ? '<slur type="stop"/>' : ''}${finger}${signs.includes("'") ? '<articulations><staccato/></articulations>' : ''}`;
-        return (
-          `<note>${i > 0 ? '<chord/>' : ''}${pitchXml(pitch)}<duration>${duration}</duration>` +
-          `${isTied ? '<tie type="stop"/>' : ''}${signs.includes('~') ? '<tie type="start"/>' : ''}` +
-          `<voice>${staff}</voice><type>${type}</type><staff>${staff}</staff>${marks ? `<notations>${marks}</notations>` : ''}</note>`
-        );
-      });
-      isTied = signs.includes('~');
-      return notes.join('');
-    })
-    .join('');
-  return { xml, length };
+  return (bar) => {
+    let length = 0;
+    const xml = bar
+      .trim()
+      .split(/\s+/)
+      .filter(Boolean)
+      .map((token) => {
+        const match = /^([A-GR#b0-9+]+?)([whqe])((?:\/[1-5])*)([~')]*)$/.exec(token);
+        if (!match) throw new Error(`not a note: ${token}`);
+        const [, pitches = '', size = 'q', fingers = '', signs = ''] = match;
+        const [duration, type] = LENGTHS[size] as readonly [number, string];
+        length += duration;
+        const fingerList = fingers.split('/').filter(Boolean);
+        const notes = pitches.split('+').map((pitch, i) => {
+          const finger = fingerList[i] ? `<technical><fingering>${fingerList[i]}</fingering></technical>` : '';
+          const tied = `${isTied ? '<tied type="stop"/>' : ''}${signs.includes('~') ? '<tied type="start"/>' : ''}`;
+          const marks = `${tied}${signs.includes(')') ? '<slur type="stop"/>' : ''}${finger}${signs.includes("'") ? '<articulations><staccato/></articulations>' : ''}`;
+          return (
+            `<note>${i > 0 ? '<chord/>' : ''}${pitchXml(pitch)}<duration>${duration}</duration>` +
+            `${isTied ? '<tie type="stop"/>' : ''}${signs.includes('~') ? '<tie type="start"/>' : ''}` +
+            `<voice>${staff}</voice><type>${type}</type><staff>${staff}</staff>${marks ? `<notations>${marks}</notations>` : ''}</note>`
+          );
+        });
+        isTied = signs.includes('~');
+        return notes.join('');
+      })
+      .join('');
+    return { xml, length };
+  };
 }
 
 function pitchXml(pitch: string): string {

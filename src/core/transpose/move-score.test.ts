@@ -1,0 +1,133 @@
+import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { Note as TonalNote } from 'tonal';
+import { fifteenKeys, intervalName, keyText, parseKey, pitchText, type Key } from '../pitch';
+import { attributesOf, itemsOf } from '../score';
+import { asWritten, moveTo } from '../job';
+import { writeMusicXml } from '../write';
+import { musicXml } from '../../../tests/support/build-piece';
+import { DEMO_FILES, demoFile } from '../../../tests/support/demo-pieces';
+import { moved, open, USUAL } from '../../../tests/support/open';
+
+const pitches = (text: string, to: string, wish = {}): string => moved(open(text), to, wish).notes.map(({ pitch }) => pitchText(pitch)).join(' ');
+
+describe('moving a piece', () => {
+  it('moves each hand by its own octaves as well', () => {
+    const text = musicXml({ right: 'C4w', left: 'C3w' });
+    expect(pitches(text, 'D', { octaves: { right: 1, left: -1 } })).toBe('D2 D5');
+    expect(pitches(text, 'C', { octaves: { right: 1, left: 0 } })).toBe('C3 C5');
+  });
+
+  it.each([['up', 'B4'], ['down', 'B3'], ['nearest', 'B3']] as const)('goes %s to B', (direction, pitch) => {
+    expect(pitches(musicXml({ right: 'C4w' }), 'B', { direction })).toBe(pitch);
+  });
+
+  it('there and back is the same piece, note for note and sign for sign', () => {
+    const files = DEMO_FILES.filter(({ id }) => id !== 'bridge-to-the-other-bank');
+    fc.assert(
+      fc.property(fc.constantFrom(...files.map(({ id }) => id)), fc.integer({ min: 0, max: 14 }), (id, place) => {
+        const piece = open(demoFile(id));
+        const own = piece.key.key;
+        const there = moved(piece, keyText(fifteenKeys(own.mode)[place] as Key), { direction: 'up' });
+        const again = moved(open(writeMusicXml(there.score)), keyText(own), { direction: 'down' });
+        const told = (notes: typeof again.notes): readonly string[] => notes.map(({ pitch, item }) => `${pitchText(pitch)} ${item.accidental?.sign ?? ''}`);
+        expect(told(again.notes)).toEqual(told(piece.notes));
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it('gives the very score back where nothing moves', () => {
+    const piece = open(demoFile('lantern-walk'));
+    expect(moved(piece, 'C').score).toBe(piece.score);
+  });
+
+  it('moves a key change inside the piece with it', () => {
+    const part = moved(open(demoFile('bridge-to-the-other-bank')), 'D').score.parts[0];
+    expect(part && attributesOf(part).flatMap(({ keys }) => keys.map(({ fifths }) => fifths))).toEqual([2, 3]);
+  });
+
+  it('turns a key change beyond seven signs enharmonically, and says from which bar', () => {
+    const version = moved(open(demoFile('bridge-to-the-other-bank')), 'C#');
+    const part = version.score.parts[0];
+    expect(part && attributesOf(part).flatMap(({ keys }) => keys.map(({ fifths }) => fifths))).toEqual([7, -4]);
+    expect(version.remarks).toContainEqual({ code: 'respelled-key', bar: '9', part: 'Piano', from: 'G♯ major', to: 'A♭ major' });
+  });
+
+  it('moves chord symbols, root and bass', () => {
+    const chord = '<harmony><root><root-step>G</root-step></root><kind>dominant</kind><bass><bass-step>B</bass-step></bass></harmony>';
+    const version = moved(open(musicXml({ right: 'G4w', fifths: 1, extra: { 1: chord } })), 'Bb');
+    const names = version.score.parts.flatMap(itemsOf).flatMap((item) => (item.kind === 'harmony' ? [...item.roots, ...item.basses] : []));
+    expect(names).toEqual([{ step: 6, alter: -1 }, { step: 1, alter: 0 }]);
+    expect(writeMusicXml(version.score)).toContain('<root><root-step>B</root-step><root-alter>-1</root-alter></root>');
+  });
+
+  it('moves a part for a transposing instrument as sounding music: it stays a part for that instrument', () => {
+    const clarinet = musicXml({ right: 'D4q E4q F#4h', fifths: 2, mode: 'major', attributes: '<transpose><diatonic>-1</diatonic><chromatic>-2</chromatic></transpose>' });
+    const version = moved(open(clarinet), 'F');
+    expect(version.notes.map(({ pitch }) => pitchText(pitch)).join(' ')).toBe('F4 G4 A4');
+    const written = writeMusicXml(version.score);
+    expect(written).toContain('<fifths>1</fifths>');
+    expect(written).toContain('<transpose><diatonic>-1</diatonic><chromatic>-2</chromatic></transpose>');
+    expect(written.match(/<step>.<\/step>/g)?.join('')).toBe('<step>G</step><step>A</step><step>B</step>');
+  });
+
+  it('puts a signature into a piece that has none', () => {
+    const bare = musicXml({ right: 'C4w' }).replace(/<key>.*<\/key>/, '');
+    expect(writeMusicXml(moved(open(bare), 'D').score)).toMatch(/<divisions>2<\/divisions><key><fifths>2<\/fifths><\/key>/);
+  });
+
+  it('refuses to leave the nine octaves, and names the bar', () => {
+    const piece = open(musicXml({ right: 'C9w' }));
+    const wish = { ...USUAL, to: piece.key.key, octaves: { right: 1, left: 0 } };
+    expect(moveTo(piece, asWritten(piece, 'allow'), wish)).toMatchObject({ ok: false, error: { code: 'move.out-of-range', bar: '1' } });
+  });
+
+  it('refuses another mode in words of its own', () => {
+    const piece = open(musicXml({ right: 'C4w' }));
+    const wish = { ...USUAL, to: parseKey('c-minor', 'major') as Key };
+    expect(moveTo(piece, asWritten(piece, 'allow'), wish)).toMatchObject({ ok: false, error: { code: 'move.mode-change' } });
+  });
+
+  it('never changes how a piece sounds by its spelling', () => {
+    for (const { text } of DEMO_FILES) {
+      const piece = open(text);
+      for (const tonic of ['C#', 'Gb', 'B', 'D#', 'Ab'].filter((name) => parseKey(name, piece.key.key.mode))) {
+        const midi = (spelling: 'strict' | 'plain'): readonly number[] => moved(piece, tonic, { spelling }).notes.map((note) => note.midi);
+        expect(midi('plain')).toEqual(midi('strict'));
+      }
+    }
+  });
+});
+
+describe('plain spelling', () => {
+  it('has no double signs and no B♯ E♯ C♭ F♭ that the signature does not hold', () => {
+    const chromatic = musicXml({ right: 'C4q C#4q D4q D#4q | E4q F4q F#4q G#4q | A4q A#4q B4q C5q', mode: 'major' });
+    for (const tonic of ['B', 'F#', 'Db', 'Gb', 'Ab', 'E']) {
+      const strange = moved(open(chromatic), tonic, { spelling: 'plain' }).notes.filter(({ pitch }) => Math.abs(pitch.alter) > 1);
+      expect(strange).toEqual([]);
+    }
+    expect(pitches(musicXml({ right: 'F#4w', mode: 'major' }), 'B', { spelling: 'strict' })).toBe('E#4');
+    expect(pitches(musicXml({ right: 'F#4w', mode: 'major' }), 'B', { spelling: 'plain' })).toBe('F4');
+    expect(pitches(musicXml({ right: 'F4w B4w', mode: 'major' }), 'F#', { spelling: 'plain' })).toBe('B4 E#5');
+  });
+
+  it('keeps the raised seventh of a minor key, and proposes the enharmonic key where it would need a double sharp', () => {
+    const minor = musicXml({ right: 'A4h G#4h | A4w', mode: 'minor' });
+    const version = moved(open(minor), 'G#', { spelling: 'plain' });
+    expect(version.notes.map(({ pitch }) => pitchText(pitch)).join(' ')).toBe('G#4 F##4 G#4');
+    expect(version.remarks).toContainEqual({ code: 'enharmonic-proposed', to: 'A♭ minor' });
+  });
+});
+
+describe('the interval of a move', () => {
+  it('is the one tonal finds between first notes', () => {
+    for (const { text } of DEMO_FILES) {
+      const piece = open(text);
+      const version = moved(piece, 'F#');
+      const [from, to] = [piece.notes[0], version.notes.find(({ id }) => id === piece.notes[0]?.id)];
+      const tonal = from && to ? TonalNote.distance(pitchText(from.pitch), pitchText(to.pitch)) : '';
+      expect(intervalName(version.interval)).toBe(tonal.replace(/^(-?)(\d+)(\D+)$/, '$1$3$2'));
+    }
+  });
+});
