@@ -33,7 +33,7 @@ export function faultWords(fault: Fault): FaultWords {
     case 'read.encoding':
       return { message: `The file is written in the character set “${fault.encoding}”, which New Thumb does not read.`, hint: 'Save it as UTF-8.' };
     case 'read.malformed':
-      return { message: `The file is damaged in line ${fault.at.line}: ${fault.detail}`, hint: AGAIN_HINT };
+      return { message: `The file is damaged in line ${fault.at.line}: ${fault.detail}.`, hint: AGAIN_HINT };
     case 'read.cut-off':
       return { message: `The file is cut off: it ends in line ${fault.at.line}, before the score is complete.`, hint: 'Copy or download it once more; if it stays short, export it again.' };
     case 'read.entity':

@@ -44,7 +44,7 @@ export function parseXml(text: string): Result<XmlDocument, Fault> {
   });
   parser.on('opentagstart', (tag) => {
     open.push({ name: tag.name, attributes: {}, children: [], ...place() });
-    if (open.length > MAX_DEPTH) fault ??= { code: 'read.malformed', detail: `elements are nested more than ${MAX_DEPTH} deep.`, at: place() };
+    if (open.length > MAX_DEPTH) fault ??= { code: 'read.malformed', detail: `elements are nested more than ${MAX_DEPTH} deep`, at: place() };
   });
   parser.on('opentag', (tag) => {
     const begun = open.pop() as OpenElement;
@@ -69,7 +69,7 @@ export function parseXml(text: string): Result<XmlDocument, Fault> {
 }
 
 function faultOf(message: string, at: TextPlace, isClosing: boolean): Fault {
-  const detail = message.replace(/^\d+:\d+: /, '');
+  const detail = message.replace(/^\d+:\d+: /, '').replace(/\.$/, '');
   if (/entity/.test(detail)) return { code: 'read.entity', name: detail, at };
   // What is still open when the text ends was cut off; anything before that is a mistake in the middle.
   return isClosing ? { code: 'read.cut-off', at } : { code: 'read.malformed', detail, at };

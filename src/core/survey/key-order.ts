@@ -25,7 +25,8 @@ export function placeInOrder(order: KeyOrder, key: Key, own: Key, effort: number
       return [widening, 0];
     case 'shape': {
       const shapes: readonly number[] = SHAPE_ORDER[MINOR_THIRD_MODES.includes(key.mode) ? 'minor' : 'major'];
-      return [shapes.indexOf(pitchClass(key.tonic)), Math.abs(signatureOf(key))];
+      // Of two spellings of one triad the one with fewer signs, and of F♯ and G♭ the flat one, as the list has it.
+      return [shapes.indexOf(pitchClass(key.tonic)), Math.abs(signatureOf(key)) + (signatureOf(key) > 0 ? 0.5 : 0)];
     }
   }
 }

@@ -1,0 +1,126 @@
+import { describe, expect, it } from '@jest/globals';
+import { asWritten, benchView } from '../job';
+import { parsePitch, type Pitch } from '../pitch';
+import type { Fault, Remark } from '../result';
+import type { Flag, FlagEvidence } from '../flag';
+import { demoFile } from '../../../tests/support/demo-pieces';
+import { musicXml } from '../../../tests/support/build-piece';
+import { moved, open } from '../../../tests/support/open';
+import { faultWords } from './en-faults';
+import { barsText, flagWords } from './en-flags';
+import { remarkWords } from './en-remarks';
+
+const at = { line: 12, column: 8 };
+/** One of each code; the compiler holds the list against the union. */
+const FAULTS: { readonly [Code in Fault['code']]: Extract<Fault, { code: Code }> } = {
+  'read.empty': { code: 'read.empty' },
+  'read.too-large': { code: 'read.too-large', limitMb: 10 },
+  'read.unknown-format': { code: 'read.unknown-format' },
+  'read.format-not-yet': { code: 'read.format-not-yet', format: 'abc' },
+  'read.not-a-score': { code: 'read.not-a-score', rootName: 'opus', at },
+  'read.encoding': { code: 'read.encoding', encoding: 'ebcdic' },
+  'read.malformed': { code: 'read.malformed', detail: 'unclosed tag', at },
+  'read.cut-off': { code: 'read.cut-off', at },
+  'read.entity': { code: 'read.entity', name: 'x', at },
+  'read.no-notes': { code: 'read.no-notes' },
+  'read.too-many-bars': { code: 'read.too-many-bars', limit: 5000 },
+  'read.bad-value': { code: 'read.bad-value', element: 'step', value: 'H', bar: '3', at },
+  'read.missing': { code: 'read.missing', element: 'duration', inside: 'note', bar: '3', at },
+  'read.unpitched': { code: 'read.unpitched', bar: '3', at },
+  'read.quarter-tone': { code: 'read.quarter-tone', bar: '3', at },
+  'read.key-steps': { code: 'read.key-steps', bar: '3', at },
+  'pitch.out-of-range': { code: 'pitch.out-of-range', detail: 'four sharps at a note' },
+  'move.out-of-range': { code: 'move.out-of-range', bar: '3' },
+  'move.mode-change': { code: 'move.mode-change', from: 'major', to: 'minor' },
+  'query.missing': { code: 'query.missing', name: 'to' },
+  'query.value': { code: 'query.value', name: 'to', value: 'H', allowed: 'a key' },
+  'query.format-not-yet': { code: 'query.format-not-yet', format: 'abc' },
+  'query.part': { code: 'query.part', value: 'X', parts: ['P1'] },
+  'job.busy': { code: 'job.busy' },
+};
+const REMARKS: { readonly [Code in Remark['code']]: Extract<Remark, { code: Code }> } = {
+  'respelled-key': { code: 'respelled-key', bar: '9', from: 'G♯ major', to: 'A♭ major', part: 'Piano' },
+  'enharmonic-proposed': { code: 'enharmonic-proposed', to: 'A♭ minor' },
+  'not-planned': { code: 'not-planned' },
+  'no-fingers': { code: 'no-fingers', hand: 'left' },
+  'bar-length': { code: 'bar-length', bar: '2', part: 'Piano', expected: '4', found: '3' },
+  'key-guessed': { code: 'key-guessed', key: 'A minor', runnerUp: 'C major' },
+  'duplicate-id': { code: 'duplicate-id', bar: '2', id: 'n1' },
+};
+const pitch = parsePitch('F#4') as Pitch;
+const EVIDENCE: { readonly [Kind in FlagEvidence['kind']]: FlagEvidence } = {
+  'thumb-on-black': { kind: 'thumb-on-black', finger: 1, key: pitch, school: 'allow' },
+  'fifth-on-black': { kind: 'fifth-on-black', finger: 5, key: pitch, school: 'avoid' },
+  'fourth-on-black': { kind: 'fourth-on-black', finger: 4, key: pitch, school: 'allow' },
+  'double-duty': { kind: 'double-duty', finger: 4, keys: [pitch, { ...pitch, alter: 0 }] },
+  'shared-key': { kind: 'shared-key', key: pitch, isHeld: true },
+  'ledger-lines': { kind: 'ledger-lines', lines: 3 },
+  'double-accidental': { kind: 'double-accidental', pitch },
+  'off-keyboard': { kind: 'off-keyboard', pitch },
+};
+const flag = (evidence: FlagEvidence): Flag => ({ evidence, severity: 'watch', hand: 'left', bar: '3', bars: ['3', '5'], beat: 1, notes: ['n1'], byBlackKey: true, wasThere: false });
+
+/** Sentences for teachers: none of the program's own words, no gaps left unfilled. */
+function isForTeachers(sentence: string): void {
+  expect(sentence.length).toBeGreaterThan(8);
+  expect(sentence).toMatch(/([.?!]|=D)$/);
+  expect(sentence).not.toMatch(/undefined|null|NaN|\[object|parse|exception|-on-black/i);
+}
+
+describe('words', () => {
+  it.each(Object.values(FAULTS))('for the refusal $code say what is wrong and what to do', (fault) => {
+    const { message, hint } = faultWords(fault);
+    isForTeachers(message);
+    isForTeachers(hint);
+    if ('at' in fault) expect(message).toMatch(/line 12|begins with/);
+    if ('bar' in fault) expect(message).toContain('ar 3');
+  });
+
+  it.each(Object.values(REMARKS))('for the remark $code are a sentence', (remark) => isForTeachers(remarkWords(remark)));
+
+  it.each(Object.values(EVIDENCE))('for the flag $kind name the hand or the place, and a remedy', (evidence) => {
+    const { title, message, suggestion } = flagWords(flag(evidence));
+    expect(title.length).toBeLessThan(34);
+    isForTeachers(message);
+    isForTeachers(suggestion);
+    expect(message).toContain('bars 3 and 5');
+  });
+});
+
+describe('barsText', () => {
+  it.each([[['3'], 'bar 3'], [['1', '3', '5'], 'bars 1, 3 and 5'], [['1', '2', '3', '4', '5', '6', '7'], 'bars 1, 2, 3 and 4 more']])('%j is %s', (bars, text) => {
+    expect(barsText(bars)).toBe(text);
+  });
+});
+
+describe('hands in words', () => {
+  const summary = (text: string, to: string): readonly string[] => {
+    const piece = open(text);
+    const before = moved(piece, 'C');
+    return benchView(piece, before, moved(piece, to), { view: 'both', columns: 30, prefixes: { before: 'a-', after: 'b-' } }).summary;
+  };
+  const words = (text: string): readonly string[] => {
+    const piece = open(text);
+    const version = asWritten(piece, 'allow');
+    return benchView(piece, version, version, { view: 'both', columns: 30, prefixes: { before: 'a-', after: 'b-' } }).positions.map((position) => position.words);
+  };
+
+  it('name the black keys and the fingers on them: “F♯ and G♯ under 2 and 3” (common practice)', () => {
+    expect(summary(demoFile('lantern-walk'), 'E')).toEqual(['Right hand: F♯ and G♯ under 2 and 3.', 'Left hand: F♯ and G♯ under 4 and 3.']);
+  });
+
+  it('go key by key where a key has several fingers', () => {
+    expect(summary(demoFile('the-sixth-step'), 'Eb')[0]).toBe('Right hand: E♭ under 1; B♭ under 4; A♭ under 3 and 4.');
+  });
+
+  it('say plainly that all stays as it is', () => {
+    expect(summary(demoFile('lantern-walk'), 'G')).toEqual(['All stays as it is: the same fingers, white keys only.']);
+  });
+
+  it('tell a move from where the hand was: “1 where 4 was” (common practice)', () => {
+    expect(words(musicXml({ right: 'C4q/1 D4q/2 E4q/3 F4q/4 | F4q/1 G4q/2 A4q/3 B4q/4' }))).toEqual(['C position', 'F position · 1 where 4 was']);
+    expect(words(musicXml({ right: 'F4q/1 C5q/5 Rh | C4q/1 G4q/5 Rh' }))[1]).toBe('C position · 5 where 2 was');
+    expect(words(musicXml({ right: 'C5w | C5w', left: 'C3q/5 G3q/1 Rh | D3q/5 A3q/1 Rh' }))[1]).toBe('D position · 5 where 4 was');
+    expect(words(musicXml({ right: 'C4q/1 G4q/5 Rh | C5q/1 G5q/5 Rh' }))[1]).toBe('C position · the same place an octave higher');
+  });
+});
