@@ -12,6 +12,7 @@ const shared = {
           parser: { syntax: 'typescript', tsx: true },
           target: 'es2022',
           transform: { react: { runtime: 'automatic' } },
+          experimental: { keepImportAttributes: true },
         },
         module: { type: 'es6' },
       },
@@ -20,6 +21,7 @@ const shared = {
 };
 
 const config = {
+  testTimeout: 90_000,
   reporters: ['default', '<rootDir>/scripts/sum-reporter.mjs'],
   projects: [
     {
@@ -32,6 +34,8 @@ const config = {
       ...shared,
       displayName: 'browser',
       testMatch: ['<rootDir>/tests/browser/**/*.test.ts'],
+      globalSetup: '<rootDir>/tests/browser/support/serve.mjs',
+      globalTeardown: '<rootDir>/tests/browser/support/stop.mjs',
     },
   ],
 };

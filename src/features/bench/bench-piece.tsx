@@ -15,7 +15,7 @@ import { KeyboardDock } from './keyboard-dock';
 import { keyName, KeyStrip } from './key-strip';
 import { OwnKey } from './own-key';
 import { useBench } from './use-bench';
-import { useBenchAddress } from './use-bench-address';
+import { addressNow, useBenchAddress } from './use-bench-address';
 import { useWidth } from './use-width';
 
 /** Size of the engraving, in per cent of print. */
@@ -55,13 +55,14 @@ export function BenchPiece({ piece, settings }: { readonly piece: PieceRecord; r
   };
   const step = (by: number): void => {
     const keys = ladder.value?.keys.map(keyName) ?? [];
-    const current = keys.indexOf(view?.toText ?? '');
+    const current = keys.indexOf(addressNow().key ?? view?.toText ?? '');
     const next = keys[(current + by + keys.length) % keys.length];
     if (next) goToKey(next);
   };
   const walk = (by: number): void => {
     if (!view || view.momentsAfter.length === 0) return;
-    const next = Math.min(view.momentsAfter.length - 1, Math.max(0, (at ?? -1) + by));
+    const from = momentIndex(view.momentsAfter, addressNow().at) ?? -1;
+    const next = Math.min(view.momentsAfter.length - 1, Math.max(0, from + by));
     note({ at: placeOf(view.momentsAfter[next]) });
   };
   const save = async (format: 'musicxml' | 'midi'): Promise<void> => {

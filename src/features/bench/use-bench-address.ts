@@ -1,7 +1,7 @@
 'use client';
 
 import { useSearchParams } from 'next/navigation';
-import { useCallback, useMemo } from 'react';
+import { useMemo } from 'react';
 import { mixed, number, string, type Schema } from 'yup';
 import { DIRECTIONS, type Direction } from '@/core/pitch';
 
@@ -48,11 +48,23 @@ function writeAddress(address: BenchAddress): string {
   return `/bench?${query.toString()}`;
 }
 
+/** The address as it is at this very moment: keys pressed in quick succession each go on from the one before, whether
+ * or not the screen has caught up. */
+export function addressNow(): BenchAddress {
+  return readAddress(new URLSearchParams(window.location.search));
+}
+
 /** The address and two ways to change it: `go` makes a new entry for the back button, `note` does not. */
 export function useBenchAddress() {
   const query = useSearchParams();
   const address = useMemo(() => readAddress(new URLSearchParams(query)), [query]);
-  const go = useCallback((change: Partial<BenchAddress>) => window.history.pushState(null, '', writeAddress({ ...address, ...change })), [address]);
-  const note = useCallback((change: Partial<BenchAddress>) => window.history.replaceState(null, '', writeAddress({ ...address, ...change })), [address]);
   return { address, go, note };
+}
+
+function go(change: Partial<BenchAddress>): void {
+  window.history.pushState(null, '', writeAddress({ ...addressNow(), ...change }));
+}
+
+function note(change: Partial<BenchAddress>): void {
+  window.history.replaceState(null, '', writeAddress({ ...addressNow(), ...change }));
 }

@@ -29,10 +29,10 @@ export function AppShell({ children }: { readonly children: ReactNode }) {
   }, [say]);
   return (
     <>
-      <header className="sticky top-0 z-30 flex h-14 items-center gap-2 border-b border-base-300 bg-base-100 px-4">
-        <Link href="/" className="mr-2 flex items-center gap-2 font-serif text-lg font-semibold whitespace-nowrap sm:mr-4">
+      <header className="sticky top-0 z-30 flex h-14 items-center gap-2 border-b border-base-300 bg-base-100 px-4 max-sm:gap-1 max-sm:px-2">
+        <Link href="/" className="flex h-9 items-center gap-2 font-serif text-lg font-semibold whitespace-nowrap sm:mr-4">
           <HandsGlyph left={[]} right={[1]} size={24} />
-          New Thumb
+          <span className="max-sm:sr-only">New Thumb</span>
         </Link>
         <Places />
         <div className="ml-auto flex items-center gap-1">
@@ -49,13 +49,13 @@ export function AppShell({ children }: { readonly children: ReactNode }) {
 function Places() {
   const path = usePathname();
   return (
-    <nav aria-label="Places" className="flex gap-1">
+    <nav aria-label="Places" className="flex gap-1 max-sm:gap-0">
       {PLACES.map(({ href, name }) => (
         <Link
           key={href}
           href={href}
           aria-current={path === href ? 'page' : undefined}
-          className="btn btn-ghost btn-sm h-9 font-normal aria-[current]:bg-base-200 aria-[current]:font-bold aria-[current]:underline aria-[current]:underline-offset-4"
+          className="btn btn-ghost btn-sm h-9 font-normal max-sm:px-2 aria-[current]:bg-base-200 aria-[current]:font-bold aria-[current]:underline aria-[current]:underline-offset-4"
         >
           {name}
         </Link>
@@ -87,12 +87,12 @@ function HistoryButtons() {
     <>
       <button
         type="button"
-        className="btn btn-ghost btn-sm h-9"
+        className="btn btn-ghost btn-sm h-9 max-sm:px-2"
         disabled={history.undo === null}
         title={history.undo ? `Take back: ${history.undo}` : 'Nothing to take back'}
         onClick={() => void undo()}
       >
-        <Undo2 size={18} aria-hidden /> Undo
+        <Undo2 size={18} aria-hidden /> <span className="max-sm:sr-only">Undo</span>
       </button>
       <button
         type="button"
@@ -111,7 +111,7 @@ function FileButton({ onFiles }: { readonly onFiles: (files: readonly File[]) =>
   const chooser = useRef<HTMLInputElement>(null);
   return (
     <>
-      <button type="button" className="btn btn-sm h-9" onClick={() => chooser.current?.click()}>
+      <button type="button" className="btn btn-sm h-9 max-sm:px-2" onClick={() => chooser.current?.click()}>
         <FilePlus2 size={18} aria-hidden /> <span className="max-sm:sr-only">Bring in a piece</span>
       </button>
       <input

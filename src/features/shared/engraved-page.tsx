@@ -16,10 +16,18 @@ interface EngravedPageProps {
 
 const NONE: readonly string[] = [];
 
+/** Which page is drawn, and for which width. */
+interface EngravedState {
+  readonly page: string | null;
+  readonly widthPx: number;
+}
+
+const NOTHING_DRAWN: EngravedState = { page: null, widthPx: 0 };
+
 /** A page of music, engraved in its worker. While a new one is made the old one stays. */
 export function EngravedPage({ page, layout, label, pointed = NONE, now = NONE, onNote }: EngravedPageProps) {
   const holder = useRef<HTMLDivElement>(null);
-  const [drawn, setDrawn] = useState(0);
+  const [drawn, setDrawn] = useState<EngravedState>(NOTHING_DRAWN);
   const [trouble, setTrouble] = useState<string | null>(null);
   const { widthPx, zoom, breaks } = layout;
 
@@ -33,7 +41,7 @@ export function EngravedPage({ page, layout, label, pointed = NONE, now = NONE, 
         if (!answer.ok) return;
         holder.current.innerHTML = answer.value;
         holder.current.querySelector('svg')?.setAttribute('aria-hidden', 'true');
-        setDrawn((count) => count + 1);
+        setDrawn({ page, widthPx });
       });
     return () => {
       isWanted = false;
@@ -46,9 +54,9 @@ export function EngravedPage({ page, layout, label, pointed = NONE, now = NONE, 
   }, [drawn, pointed, now]);
 
   return (
-    <figure aria-label={label} data-drawn={drawn}>
+    <figure aria-label={label} aria-busy={drawn.page !== page || drawn.widthPx !== widthPx}>
       {trouble === null ? null : <p className="p-2 text-error">{trouble}</p>}
-      {drawn === 0 && trouble === null ? <div className="skeleton h-24 w-full" aria-hidden /> : null}
+      {drawn.page === null && trouble === null ? <div className="skeleton h-24 w-full" aria-hidden /> : null}
       <div
         ref={holder}
         className="engraved"

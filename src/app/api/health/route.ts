@@ -1,4 +1,4 @@
-import project from '../../../../package.json';
+import project from '../../../../package.json' with { type: 'json' };
 
 /** Says that the service is up, and which version it is. */
 export function GET(): Response {

@@ -1,0 +1,4 @@
+import type { LaunchOptions } from 'puppeteer-core';
+
+export function ensureChromium(): void;
+export function launchOptions(downloads?: string): LaunchOptions;

@@ -1,0 +1,171 @@
+import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { unwrap } from '@/core/result';
+import { openDatabase, type StudioDatabase } from './database';
+import { redoEdit, undoEdit } from './journal';
+import { USUAL_SETTINGS, type PieceRecord } from './records';
+import { addPieces, allPieces, changeSettings, currentSettings, noteKey, overruleKey, pieceById, putDemoAway, removePiece, seedOnFirstVisit } from './studio';
+import { readStudioFile, restoreStudio, studioFileText } from './studio-file';
+
+const piece = (id: string, more: Partial<PieceRecord> = {}): PieceRecord => ({ id, origin: 'own', fileName: `${id}.musicxml`, musicXml: '<score-partwise/>', addedAt: 1, lastKey: null, ownKey: null, ...more });
+const ids = async (): Promise<readonly string[]> => (await allPieces(database)).map(({ id }) => id);
+
+let database: StudioDatabase;
+let count = 0;
+beforeEach(() => {
+  count += 1;
+  database = openDatabase(`test-${count}`);
+});
+afterEach(async () => {
+  await database.delete();
+});
+
+describe('the shelf', () => {
+  it('has the teacher’s own pieces first, newest first, then the demo’s in their order', async () => {
+    await addPieces(database, [piece('old', { addedAt: 1 }), piece('new', { addedAt: 2 }), piece('b', { origin: 'demo', addedAt: 1 }), piece('a', { origin: 'demo', addedAt: 0 })], 'brought in');
+    expect(await ids()).toEqual(['new', 'old', 'a', 'b']);
+  });
+
+  it('leaves a record that it does not understand in the database, and shows the others', async () => {
+    await addPieces(database, [piece('good')], 'brought in');
+    await database.pieces.put({ id: 'odd' } as PieceRecord);
+    expect(await ids()).toEqual(['good']);
+    expect(await database.pieces.count()).toBe(2);
+    expect(await pieceById(database, 'odd')).toBeNull();
+  });
+});
+
+describe('undo', () => {
+  it('puts a removed piece back as it was, and takes it away again', async () => {
+    const kept = piece('a', { lastKey: 'D-major' });
+    await addPieces(database, [kept], 'brought in');
+    await removePiece(database, 'a', 'taken off');
+    expect(await undoEdit(database)).toBe('taken off');
+    expect(await pieceById(database, 'a')).toEqual(kept);
+    expect(await redoEdit(database)).toBe('taken off');
+    expect(await ids()).toEqual([]);
+  });
+
+  it('says when there is nothing to take back', async () => {
+    expect([await undoEdit(database), await redoEdit(database)]).toEqual([null, null]);
+  });
+
+  it('forgets what was undone once something else is done', async () => {
+    await addPieces(database, [piece('a')], 'first');
+    await undoEdit(database);
+    await addPieces(database, [piece('b')], 'second');
+    expect(await redoEdit(database)).toBeNull();
+    expect(await ids()).toEqual(['b']);
+  });
+
+  it('of any history gives back the first state, redo the last', async () => {
+    const deed = fc.oneof(
+      fc.record({ kind: fc.constant('add' as const), id: fc.constantFrom('a', 'b', 'c'), stamp: fc.integer({ min: 0, max: 99 }) }),
+      fc.record({ kind: fc.constant('remove' as const), id: fc.constantFrom('a', 'b', 'c'), stamp: fc.constant(0) }),
+      fc.record({ kind: fc.constant('settings' as const), id: fc.constantFrom('paper', 'lamplight'), stamp: fc.constant(0) }),
+    );
+    const state = async (): Promise<unknown> => [await allPieces(database), await currentSettings(database)];
+    await fc.assert(
+      fc.asyncProperty(fc.array(deed, { minLength: 1, maxLength: 12 }), async (deeds) => {
+        await database.journal.clear();
+        const first = await state();
+        for (const { kind, id, stamp } of deeds) {
+          if (kind === 'add') await addPieces(database, [piece(id, { addedAt: stamp })], 'add');
+          if (kind === 'remove') await removePiece(database, id, 'remove');
+          if (kind === 'settings') await changeSettings(database, { look: id as 'paper' | 'lamplight' }, 'look');
+        }
+        const last = await state();
+        for (let i = 0; i < deeds.length; i += 1) await undoEdit(database);
+        expect(await state()).toEqual(first);
+        for (let i = 0; i < deeds.length; i += 1) await redoEdit(database);
+        expect(await state()).toEqual(last);
+      }),
+      { numRuns: 25 },
+    );
+  });
+});
+
+describe('the demo studio', () => {
+  const load = async (): Promise<readonly PieceRecord[]> => [piece('demo', { origin: 'demo' })];
+
+  it('is there on the first visit and only then', async () => {
+    await seedOnFirstVisit(database, load);
+    expect(await ids()).toEqual(['demo']);
+    await putDemoAway(database);
+    await seedOnFirstVisit(database, load);
+    expect(await ids()).toEqual([]);
+    expect((await currentSettings(database)).demoPutAway).toBe(true);
+  });
+
+  it('comes back with one undo', async () => {
+    await seedOnFirstVisit(database, load);
+    await putDemoAway(database);
+    await undoEdit(database);
+    expect(await ids()).toEqual(['demo']);
+  });
+
+  it('leaves the teacher’s own pieces alone when it goes', async () => {
+    await seedOnFirstVisit(database, load);
+    await addPieces(database, [piece('mine')], 'brought in');
+    await putDemoAway(database);
+    expect(await ids()).toEqual(['mine']);
+  });
+});
+
+describe('settings', () => {
+  it('are the usual ones until changed, and whole again where a stored one is not understood', async () => {
+    expect(await currentSettings(database)).toEqual(USUAL_SETTINGS);
+    await changeSettings(database, { keyOrder: 'fifths' }, 'order');
+    expect((await currentSettings(database)).keyOrder).toBe('fifths');
+    await database.kept.put({ id: 'settings', value: { look: 'tartan' } });
+    expect(await currentSettings(database)).toEqual(USUAL_SETTINGS);
+  });
+});
+
+describe('a piece’s keys', () => {
+  it('are remembered: the one last looked at without an edit, the overruled one with', async () => {
+    await addPieces(database, [piece('a')], 'brought in');
+    await noteKey(database, 'a', 'Eb-major');
+    expect((await pieceById(database, 'a'))?.lastKey).toBe('Eb-major');
+    await overruleKey(database, piece('a', { lastKey: 'Eb-major' }), 'A-minor', 'key overruled');
+    expect(await pieceById(database, 'a')).toMatchObject({ ownKey: 'A-minor', lastKey: null });
+    await undoEdit(database);
+    expect(await pieceById(database, 'a')).toMatchObject({ ownKey: null, lastKey: 'Eb-major' });
+  });
+});
+
+describe('the studio file', () => {
+  it('restores everything, and one undo brings back what was here', async () => {
+    await addPieces(database, [piece('a'), piece('b')], 'brought in');
+    await changeSettings(database, { look: 'lamplight' }, 'look');
+    const text = await studioFileText(database, '2026-11-24T12:00:00Z');
+    await removePiece(database, 'a', 'taken off');
+    await addPieces(database, [piece('c')], 'brought in');
+    await restoreStudio(database, unwrap(readStudioFile(text)));
+    expect([...(await ids())].sort()).toEqual(['a', 'b']);
+    expect((await currentSettings(database)).look).toBe('lamplight');
+    await undoEdit(database);
+    expect([...(await ids())].sort()).toEqual(['b', 'c']);
+  });
+
+  it('carries through what a later version put into it', async () => {
+    await addPieces(database, [{ ...piece('a'), tempo: 60 } as PieceRecord], 'brought in');
+    const text = (await studioFileText(database, 'now')).replace('"newThumb": "studio"', '"newThumb": "studio",\n  "pupils": [{ "name": "Ilse" }]');
+    await restoreStudio(database, unwrap(readStudioFile(text)));
+    const again = JSON.parse(await studioFileText(database, 'later')) as { pupils: unknown; pieces: readonly unknown[] };
+    expect(again.pupils).toEqual([{ name: 'Ilse' }]);
+    expect(again.pieces[0]).toMatchObject({ tempo: 60 });
+  });
+
+  it.each([
+    ['is cut off', (text: string) => text.slice(0, -20), 'cut off'],
+    ['is another JSON file', () => '{"newThumb":"other"}', 'not complete'],
+    ['lost a piece’s music', (text: string) => text.replace('"musicXml"', '"music"'), 'musicXml'],
+    ['comes from a newer version', (text: string) => text.replace('"version": 1', '"version": 2'), 'newer'],
+  ])('that %s is refused in words, before anything is changed', async (_name, spoil, says) => {
+    await addPieces(database, [piece('a')], 'brought in');
+    const result = readStudioFile(spoil(await studioFileText(database, 'now')));
+    expect(result).toMatchObject({ ok: false, error: { message: expect.stringContaining(says) } });
+    expect(await ids()).toEqual(['a']);
+  });
+});

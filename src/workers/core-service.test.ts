@@ -1,0 +1,81 @@
+import { describe, expect, it } from '@jest/globals';
+import { DEMO_FILES, demoFile } from '../../tests/support/demo-pieces';
+import { bytesOf } from '../../tests/support/build-piece';
+import { open } from '../../tests/support/open';
+import { createCoreService } from './core-service';
+import { ID_PREFIXES, type Answer, type BenchWish } from './protocol';
+
+const USUAL: BenchWish = { to: null, direction: 'nearest', octaveRight: 0, octaveLeft: 0, spelling: 'strict', courtesy: 'bar', outer: 'allow' };
+const source = (id: string, ownKey: string | null = null) => ({ musicXml: demoFile(id), ownKey });
+
+function valueOf<T>(answer: Answer<T>): T {
+  if (!answer.ok) throw new Error(answer.trouble.message);
+  return answer.value;
+}
+
+describe('the core behind the worker’s door', () => {
+  const service = createCoreService();
+
+  it('brings in a piece and refuses what is none, in words and with the line', () => {
+    expect(valueOf(service.bringIn(bytesOf(demoFile('echo-well')))).title).toBe('Echo Well');
+    const refused = service.bringIn(bytesOf(demoFile('echo-well').slice(0, 2500)));
+    expect(refused).toMatchObject({ ok: false, trouble: { code: 'read.cut-off', line: expect.any(Number) } });
+  });
+
+  it('answers with values that survive the way between workers', () => {
+    for (const { id } of DEMO_FILES) {
+      const view = valueOf(service.bench(source(id), { ...USUAL, to: 'Eb' }, 'both', 30));
+      expect(structuredClone(view)).toEqual(view);
+    }
+  });
+
+  it('keeps a piece in its own key where no key is asked for', () => {
+    const view = valueOf(service.bench(source('fog-over-the-sluice'), USUAL, 'both', 30));
+    expect([view.from, view.to, view.toText]).toEqual(['A minor', 'A minor', 'A-minor']);
+  });
+
+  it('pairs the moments of both versions one to one', () => {
+    for (const { id } of DEMO_FILES) {
+      const { momentsBefore, momentsAfter } = valueOf(service.bench(source(id), { ...USUAL, to: 'F#' }, 'both', 30));
+      expect(momentsAfter.map(({ bar, beat, keys }) => [bar, beat, keys.map(({ noteId }) => noteId).toSorted()])).toEqual(
+        momentsBefore.map(({ bar, beat, keys }) => [bar, beat, keys.map(({ noteId }) => noteId).toSorted()]),
+      );
+    }
+  });
+
+  it('points its hand notes at notes of the engraved page', () => {
+    const view = valueOf(service.bench(source('mill-wheel'), { ...USUAL, to: 'Eb' }, 'both', 30));
+    expect(view.handNotes.length).toBeGreaterThan(0);
+    for (const id of view.handNotes.flatMap(({ noteIds }) => noteIds)) {
+      expect(view.page).toContain(`id="${ID_PREFIXES.before}${id}"`);
+      expect(view.page).toContain(`id="${ID_PREFIXES.after}${id}"`);
+    }
+  });
+
+  it('shows the new version alone when asked', () => {
+    const view = valueOf(service.bench(source('lantern-walk'), { ...USUAL, to: 'D' }, 'after', 30));
+    expect(view.page).not.toContain(`id="${ID_PREFIXES.before}n1"`);
+  });
+
+  it('saves what it shows', () => {
+    const file = valueOf(service.save(source('lantern-walk'), { ...USUAL, to: 'F' }, 'musicxml'));
+    expect(file.name).toBe('lantern-walk-in-F.musicxml');
+    expect(open(String(file.content)).key.key.tonic).toEqual({ step: 3, alter: 0 });
+  });
+
+  it('reads the piece anew where the teacher overrules its key', () => {
+    expect(valueOf(service.ladder(source('lantern-walk', 'A-minor'), USUAL, 'ease')).from).toMatchObject({ tonic: 'A', mode: 'minor' });
+    expect(valueOf(service.ladder(source('lantern-walk'), USUAL, 'ease')).from).toMatchObject({ tonic: 'C', mode: 'major' });
+  });
+
+  it('tells a card whether the hands stay put and what stands in the way', () => {
+    const card = valueOf(service.shelf(source('cat-on-the-landing'), 'card-'));
+    expect(card).toMatchObject({ title: 'Cat on the Landing', key: 'C major', meter: '4/4', bars: 8, blackFingers: { right: [4], left: [] } });
+    expect(card.handNotes.map(({ title }) => title)).toContain('Finger 4 serves F♯ and F');
+    expect(card.opening.match(/<measure /g)).toHaveLength(3);
+  });
+
+  it('throws on a message that no screen of ours sends', () => {
+    expect(() => service.bench(source('lantern-walk'), { ...USUAL, octaveRight: 9 }, 'both', 30)).toThrow();
+  });
+});

@@ -1,0 +1,183 @@
+/** The scripting interface as it was promised to other programs, through the route handlers themselves. */
+import { describe, expect, it } from '@jest/globals';
+import { POST as ladder } from '@/app/api/ladder/route';
+import { POST as report } from '@/app/api/report/route';
+import { POST as transpose } from '@/app/api/transpose/route';
+import { GET as health } from '@/app/api/health/route';
+import type { Ladder, Report } from '@/core/job';
+import { bytesOf, musicXml } from '../support/build-piece';
+import { demoFile } from '../support/demo-pieces';
+import { open } from '../support/open';
+
+type Handler = (request: Request) => Promise<Response>;
+
+const send = (handler: Handler, query: string, body: BodyInit): Promise<Response> => handler(new Request(`http://localhost/api/x?${query}`, { method: 'POST', body, duplex: 'half' } as RequestInit));
+const reportOn = async (query: string, body: string): Promise<Report> => (await send(report, query, body)).json() as Promise<Report>;
+const LANTERN = demoFile('lantern-walk');
+
+describe('POST /api/transpose', () => {
+  it('sends the piece as MusicXML under its name', async () => {
+    const response = await send(transpose, 'to=Bb', LANTERN);
+    expect(response.status).toBe(200);
+    expect(response.headers.get('content-type')).toContain('application/vnd.recordare.musicxml+xml');
+    expect(response.headers.get('content-disposition')).toBe('attachment; filename="lantern-walk-in-Bb.musicxml"');
+    expect(open(await response.text()).key.key.tonic).toEqual({ step: 6, alter: -1 });
+  });
+
+  it('sends MIDI where that is asked for', async () => {
+    const response = await send(transpose, 'to=F%23&format=midi', LANTERN);
+    expect(response.headers.get('content-type')).toBe('audio/midi');
+    expect(response.headers.get('content-disposition')).toContain('lantern-walk-in-Fsharp.mid');
+    expect(new TextDecoder().decode((await response.arrayBuffer()).slice(0, 4))).toBe('MThd');
+  });
+
+  it.each(['Fsharp', 'F%23', 'F%E2%99%AF', 'Fsharp-major', 'F%23-major'])('understands the key %s', async (to) => {
+    expect((await send(transpose, `to=${to}`, LANTERN)).headers.get('content-disposition')).toContain('-in-Fsharp.');
+  });
+
+  it('carries fingers over as printed under plan and keep, and leaves them out under none', async () => {
+    const count = async (fingering: string): Promise<number> => ((await (await send(transpose, `to=D&fingering=${fingering}`, LANTERN)).text()).match(/<fingering/g) ?? []).length;
+    expect(await count('none')).toBe(0);
+    expect(await count('keep')).toBe(await count('plan'));
+    expect(await count('keep')).toBeGreaterThan(30);
+  });
+});
+
+describe('POST /api/report', () => {
+  it('tells from where to where, and by which interval', async () => {
+    const said = await reportOn('to=D', LANTERN);
+    expect(said.piece).toEqual({ title: 'Lantern Walk', bars: 8, hands: ['right', 'left'] });
+    expect([said.from, said.to]).toEqual([{ tonic: 'C', mode: 'major', fifths: 0 }, { tonic: 'D', mode: 'major', fifths: 2 }]);
+    expect(said.interval).toEqual({ name: 'M2', steps: 1, semitones: 2, octaves: { right: 0, left: 0 } });
+    expect(said.playable).toEqual({ right: true, left: true });
+  });
+
+  it('has every pitched note with its fingers, sign and key', async () => {
+    const { notes } = await reportOn('to=D', musicXml({ right: 'C4q/1 E4q/3 F#4h/4~ | F#4w', mode: 'major' }));
+    expect(notes[1]).toEqual({ id: 'n2', hand: 'right', bar: '1', beat: 2, from: 'E4', to: 'F#4', fingerFrom: 3, fingerTo: 3, accidental: null, courtesy: false, blackKey: true });
+    expect(notes[2]).toMatchObject({ to: 'G#4', accidental: 'sharp', beat: 3 });
+    expect(notes.map(({ bar }) => bar)).toEqual(['1', '1', '1', '2']);
+  });
+
+  it('names positions and the keys under fingers 1 to 5', async () => {
+    const { positions } = await reportOn('to=D', LANTERN);
+    expect(positions.find(({ hand }) => hand === 'left')).toEqual({
+      hand: 'left', from: { bar: '1', beat: 1 }, to: { bar: '8', beat: 1 }, name: 'D', kind: 'closed', keys: ['A3', 'G3', 'F#3', 'E3', 'D3'],
+    });
+  });
+
+  it('gives flags with severity, place, cause, words and notes', async () => {
+    const { flags, notes } = await reportOn('to=Eb', LANTERN);
+    expect(flags.map(({ kind }) => kind)).toContain('thumb-on-black');
+    for (const flag of flags) {
+      expect(Object.keys(flag)).toEqual(['kind', 'severity', 'hand', 'bar', 'beat', 'notes', 'byBlackKey', 'message', 'suggestion']);
+      expect(flag.notes.every((id) => notes.some((note) => note.id === id))).toBe(true);
+    }
+  });
+
+  it('says that nothing was planned, unless fingers were only to be kept', async () => {
+    expect((await reportOn('to=D', LANTERN)).remarks.map(({ code }) => code)).toEqual(['not-planned']);
+    expect((await reportOn('to=D&fingering=keep', LANTERN)).remarks).toEqual([]);
+  });
+
+  it('says from which bar a key is respelled', async () => {
+    const { remarks } = await reportOn('to=C%23&fingering=keep', demoFile('bridge-to-the-other-bank'));
+    expect(remarks).toMatchObject([{ code: 'respelled-key', bar: '9' }]);
+  });
+
+  it('moves each hand by its own octaves, one overriding both', async () => {
+    const { interval } = await reportOn('to=D&octaves=1&octaves.left=-1', LANTERN);
+    expect(interval.octaves).toEqual({ right: 1, left: -1 });
+  });
+
+  it('takes the teacher’s word for the key, and the part', async () => {
+    expect((await reportOn('to=D&key=A-minor', LANTERN)).from).toMatchObject({ tonic: 'A', mode: 'minor' });
+    expect((await reportOn('to=D&part=P1', LANTERN)).piece.bars).toBe(8);
+  });
+
+  it('is the same for the same file', async () => {
+    expect(await reportOn('to=Ab', LANTERN)).toEqual(await reportOn('to=Ab', LANTERN));
+  });
+});
+
+describe('POST /api/ladder', () => {
+  it('ranks the fifteen keys of the piece’s mode with the facts there are', async () => {
+    const { keys, from, remarks } = (await (await send(ladder, '', LANTERN)).json()) as Ladder;
+    expect(from).toEqual({ tonic: 'C', mode: 'major', fifths: 0 });
+    expect(keys).toHaveLength(15);
+    expect(keys[2]).toMatchObject({ tonic: 'D', rank: 3, positionChanges: 0, forcedChanges: 0, blackFingers: { right: [3], left: [3] }, flags: { must: 0, should: 0, watch: 0 }, leaveOut: null });
+    expect(remarks.map(({ code }) => code)).toEqual(['not-planned']);
+  });
+
+  it('goes by fifths from the piece’s own key', async () => {
+    const { keys } = (await (await send(ladder, 'order=fifths', LANTERN)).json()) as Ladder;
+    expect(keys.slice(0, 5).map(({ fifths }) => fifths)).toEqual([0, 1, -1, 2, -2]);
+  });
+});
+
+describe('GET /api/health', () => {
+  it('says that it is up, and which version', async () => {
+    expect(await health().json()).toEqual({ ok: true, version: expect.stringMatching(/^\d+\.\d+\.\d+$/) });
+  });
+});
+
+describe('refusals', () => {
+  const cases: readonly (readonly [string, string, BodyInit, number, string])[] = [
+    ['no key', '', LANTERN, 400, 'query.missing'],
+    ['a key that is none', 'to=H', LANTERN, 400, 'query.value'],
+    ['a bare sharp, which ends the query', 'to=', LANTERN, 400, 'query.missing'],
+    ['a level beyond four', 'to=D&level=5', LANTERN, 400, 'query.value'],
+    ['a span of a giant', 'to=D&span=400', LANTERN, 400, 'query.value'],
+    ['half an octave', 'to=D&octaves=0.5', LANTERN, 400, 'query.value'],
+    ['a direction of its own', 'to=D&direction=sideways', LANTERN, 400, 'query.value'],
+    ['a part that is not there', 'to=D&part=P9', LANTERN, 400, 'query.part'],
+    ['another mode, not yet', 'to=C-minor', LANTERN, 400, 'move.mode-change'],
+    ['a format not yet written', 'to=D&format=abc', LANTERN, 400, 'query.format-not-yet'],
+    ['an empty body', 'to=D', '', 400, 'read.empty'],
+    ['a picture', 'to=D', new Uint8Array([0x89, 0x50, 0x4e, 0x47]), 415, 'read.unknown-format'],
+    ['a web page', 'to=D', '<!doctype html><html></html>', 415, 'read.unknown-format'],
+    ['MIDI, not yet read', 'to=D', bytesOf('MThd\0\0\0\u0006') as BodyInit, 415, 'read.format-not-yet'],
+    ['a file cut off', 'to=D', LANTERN.slice(0, 3000), 422, 'read.cut-off'],
+    ['unpitched percussion', 'to=D', LANTERN.replace(/<pitch>.*?<\/pitch>/, '<unpitched/>'), 422, 'read.unpitched'],
+    ['a quarter tone', 'to=D', LANTERN.replace('</step>', '</step><alter>0.5</alter>'), 422, 'read.quarter-tone'],
+    ['an octave that is not written', 'to=D&octaves=4&direction=up', musicXml({ right: 'C8w' }), 422, 'move.out-of-range'],
+  ];
+
+  it.each(cases)('%s', async (_name, query, body, status, code) => {
+    const response = await send(transpose, query, body);
+    const { error } = (await response.json()) as { readonly error: { readonly code: string; readonly message: string; readonly hint: string } };
+    expect([response.status, error.code]).toEqual([status, code]);
+    expect(error.message.length).toBeGreaterThan(10);
+    expect(error.hint.length).toBeGreaterThan(10);
+  });
+
+  it('say the line and column where they are known', async () => {
+    const response = await send(report, 'to=D', LANTERN.slice(0, 3000));
+    expect(((await response.json()) as { readonly error: unknown }).error).toMatchObject({ line: expect.any(Number), column: expect.any(Number) });
+  });
+
+  it('a body over ten megabytes, also one that does not say how long it is', async () => {
+    const block = new Uint8Array(1024 * 1024).fill(32);
+    const stream = new ReadableStream({
+      pull(controller) {
+        controller.enqueue(block);
+      },
+    });
+    const response = await send(transpose, 'to=D', stream);
+    expect([response.status, ((await response.json()) as { readonly error: { readonly code: string } }).error.code]).toEqual([413, 'read.too-large']);
+  });
+
+  it('too many at once, with the time to come again', async () => {
+    let release = (): void => undefined;
+    const held = new Promise<void>((resolve) => {
+      release = resolve;
+    });
+    const slow = (): ReadableStream => new ReadableStream({ pull: async (controller) => { await held; controller.enqueue(bytesOf(LANTERN)); controller.close(); } });
+    const waiting = Array.from({ length: 8 }, () => send(transpose, 'to=D', slow()));
+    const refused = await send(transpose, 'to=D', LANTERN);
+    expect([refused.status, refused.headers.get('retry-after')]).toEqual([503, '1']);
+    release();
+    expect((await Promise.all(waiting)).map(({ status }) => status)).toEqual(Array(8).fill(200));
+    expect((await send(transpose, 'to=D', LANTERN)).status).toBe(200);
+  });
+});

@@ -1,0 +1,157 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import type { Page } from 'puppeteer-core';
+import type { AxeResults } from 'axe-core';
+import { arrive, goTo, press, sees, seesCards, seesKey, textOf, type Teacher } from './support/teacher';
+
+const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+let teacher: Teacher;
+beforeAll(async () => {
+  teacher = await arrive();
+  await goTo(teacher.page, '/');
+  await seesCards(teacher.page, 12);
+});
+afterAll(() => teacher.leave());
+
+/** What axe finds against, by rule and place. */
+async function findings(page: Page): Promise<readonly string[]> {
+  await page.evaluate(AXE);
+  const results = await page.evaluate(() => (window as unknown as { axe: { run: () => Promise<AxeResults> } }).axe.run());
+  return results.violations.flatMap(({ id, nodes }) => nodes.map(({ target }) => `${id}: ${target.join(' ')}`));
+}
+
+const overflow = (page: Page): Promise<number> => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+
+describe('by keyboard alone', () => {
+  it('a teacher steps through the keys with [ and ]', async () => {
+    await goTo(teacher.page, '/bench?piece=lantern-walk');
+    await seesKey(teacher.page, 'C-major');
+    await teacher.page.waitForSelector('[data-key=G-major]');
+    await teacher.page.keyboard.press(']');
+    await seesKey(teacher.page, 'G-major');
+    await teacher.page.keyboard.press(']');
+    await teacher.page.keyboard.press(']');
+    await seesKey(teacher.page, 'A-major');
+    await teacher.page.keyboard.press('[');
+    await seesKey(teacher.page, 'D-major');
+    await teacher.page.keyboard.press('[');
+    await seesKey(teacher.page, 'G-major');
+  });
+
+  it('sees the keys of the screen with ?, and puts them away with Escape', async () => {
+    await teacher.page.keyboard.press('?');
+    await sees(teacher.page, 'the next key in the strip');
+    await teacher.page.keyboard.press('Escape');
+    await teacher.page.waitForFunction(() => document.querySelector('dialog[open]') === null);
+  });
+
+  it('types words to find a piece without setting anything off', async () => {
+    await goTo(teacher.page, '/');
+    await seesCards(teacher.page, 12);
+    await teacher.page.type('input[type=search]', 'minor');
+    await seesCards(teacher.page, 1);
+    expect(await textOf(teacher.page, '[data-piece]')).toContain('Fog over the Sluice');
+    await teacher.page.type('input[type=search]', ' [z');
+    await sees(teacher.page, 'No piece has these words');
+  });
+
+  it('reaches every control of the shelf with Tab, each visibly focused', async () => {
+    await goTo(teacher.page, '/');
+    await seesCards(teacher.page, 12);
+    const seen = new Set<string>();
+    for (let i = 0; i < 12; i += 1) {
+      await teacher.page.keyboard.press('Tab');
+      seen.add(
+        await teacher.page.evaluate(() => {
+          const focused = document.activeElement as Element;
+          const name = (focused.textContent || focused.getAttribute('aria-label') || '').trim();
+          const rings = [focused, focused.closest('label') ?? focused].map((element) => getComputedStyle(element).outlineStyle);
+          return `${name}|${rings.some((ring) => ring !== 'none')}`;
+        }),
+      );
+    }
+    expect([...seen].filter((entry) => !entry.endsWith('|true'))).toEqual([]);
+    expect([...seen].map((entry) => entry.split('|')[0])).toEqual(expect.arrayContaining(['Bench', 'Settings', 'Bring in a piece', 'Lantern Walk']));
+  });
+});
+
+describe('wrong addresses', () => {
+  it('of a piece that is not there say so and offer the way back', async () => {
+    await goTo(teacher.page, '/bench?piece=nobody');
+    await sees(teacher.page, 'This piece is not on the shelf');
+  });
+
+  it('with nonsense in them fall back to the piece as it stands', async () => {
+    await goTo(teacher.page, '/bench?piece=lantern-walk&key=H-moll&way=sideways&right=99&at=x');
+    await seesKey(teacher.page, 'C-major');
+  });
+
+  it('with a key of another mode say what to choose', async () => {
+    await goTo(teacher.page, '/bench?piece=lantern-walk&key=C-minor');
+    await sees(teacher.page, 'Choose a major key');
+  });
+
+  it('without a piece offer the shelf’s', async () => {
+    await goTo(teacher.page, '/bench');
+    await sees(teacher.page, 'Which piece?');
+    await press(teacher.page, 'Echo Well');
+    await seesKey(teacher.page, 'C-major');
+  });
+});
+
+describe('light and dark', () => {
+  it('are the teacher’s choice, kept over a reload', async () => {
+    await goTo(teacher.page, '/settings');
+    await (await teacher.page.waitForSelector('input[value=lamplight]'))?.click();
+    await teacher.page.waitForFunction(() => document.documentElement.dataset['theme'] === 'lamplight');
+    await teacher.page.reload();
+    await teacher.page.waitForFunction(() => document.documentElement.dataset['theme'] === 'lamplight');
+  });
+
+  it.each(['lamplight', 'paper'])('%s: axe finds nothing against any screen', async (look) => {
+    await goTo(teacher.page, '/settings');
+    await (await teacher.page.waitForSelector(`input[value=${look}]`))?.click();
+    await teacher.page.waitForFunction((wanted: string) => document.documentElement.dataset['theme'] === wanted, {}, look);
+    expect(await findings(teacher.page)).toEqual([]);
+    await goTo(teacher.page, '/');
+    await seesCards(teacher.page, 12);
+    expect(await findings(teacher.page)).toEqual([]);
+    await goTo(teacher.page, '/bench?piece=the-sixth-step&key=Eb-major');
+    await seesKey(teacher.page, 'Eb-major');
+    expect(await findings(teacher.page)).toEqual([]);
+  });
+});
+
+describe('every window', () => {
+  it.each([[1280, 800], [820, 1180], [390, 844]])('%i by %i shows all screens without scrolling sideways', async (width, height) => {
+    await teacher.page.setViewport({ width, height });
+    for (const path of ['/', '/settings', '/bench?piece=bridge-to-the-other-bank&key=Db-major']) {
+      await goTo(teacher.page, path);
+      if (path.startsWith('/bench')) await seesKey(teacher.page, 'Db-major');
+      else await teacher.page.waitForSelector('h1');
+      expect([path, await overflow(teacher.page)]).toEqual([path, 0]);
+    }
+  });
+
+  it('has no text below 12 px and no target below 32 px', async () => {
+    await teacher.page.setViewport({ width: 1280, height: 800 });
+    await goTo(teacher.page, '/bench?piece=the-sixth-step&key=Eb-major');
+    await seesKey(teacher.page, 'Eb-major');
+    const small = await teacher.page.evaluate(() => {
+      const shown = (element: Element): boolean => element.getClientRects().length > 0;
+      const texts = [...document.querySelectorAll('body *')]
+        .filter((element) => shown(element) && !element.closest('svg') && [...element.childNodes].some((node) => node.nodeType === 3 && node.textContent?.trim()))
+        .filter((element) => Number.parseFloat(getComputedStyle(element).fontSize) < 12)
+        .map((element) => `text ${element.textContent}`);
+      const targets = [...document.querySelectorAll('button, select, summary, a[href], input:not([type=hidden])')]
+        .filter(shown)
+        .filter((element) => element.getBoundingClientRect().height < 32)
+        .map((element) => `target ${element.textContent || element.getAttribute('aria-label')}`);
+      const keyboard = [...document.querySelectorAll('[data-role=keyboard] text')].filter((text) => text.textContent && text.getBoundingClientRect().height < 12).map((text) => `key ${text.textContent}`);
+      return [...texts, ...targets, ...keyboard];
+    });
+    expect(small).toEqual([]);
+  });
+});

@@ -1,0 +1,68 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { musicXml } from '../support/build-piece';
+import { demoFile } from '../support/demo-pieces';
+import { open } from '../support/open';
+import { createVerovio, pitchesOf } from '../support/verovio';
+import { pitchText } from '@/core/pitch';
+import { arrive, drop, goTo, press, saved, sees, seesCards, seesKey, type Teacher } from './support/teacher';
+
+const OWN = musicXml({ title: 'Rain Barrel', right: 'C4q/1 D4q/2 E4q/3 F#4q/4 | G4w/5', left: 'C3w/5 | G3w/1', mode: 'major' });
+
+let teacher: Teacher;
+beforeAll(async () => {
+  teacher = await arrive();
+  await goTo(teacher.page, '/');
+  await seesCards(teacher.page, 12);
+});
+afterAll(() => teacher.leave());
+
+describe('a file of the teacher’s own', () => {
+  it('dropped on the shelf opens on the Bench, and moves to F at a press', async () => {
+    await drop(teacher.page, [{ name: 'rain-barrel.musicxml', text: OWN }]);
+    await seesKey(teacher.page, 'C-major');
+    await sees(teacher.page, 'Rain Barrel');
+    await teacher.page.click('[data-key=F-major]');
+    await seesKey(teacher.page, 'F-major');
+  });
+
+  it('is saved in F, and reads the same to the core and to Verovio', async () => {
+    const file = await saved(teacher.browser, () => press(teacher.page, 'Save MusicXML'));
+    expect(file.name).toBe('rain-barrel-in-F.musicxml');
+    const text = new TextDecoder().decode(file.bytes);
+    const expected = ['F3', 'F4', 'G4', 'A4', 'B4', 'C4', 'C5'];
+    expect(open(text).notes.map(({ pitch }) => pitchText(pitch)).sort()).toEqual([...expected].sort());
+    const heard = pitchesOf(await createVerovio(), text, {});
+    expect(heard.map(({ midi }) => midi).sort()).toEqual(open(text).notes.map(({ midi }) => midi).sort());
+    await sees(teacher.page, 'Saved as rain-barrel-in-F.musicxml');
+  });
+
+  it('is saved as MIDI too', async () => {
+    const file = await saved(teacher.browser, () => press(teacher.page, 'Save MIDI'));
+    expect(file.name).toBe('rain-barrel-in-F.mid');
+    expect(new TextDecoder().decode(file.bytes.slice(0, 4))).toBe('MThd');
+  });
+});
+
+describe('a file that is no piece', () => {
+  it.each([
+    ['cut-off.musicxml', demoFile('echo-well').slice(0, 2500), 'The file is cut off'],
+    ['drums.musicxml', OWN.replace(/<pitch>.*?<\/pitch>/, '<unpitched/>'), 'percussion note without a pitch'],
+    ['letter.txt', 'Dear teacher,', 'not a music file'],
+  ])('%s is refused with what is wrong and what to do, and leaves all as it was', async (name, text, says) => {
+    const address = teacher.page.url();
+    await drop(teacher.page, [{ name, text }]);
+    await sees(teacher.page, says);
+    const message = await teacher.page.$$eval('[data-message=trouble]', (found) => (found.at(-1) as HTMLElement).innerText);
+    expect(message).toContain(name);
+    expect(message.split('\n').filter(Boolean).length).toBeGreaterThanOrEqual(2);
+    expect(teacher.page.url()).toBe(address);
+  });
+
+  it('does not keep the good ones dropped with it from the shelf', async () => {
+    await goTo(teacher.page, '/');
+    await seesCards(teacher.page, 13);
+    await drop(teacher.page, [{ name: 'bad.xml', text: '<opus/>' }, { name: 'a.musicxml', text: OWN.replace('Rain Barrel', 'Other') }, { name: 'b.musicxml', text: OWN.replace('Rain Barrel', 'Third') }]);
+    await seesCards(teacher.page, 15);
+    await sees(teacher.page, 'bad.xml');
+  });
+});

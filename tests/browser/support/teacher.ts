@@ -1,0 +1,114 @@
+import { mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+import { launchOptions } from '../../../scripts/lib/chromium.mjs';
+
+/** A teacher with a fresh browser: what a test does, they do. */
+export interface Teacher {
+  readonly browser: Browser;
+  readonly page: Page;
+  /** Addresses that were asked for beyond the application itself. */
+  readonly strangers: readonly string[];
+  /** What the page complained of. */
+  readonly complaints: readonly string[];
+  readonly leave: () => Promise<void>;
+}
+
+export interface WindowSize {
+  readonly width: number;
+  readonly height: number;
+}
+
+const DESK: WindowSize = { width: 1280, height: 800 };
+
+export async function arrive(size: WindowSize = DESK): Promise<Teacher> {
+  const browser = await puppeteer.launch(launchOptions());
+  const strangers: string[] = [];
+  const complaints: string[] = [];
+  const page = await newTab(browser, size, strangers, complaints);
+  return { browser, page, strangers, complaints, leave: () => browser.close() };
+}
+
+/** Another tab in the same browser, with the same studio. */
+export async function newTab(browser: Browser, size: WindowSize = DESK, strangers: string[] = [], complaints: string[] = []): Promise<Page> {
+  const page = await browser.newPage();
+  await page.setViewport(size);
+  page.on('request', (request) => {
+    const address = request.url();
+    if (!address.startsWith(home()) && !address.startsWith('blob:') && !address.startsWith('data:')) strangers.push(address);
+  });
+  page.on('pageerror', (error) => complaints.push(String(error)));
+  page.on('console', (message) => {
+    if (message.type() === 'error') complaints.push(message.text());
+  });
+  return page;
+}
+
+export function home(): string {
+  const address = process.env['NEW_THUMB_ADDRESS'];
+  if (!address) throw new Error('no server: run the browser tests with “npm run test:browser”');
+  return address;
+}
+
+export async function goTo(page: Page, path: string): Promise<void> {
+  await page.goto(home() + path);
+}
+
+/** Waits until the Bench shows the piece engraved in a key, as `D-major`. */
+export async function seesKey(page: Page, key: string): Promise<void> {
+  await page.waitForSelector(`[data-role=paper][data-key="${key}"] figure[aria-busy=false]`);
+}
+
+/** Waits until this text is somewhere on the page. */
+export async function sees(page: Page, text: string): Promise<void> {
+  await page.waitForFunction((wanted: string) => document.body.innerText.includes(wanted), {}, text);
+}
+
+/** Waits until so many pieces stand on the shelf, each with its opening engraved. */
+export async function seesCards(page: Page, count: number): Promise<void> {
+  await page.waitForFunction(
+    (wanted: number) => document.querySelectorAll('[data-piece]').length === wanted && document.querySelectorAll('[data-piece] figure[aria-busy=false]').length === wanted,
+    {},
+    count,
+  );
+}
+
+/** Presses the button or link with this text. */
+export async function press(page: Page, text: string): Promise<void> {
+  await page.locator(`::-p-aria(${text})`).click();
+}
+
+/** Drops files on the window, as from a folder. */
+export async function drop(page: Page, files: readonly { readonly name: string; readonly text: string }[]): Promise<void> {
+  await page.evaluate((given) => {
+    const transfer = new DataTransfer();
+    for (const { name, text } of given) transfer.items.add(new File([text], name));
+    window.dispatchEvent(new DragEvent('drop', { dataTransfer: transfer, bubbles: true, cancelable: true }));
+  }, files);
+}
+
+/** Does something that saves a file, and reads what was saved. */
+export async function saved(browser: Browser, deed: () => Promise<void>): Promise<{ readonly name: string; readonly bytes: Uint8Array }> {
+  const folder = mkdtempSync(join(tmpdir(), 'new-thumb-saved-'));
+  const session = await browser.target().createCDPSession();
+  await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder, eventsEnabled: true });
+  let name = '';
+  const done = new Promise<void>((resolve, reject) => {
+    session.on('Browser.downloadWillBegin', (event) => {
+      name = event.suggestedFilename;
+    });
+    session.on('Browser.downloadProgress', (event) => {
+      if (event.state === 'completed') resolve();
+      if (event.state === 'canceled') reject(new Error('the download was cancelled'));
+    });
+  });
+  await deed();
+  await done;
+  await session.detach();
+  return { name, bytes: new Uint8Array(readFileSync(join(folder, name))) };
+}
+
+export function textOf(page: Page, selector: string): Promise<string> {
+  return page.$eval(selector, (found) => (found as HTMLElement).innerText);
+}
