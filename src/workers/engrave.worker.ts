@@ -13,7 +13,7 @@ async function start(): Promise<VerovioToolkit> {
   return new Toolkit(verovio);
 }
 
-async function engrave(musicXml: string, layout: EngraveLayout): Promise<Answer<string>> {
+async function engrave(musicXml: string, layout: EngraveLayout): Promise<Answer<readonly string[]>> {
   const { widthPx, zoom, breaks } = engraveLayoutSchema.validateSync(layout, { strict: true });
   starting ??= start();
   const toolkit = await starting;
@@ -26,7 +26,8 @@ async function engrave(musicXml: string, layout: EngraveLayout): Promise<Answer<
   if (!toolkit.loadData(musicXml)) {
     return { ok: false, trouble: { code: 'engrave.refused', message: 'This piece could not be engraved.', hint: 'It is kept as it is; saving it still works.', line: null } };
   }
-  return { ok: true, value: toolkit.renderToSVG(1) };
+  const systems = Array.from({ length: toolkit.getPageCount() }, (_, i) => toolkit.renderToSVG(i + 1));
+  return { ok: true, value: systems };
 }
 
 /** How our pages look. Heights and margins in the engraver's own units (ten to a staff space at print size). */
@@ -42,6 +43,7 @@ const HOUSE_STYLE = {
   footer: 'none',
   svgViewBox: true,
   svgRemoveXlink: true,
+  svgFormatRaw: true,
   font: 'Bravura',
   mnumInterval: 0,
   spacingStaff: 8,

@@ -49,9 +49,9 @@ export interface SavedPiece {
   readonly content: string | Uint8Array;
 }
 
-/** What the engraving worker does: MusicXML in, one SVG picture out. `zoom` is in per cent of print size. */
+/** What the engraving worker does: MusicXML in, one SVG picture a system out. `zoom` is in per cent of print size. */
 export interface EngraveService {
-  engrave(musicXml: string, layout: EngraveLayout): Answer<string>;
+  engrave(musicXml: string, layout: EngraveLayout): Answer<readonly string[]>;
 }
 
 /** `breaks`: as the page says, or none (one long line). */

@@ -11,9 +11,9 @@ export interface Layer {
   readonly label: string;
 }
 
-/** A page for the engraver, as MusicXML: all layers as parts of one score, bar under bar and note under note.
- * Every note has an id: the layer's prefix and its own. `breaks` are the bar indexes where systems begin;
- * the breaks, widths and credits of the files are left out, since they belong to another page. */
+/** Music for the engraver, as MusicXML: all layers as parts of one score, bar under bar and note under note.
+ * Every note has an id: the layer's prefix and its own. `breaks` are the bar indexes where systems begin; each system
+ * is a page of its own, so that it can be drawn by itself. The breaks, widths and credits of the files are left out, since they belong to another page. */
 export function engravingPage(layers: readonly Layer[], breaks: readonly number[]): string {
   const parts = layers.flatMap((layer) => layer.score.parts.map((part) => ({ layer, part, id: `${layer.prefix}${part.id}` })));
   const list = element('part-list', {}, parts.map(({ layer, part, id }) => scorePart(layer, part, id)));
@@ -37,7 +37,7 @@ function preparePart(part: XmlElement, breaks: readonly number[]): XmlElement {
     index += 1;
     const bare = withoutAttributes(child, ['width', 'id']);
     const kept = bare.children.filter((node) => !(node.kind === 'element' && node.name === 'print'));
-    const first: readonly XmlNode[] = breaks.includes(index) ? [element('print', { 'new-system': 'yes' })] : [];
+    const first: readonly XmlNode[] = breaks.includes(index) ? [element('print', { 'new-page': 'yes' })] : [];
     return withChildren(bare, [...first, ...kept]);
   });
 }

@@ -79,7 +79,7 @@ describe('engravingPage', () => {
   });
 
   it('breaks systems where it is told, and nowhere else', () => {
-    const text = musicXml({ right: 'C4w | D4w | E4w | F4w', extra: { 2: '<print new-system="yes"/>' } });
+    const text = musicXml({ right: 'C4w | D4w | E4w | F4w', extra: { 2: '<print new-page="yes"/>' } });
     const page = engravingPage([{ score: open(text).score, prefix: '', label: '' }], [2]);
     const bars = childElements(childElements(unwrap(parseXml(page)).root, 'part')[0] as XmlElement);
     expect(bars.map((bar) => childElements(bar, 'print').length)).toEqual([0, 0, 1, 0]);

@@ -1,22 +1,27 @@
 'use client';
 
-import { useEffect, useMemo, useRef, useState } from 'react';
-import type { BenchView, HandNoteView, Moment, PageView } from '@/core/job';
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { BenchView, HandNoteView, PageView } from '@/core/job';
 import { noteKey, studioDatabase, type PieceRecord, type Settings } from '@/data';
 import { EngravedPage } from '@/features/shared/engraved-page';
 import { ScreenKeys } from '@/features/shared/key-help';
-import { useMessages } from '@/features/shared/messages';
-import { saveFile } from '@/features/shared/save-file';
-import { coreWorker } from '@/workers/client';
-import { ID_PREFIXES } from '@/workers/protocol';
+import { ID_PREFIXES, type EngraveLayout } from '@/workers/protocol';
 import { BenchTools, SaveButtons } from './bench-tools';
 import { HandNotes } from './hand-notes';
 import { KeyboardDock } from './keyboard-dock';
 import { keyName, KeyStrip } from './key-strip';
 import { OwnKey } from './own-key';
-import { useBench } from './use-bench';
-import { addressNow, useBenchAddress } from './use-bench-address';
+import { useBench, type BenchPage } from './use-bench';
+import { go, useBenchAddress } from './use-bench-address';
+import { momentIndex, useBenchDeeds } from './use-bench-deeds';
+import { useKeysAhead } from './use-keys-ahead';
 import { useWidth } from './use-width';
+
+/** The hand note that is unfolded, and the key it is about. */
+interface ChosenNote {
+  readonly key: string;
+  readonly index: number;
+}
 
 /** Size of the engraving, in per cent of print. */
 const ZOOM = 38;
@@ -28,61 +33,47 @@ const COLUMN_PX = 31;
 const FRONT_PX = 136;
 
 export function BenchPiece({ piece, settings }: { readonly piece: PieceRecord; readonly settings: Settings }) {
-  const { address, go, note } = useBenchAddress();
-  const { say } = useMessages();
+  const address = useBenchAddress();
   const [pageView, setPageView] = useState<PageView>('both');
-  const [chosen, setChosen] = useState<number | null>(null);
+  const [chosen, setChosen] = useState<ChosenNote | null>(null);
   const paper = useRef<HTMLDivElement>(null);
   const width = useWidth(paper);
-  const columns = width === null ? null : Math.max(6, Math.floor((width - FRONT_PX) / COLUMN_PX));
-  const { source, wish, view: answered, ladder } = useBench(piece, settings, address, pageView, columns);
+  const page = useMemo(() => (width === null ? null : pageOf(pageView, width)), [pageView, width]);
+  const answers = useBench(piece, settings, address, page);
+  const { view: answered, ladder } = answers;
   const view = answered.value;
+  const keys = useMemo(() => ladder.value?.keys.map(keyName) ?? [], [ladder.value]);
+  const { goToKey, stepKey, walk, selectNote, save } = useBenchDeeds(answers, keys);
+  useKeysAhead(keys, view?.toText ?? null, answers.prepare);
 
   useEffect(() => {
     if (address.key !== null && address.key !== piece.lastKey && answered.trouble === null) void noteKey(studioDatabase(), piece.id, address.key);
   }, [address.key, answered.trouble, piece.id, piece.lastKey]);
 
-  const flag = chosen === null ? null : (view?.handNotes[chosen] ?? null);
+  // A hand note belongs to the key in which it was chosen.
+  const chosenIndex = chosen !== null && chosen.key === view?.toText ? chosen.index : null;
+  const flag = chosenIndex === null ? null : (view?.handNotes[chosenIndex] ?? null);
   const at = view ? momentIndex(view.momentsAfter, address.at) : null;
-  const choose = (index: number | null): void => {
-    setChosen(index);
-    const chosenNote = index === null ? null : view?.handNotes[index];
-    if (view && chosenNote) selectNote(view, chosenNote.noteIds[0] ?? '', note);
-  };
-  const goToKey = (key: string): void => {
-    setChosen(null);
-    go({ key });
-  };
-  const step = (by: number): void => {
-    const keys = ladder.value?.keys.map(keyName) ?? [];
-    const current = keys.indexOf(addressNow().key ?? view?.toText ?? '');
-    const next = keys[(current + by + keys.length) % keys.length];
-    if (next) goToKey(next);
-  };
-  const walk = (by: number): void => {
-    if (!view || view.momentsAfter.length === 0) return;
-    const from = momentIndex(view.momentsAfter, addressNow().at) ?? -1;
-    const next = Math.min(view.momentsAfter.length - 1, Math.max(0, from + by));
-    note({ at: placeOf(view.momentsAfter[next]) });
-  };
-  const save = async (format: 'musicxml' | 'midi'): Promise<void> => {
-    if (!source || !wish) return;
-    const saved = await coreWorker().save(source, wish, format);
-    if (!saved.ok) return say({ kind: 'trouble', text: saved.trouble.message, hint: saved.trouble.hint });
-    saveFile(saved.value.name, saved.value.mediaType, saved.value.content);
-    say({ kind: 'done', text: `Saved as ${saved.value.name}.` });
-  };
+  const choose = useCallback(
+    (index: number | null): void => {
+      setChosen(index === null || !view ? null : { key: view.toText, index });
+      const first = index === null ? undefined : view?.handNotes[index]?.noteIds[0];
+      if (first !== undefined) selectNote(first);
+    },
+    [view, selectNote],
+  );
+  const selectEngraved = useCallback((id: string): void => selectNote(id.replace(ID_PREFIXES.before, '').replace(ID_PREFIXES.after, '')), [selectNote]);
 
   return (
     <div className="flex flex-col">
       <ScreenKeys
         keys={[
-          { key: '[', does: 'the key before this one in the strip', act: () => step(-1) },
-          { key: ']', does: 'the next key in the strip', act: () => step(1) },
+          { key: '[', does: 'the key before this one in the strip', act: () => stepKey(-1) },
+          { key: ']', does: 'the next key in the strip', act: () => stepKey(1) },
           { key: 'ArrowLeft', does: 'the moment before', act: () => walk(-1) },
           { key: 'ArrowRight', does: 'the next moment', act: () => walk(1) },
           { key: 'v', does: 'both versions, or the new one alone', act: () => setPageView(pageView === 'both' ? 'after' : 'both') },
-          { key: 's', does: 'save as MusicXML', act: () => void save('musicxml') },
+          { key: 's', does: 'save as MusicXML', act: () => save('musicxml') },
           { key: 'Escape', does: 'choose no hand note', act: () => choose(null) },
         ]}
       />
@@ -94,7 +85,7 @@ export function BenchPiece({ piece, settings }: { readonly piece: PieceRecord; r
         {ladder.value ? <OwnKey piece={piece} current={keyName(ladder.value.from)} fifths={ladder.value.from.fifths} onChanged={() => go({ key: null })} /> : null}
         <div className="ml-auto flex flex-wrap items-center gap-3">
           <BenchTools address={address} hands={ladder.value?.piece.hands ?? []} onChange={go} />
-          <SaveButtons onSave={(format) => void save(format)} />
+          <SaveButtons onSave={save} />
         </div>
       </div>
       {answered.trouble ? (
@@ -118,14 +109,20 @@ export function BenchPiece({ piece, settings }: { readonly piece: PieceRecord; r
             <span className="text-secondary">Press a note, or use ← and →, to see the fingers on the keyboard.</span>
           </div>
           <div ref={paper} className="px-2" data-role="paper" data-key={view?.toText}>
-            {view && width !== null ? <Paper view={view} width={width} flag={flag} at={at} onNote={(id) => selectNote(view, id, note)} /> : null}
+            {view && page ? <Paper view={view} layout={page.layout} flag={flag} at={at} onNote={selectEngraved} /> : null}
           </div>
         </div>
-        <aside>{view ? <HandNotes view={view} chosen={chosen} onChoose={choose} /> : null}</aside>
+        <aside>{view ? <HandNotes view={view} chosen={chosenIndex} onChoose={choose} /> : null}</aside>
       </div>
       {view ? <KeyboardDock view={view} at={at} onWalk={walk} /> : null}
     </div>
   );
+}
+
+/** How the piece is set out on paper of this width. */
+function pageOf(view: PageView, widthPx: number): BenchPage {
+  const columns = Math.max(6, Math.floor((widthPx - FRONT_PX) / COLUMN_PX));
+  return { view, columns, layout: { widthPx, zoom: ZOOM, breaks: 'encoded' } };
 }
 
 function ViewButton({ isOn, onPress, children }: { readonly isOn: boolean; readonly onPress: () => void; readonly children: string }) {
@@ -138,14 +135,13 @@ function ViewButton({ isOn, onPress, children }: { readonly isOn: boolean; reado
 
 interface PaperProps {
   readonly view: BenchView;
-  readonly width: number;
+  readonly layout: EngraveLayout;
   readonly flag: HandNoteView | null;
   readonly at: number | null;
   readonly onNote: (id: string) => void;
 }
 
-function Paper({ view, width, flag, at, onNote }: PaperProps) {
-  const layout = useMemo(() => ({ widthPx: width, zoom: ZOOM, breaks: 'encoded' as const }), [width]);
+const Paper = memo(function Paper({ view, layout, flag, at, onNote }: PaperProps) {
   const pointed = useMemo(() => bothIds(flag?.noteIds ?? []), [flag]);
   const now = useMemo(() => bothIds(at === null ? [] : (view.momentsAfter[at]?.keys.map(({ noteId }) => noteId) ?? [])), [view, at]);
   return (
@@ -155,28 +151,11 @@ function Paper({ view, width, flag, at, onNote }: PaperProps) {
       label={`${view.title}, ${view.from} above ${view.to}, ${view.bars} bars`}
       pointed={pointed}
       now={now}
-      onNote={(id) => onNote(id.replace(ID_PREFIXES.before, '').replace(ID_PREFIXES.after, ''))}
+      onNote={onNote}
     />
   );
-}
+});
 
 function bothIds(ids: readonly string[]): readonly string[] {
   return ids.flatMap((id) => [ID_PREFIXES.before + id, ID_PREFIXES.after + id]);
-}
-
-/** The place of a moment as the address has it. */
-function placeOf(moment: Moment | undefined): string | null {
-  return moment ? `${moment.bar}:${moment.beat}` : null;
-}
-
-function momentIndex(moments: readonly Moment[], at: string | null): number | null {
-  const index = moments.findIndex((moment) => placeOf(moment) === at);
-  return index < 0 ? null : index;
-}
-
-/** Selects the moment at which a note is struck. */
-function selectNote(view: BenchView, id: string, note: (change: { readonly at: string | null }) => void): void {
-  const struck = view.momentsAfter.find(({ keys }) => keys.some((key) => key.noteId === id && key.isStruck));
-  const place = placeOf(struck);
-  if (place !== null) note({ at: place });
 }

@@ -7,7 +7,7 @@ import { useBenchAddress } from './use-bench-address';
 
 /** The workplace for one piece: as it stands and as it becomes, one above the other. */
 export function Bench() {
-  const { address } = useBenchAddress();
+  const address = useBenchAddress();
   const piece = usePiece(address.piece);
   const settings = useSettings();
   if (address.piece === null) return <ChoosePiece />;

@@ -1,5 +1,6 @@
 'use client';
 
+import { memo } from 'react';
 import type { BenchView, HandNoteView } from '@/core/job';
 import { SEVERITIES, type Severity } from '@/core/flag';
 import { SeverityMark } from '@/features/shared/severity-mark';
@@ -13,7 +14,7 @@ interface HandNotesProps {
 const HEADINGS: Readonly<Record<Severity, string>> = { must: 'Must change', should: 'Better otherwise', watch: 'To know' };
 
 /** What the hands must know in this key: what changed, why, and what to do. Each note points at its place. */
-export function HandNotes({ view, chosen, onChoose }: HandNotesProps) {
+export const HandNotes = memo(function HandNotes({ view, chosen, onChoose }: HandNotesProps) {
   const numbered = view.handNotes.map((note, index) => ({ note, index }));
   return (
     <section aria-label="Hand notes" className="flex flex-col gap-3">
@@ -53,7 +54,7 @@ export function HandNotes({ view, chosen, onChoose }: HandNotesProps) {
       <p className="text-xs text-secondary">Fingers are carried over as printed. Where a note has none, none is made up.</p>
     </section>
   );
-}
+});
 
 interface HandNoteProps {
   readonly note: HandNoteView;

@@ -1,5 +1,6 @@
 'use client';
 
+import { memo } from 'react';
 import { keyPrint, parseKey } from '@/core/pitch';
 import type { Ladder, LadderKey } from '@/core/job';
 import { HandsGlyph } from '@/features/shared/hand-glyph';
@@ -35,7 +36,8 @@ interface KeyButtonProps {
   readonly onChoose: (key: string) => void;
 }
 
-function KeyButton({ facts, isChosen, isOwn, onChoose }: KeyButtonProps) {
+/** Drawn again only when it is chosen or left: a press on one key must not wait for the fourteen others. */
+const KeyButton = memo(function KeyButton({ facts, isChosen, isOwn, onChoose }: KeyButtonProps) {
   const name = keyName(facts);
   const key = parseKey(name, 'major');
   const words = key ? keyPrint(key) : name;
@@ -57,7 +59,7 @@ function KeyButton({ facts, isChosen, isOwn, onChoose }: KeyButtonProps) {
       <Counts facts={facts} isChosen={isChosen} />
     </button>
   );
-}
+});
 
 function Counts({ facts, isChosen }: { readonly facts: LadderKey; readonly isChosen: boolean }) {
   const shown = (['must', 'should', 'watch'] as const).filter((severity) => facts.flags[severity] > 0);

@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import type { BenchView } from '@/core/job';
 import { KeyboardMap, keyboardRange } from './keyboard-map';
@@ -12,7 +12,7 @@ interface KeyboardDockProps {
 }
 
 /** The keyboard at the foot of the Bench: both hands at the selected moment, before or after the move. */
-export function KeyboardDock({ view, at, onWalk }: KeyboardDockProps) {
+export const KeyboardDock = memo(function KeyboardDock({ view, at, onWalk }: KeyboardDockProps) {
   const [shows, setShows] = useState<'before' | 'after'>('after');
   const range = useMemo(() => keyboardRange([...view.momentsBefore, ...view.momentsAfter]), [view]);
   const moments = shows === 'before' ? view.momentsBefore : view.momentsAfter;
@@ -45,4 +45,4 @@ export function KeyboardDock({ view, at, onWalk }: KeyboardDockProps) {
       </div>
     </section>
   );
-}
+});

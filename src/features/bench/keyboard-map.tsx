@@ -1,5 +1,6 @@
 'use client';
 
+import { memo, useMemo } from 'react';
 import { drawnKeys, HIGHEST_KEY, isBlackKey, keyCentreMm, LOWEST_KEY, WHITE_KEY_LENGTH_MM, type DrawnKey } from '@/core/keyboard';
 import type { Moment } from '@/core/job';
 import type { Hand } from '@/core/score';
@@ -27,11 +28,9 @@ function restingKeys(frame: readonly (number | null)[] | null): readonly number[
 /** The keyboard in true proportions (mm), with the fingers on their keys at one moment: filled where a key is down,
  * hollow where a finger only rests. Right-hand fingers are round, left-hand ones square. */
 export function KeyboardMap({ moment, range }: KeyboardMapProps) {
-  const keys = drawnKeys(...range);
+  const keys = useMemo(() => drawnKeys(...range), [range]);
   const left = Math.min(...keys.map(({ leftMm }) => leftMm));
   const right = Math.max(...keys.map(({ leftMm, widthMm }) => leftMm + widthMm));
-  const white = keys.filter(({ isBlack }) => !isBlack);
-  const black = keys.filter(({ isBlack }) => isBlack);
   return (
     <svg
       viewBox={`${left - 2} -2 ${right - left + 4} ${WHITE_KEY_LENGTH_MM + 4}`}
@@ -40,10 +39,7 @@ export function KeyboardMap({ moment, range }: KeyboardMapProps) {
       className="mx-auto max-h-32 w-full"
       data-role="keyboard"
     >
-      {white.map((key) => (
-        <KeyShape key={key.midi} shape={key} />
-      ))}
-      {black.map((key) => (
+      {keys.map((key) => (
         <KeyShape key={key.midi} shape={key} />
       ))}
       {moment ? <Fingers moment={moment} /> : null}
@@ -51,7 +47,7 @@ export function KeyboardMap({ moment, range }: KeyboardMapProps) {
   );
 }
 
-function KeyShape({ shape }: { readonly shape: DrawnKey }) {
+const KeyShape = memo(function KeyShape({ shape }: { readonly shape: DrawnKey }) {
   const { midi, isBlack, leftMm, widthMm, lengthMm } = shape;
   const isMiddleC = midi === 60;
   return (
@@ -64,7 +60,7 @@ function KeyShape({ shape }: { readonly shape: DrawnKey }) {
       ) : null}
     </>
   );
-}
+});
 
 /** How far from the fallboard a finger is drawn. Unit: mm. */
 const ON_BLACK_MM = 80;

@@ -54,17 +54,18 @@ export function addressNow(): BenchAddress {
   return readAddress(new URLSearchParams(window.location.search));
 }
 
-/** The address and two ways to change it: `go` makes a new entry for the back button, `note` does not. */
-export function useBenchAddress() {
+/** The address of the Bench, as the screen shows it. */
+export function useBenchAddress(): BenchAddress {
   const query = useSearchParams();
-  const address = useMemo(() => readAddress(new URLSearchParams(query)), [query]);
-  return { address, go, note };
+  return useMemo(() => readAddress(new URLSearchParams(query)), [query]);
 }
 
-function go(change: Partial<BenchAddress>): void {
+/** Changes the address, with a new entry for the back button. */
+export function go(change: Partial<BenchAddress>): void {
   window.history.pushState(null, '', writeAddress({ ...addressNow(), ...change }));
 }
 
-function note(change: Partial<BenchAddress>): void {
+/** Changes the address in place. */
+export function note(change: Partial<BenchAddress>): void {
   window.history.replaceState(null, '', writeAddress({ ...addressNow(), ...change }));
 }

@@ -1,53 +1,56 @@
 'use client';
 
-import { useMemo } from 'react';
+import { useCallback, useMemo } from 'react';
 import type { BenchView, Ladder, PageView } from '@/core/job';
 import type { PieceRecord, Settings } from '@/data';
 import { useAnswer, type Answered } from '@/features/shared/use-answer';
 import { coreWorker } from '@/workers/client';
-import type { BenchWish, PieceSource } from '@/workers/protocol';
+import type { Answer, BenchWish, EngraveLayout, PieceSource } from '@/workers/protocol';
+import { askBench, askEngraving } from '@/workers/questions';
 import type { BenchAddress } from './use-bench-address';
 
 /** Everything the Bench asks the core for: the piece in the wanted key, and the ladder of all keys. */
 export interface BenchAnswers {
-  readonly source: PieceSource | null;
-  readonly wish: BenchWish | null;
+  readonly source: PieceSource;
+  readonly wish: BenchWish;
   readonly view: Answered<BenchView>;
   readonly ladder: Answered<Ladder>;
+  /** Has the piece moved to another key and engraved there before anyone looks at it. */
+  readonly prepare: (key: string) => Promise<void>;
 }
 
-export function useBench(
-  piece: PieceRecord | null | undefined,
-  settings: Settings | undefined,
-  address: BenchAddress,
-  pageView: PageView,
-  columns: number | null,
-): BenchAnswers {
-  const musicXml = piece?.musicXml ?? null;
-  const ownKey = piece?.ownKey ?? null;
-  const source = useMemo(() => (musicXml === null ? null : { musicXml, ownKey }), [musicXml, ownKey]);
-  const outer = settings?.outer;
-  const spelling = settings?.spelling;
-  const courtesy = settings?.courtesy;
-  const order = settings?.keyOrder;
-  const { key, way, right, left } = address;
+/** The page that is wanted: which versions, how many note columns a system holds, and how it is engraved. */
+export interface BenchPage {
+  readonly view: PageView;
+  readonly columns: number;
+  readonly layout: EngraveLayout;
+}
 
-  const wish = useMemo(
-    () => (outer && spelling && courtesy ? { to: key, direction: way, octaveRight: right, octaveLeft: left, spelling, courtesy, outer } : null),
-    [key, way, right, left, outer, spelling, courtesy],
-  );
-  const ladderWish = useMemo(
-    () => (outer && spelling && courtesy ? { to: null, direction: way, octaveRight: right, octaveLeft: left, spelling, courtesy, outer } : null),
+export function useBench(piece: PieceRecord, settings: Settings, address: BenchAddress, page: BenchPage | null): BenchAnswers {
+  const { musicXml, ownKey } = piece;
+  const { outer, spelling, courtesy, keyOrder } = settings;
+  const { key, way, right, left } = address;
+  const source = useMemo(() => ({ musicXml, ownKey }), [musicXml, ownKey]);
+  const anyKey = useMemo(
+    () => ({ to: null, direction: way, octaveRight: right, octaveLeft: left, spelling, courtesy, outer }),
     [way, right, left, outer, spelling, courtesy],
   );
-  const askView = useMemo(
-    () => (source && wish && columns !== null ? () => coreWorker().bench(source, wish, pageView, columns) : null),
-    [source, wish, pageView, columns],
+  const wish = useMemo(() => ({ ...anyKey, to: key }), [anyKey, key]);
+  const askView = useMemo(() => page && (() => viewAndEngraving(source, wish, page)), [source, wish, page]);
+  const askLadder = useMemo(() => () => coreWorker().ladder(source, anyKey, keyOrder), [source, anyKey, keyOrder]);
+  const prepare = useCallback(
+    async (to: string): Promise<void> => {
+      if (page) await viewAndEngraving(source, { ...anyKey, to }, page);
+    },
+    [source, anyKey, page],
   );
-  const askLadder = useMemo(
-    () => (source && ladderWish && order ? () => coreWorker().ladder(source, ladderWish, order) : null),
-    [source, ladderWish, order],
-  );
-  const subject = piece ? `${piece.id}/${ownKey}` : null;
-  return { source, wish, view: useAnswer(subject, askView), ladder: useAnswer(subject, askLadder) };
+  const subject = `${piece.id}/${ownKey}`;
+  return { source, wish, view: useAnswer(subject, askView), ladder: useAnswer(subject, askLadder), prepare };
+}
+
+/** Asks for the piece in a key, and has its page engraved while the screen is still taking the answer in. */
+async function viewAndEngraving(source: PieceSource, wish: BenchWish, page: BenchPage): Promise<Answer<BenchView>> {
+  const answer = await askBench(source, wish, page.view, page.columns);
+  if (answer.ok) void askEngraving(answer.value.page, page.layout);
+  return answer;
 }

@@ -1,8 +1,8 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import { engraveWorker } from '@/workers/client';
 import type { EngraveLayout } from '@/workers/protocol';
+import { askEngraving } from '@/workers/questions';
 
 interface EngravedPageProps {
   readonly page: string;
@@ -24,7 +24,7 @@ interface EngravedState {
 
 const NOTHING_DRAWN: EngravedState = { page: null, widthPx: 0 };
 
-/** A page of music, engraved in its worker. While a new one is made the old one stays. */
+/** A page of music, engraved in its worker, system by system. While a new one is made the old one stays. */
 export function EngravedPage({ page, layout, label, pointed = NONE, now = NONE, onNote }: EngravedPageProps) {
   const holder = useRef<HTMLDivElement>(null);
   const [drawn, setDrawn] = useState<EngravedState>(NOTHING_DRAWN);
@@ -33,16 +33,13 @@ export function EngravedPage({ page, layout, label, pointed = NONE, now = NONE, 
 
   useEffect(() => {
     let isWanted = true;
-    void engraveWorker()
-      .engrave(page, { widthPx, zoom, breaks })
-      .then((answer) => {
-        if (!isWanted || !holder.current) return;
-        setTrouble(answer.ok ? null : `${answer.trouble.message} ${answer.trouble.hint}`);
-        if (!answer.ok) return;
-        holder.current.innerHTML = answer.value;
-        holder.current.querySelector('svg')?.setAttribute('aria-hidden', 'true');
-        setDrawn({ page, widthPx });
-      });
+    void askEngraving(page, { widthPx, zoom, breaks }).then((answer) => {
+      if (!isWanted || !holder.current) return;
+      setTrouble(answer.ok ? null : `${answer.trouble.message} ${answer.trouble.hint}`);
+      if (!answer.ok) return;
+      holder.current.innerHTML = answer.value.map((system) => `<div class="system">${system}</div>`).join('');
+      setDrawn({ page, widthPx });
+    });
     return () => {
       isWanted = false;
     };
@@ -59,6 +56,7 @@ export function EngravedPage({ page, layout, label, pointed = NONE, now = NONE, 
       {drawn.page === null && trouble === null ? <div className="skeleton h-24 w-full" aria-hidden /> : null}
       <div
         ref={holder}
+        aria-hidden
         className="engraved"
         onClick={(event) => {
           const note = (event.target as Element).closest('g.note');

@@ -1,0 +1,30 @@
+import createVerovioModule from 'verovio/wasm';
+import { VerovioToolkit } from 'verovio/esm';
+import { median, timed } from './figures.mjs';
+
+const RUNS = 40;
+
+/** How long the core takes, against how long Verovio takes to load the same file. */
+export async function measureCore(bytes) {
+  const job = await import('../../src/core/job/index.ts');
+  const { parseKey } = await import('../../src/core/pitch/index.ts');
+  const engraver = new VerovioToolkit(await createVerovioModule());
+  const text = new TextDecoder().decode(bytes);
+  const opened = () => job.openPiece(bytes, { format: null, key: null, part: null }).value;
+  const piece = opened();
+  const wish = { direction: 'nearest', octaves: { right: 0, left: 0 }, spelling: 'strict', courtesy: 'bar', fingering: 'keep', school: 'allow' };
+  const move = () => job.saveAs(job.moveTo(piece, job.asWritten(piece, 'allow'), { ...wish, to: parseKey('Eb', 'major') }).value, 'musicxml');
+
+  const reading = median(timed(RUNS, opened));
+  const moving = median(timed(RUNS, move));
+  const ladder = median(timed(RUNS, () => job.ladderOf(piece, wish, 'ease')));
+  const loading = median(timed(RUNS, () => engraver.loadData(text)));
+  return [
+    ['reading the file', `${reading.toFixed(1)} ms`],
+    ['moving it and writing it out', `${moving.toFixed(1)} ms`],
+    ['the ladder of fifteen keys', `${ladder.toFixed(1)} ms`],
+    ['Verovio, loading the same file', `${loading.toFixed(1)} ms`],
+    ['ratio: our transposition to Verovio’s load', (moving / loading).toFixed(2)],
+    ['ratio: our reading and transposition to Verovio’s load', ((reading + moving) / loading).toFixed(2)],
+  ];
+}
