@@ -47,14 +47,14 @@ describe('the core behind the worker’s door', () => {
     const view = valueOf(service.bench(source('mill-wheel'), { ...USUAL, to: 'Eb' }, 'both', 30));
     expect(view.handNotes.length).toBeGreaterThan(0);
     for (const id of view.handNotes.flatMap(({ noteIds }) => noteIds)) {
-      expect(view.page).toContain(`id="${ID_PREFIXES.before}${id}"`);
-      expect(view.page).toContain(`id="${ID_PREFIXES.after}${id}"`);
+      expect(view.page.musicXml).toContain(`id="${ID_PREFIXES.before}${id}"`);
+      expect(view.page.musicXml).toContain(`id="${ID_PREFIXES.after}${id}"`);
     }
   });
 
   it('shows the new version alone when asked', () => {
     const view = valueOf(service.bench(source('lantern-walk'), { ...USUAL, to: 'D' }, 'after', 30));
-    expect(view.page).not.toContain(`id="${ID_PREFIXES.before}n1"`);
+    expect(view.page.musicXml).not.toContain(`id="${ID_PREFIXES.before}n1"`);
   });
 
   it('saves what it shows', () => {
@@ -72,7 +72,7 @@ describe('the core behind the worker’s door', () => {
     const card = valueOf(service.shelf(source('cat-on-the-landing'), 'card-'));
     expect(card).toMatchObject({ title: 'Cat on the Landing', key: 'C major', meter: '4/4', bars: 8, blackFingers: { right: [4], left: [] } });
     expect(card.handNotes.map(({ title }) => title)).toContain('Finger 4 serves F♯ and F');
-    expect(card.opening.match(/<measure /g)).toHaveLength(3);
+    expect(card.opening.musicXml.match(/<measure /g)).toHaveLength(3);
   });
 
   it('throws on a message that no screen of ours sends', () => {

@@ -1,5 +1,7 @@
 import { expose } from 'comlink';
-import { engraveLayoutSchema, type Answer, type EngraveLayout } from './protocol';
+import { engraveLayoutSchema, engravingPageSchema, type Answer, type EngraveLayout } from './protocol';
+import type { EngravingPage } from '@/core/write';
+import { withStaffKeys } from './staff-keys';
 import type { VerovioToolkit } from 'verovio/esm';
 
 /** The engraver takes half a second to start: it is loaded with the first picture, once. */
@@ -13,7 +15,8 @@ async function start(): Promise<VerovioToolkit> {
   return new Toolkit(verovio);
 }
 
-async function engrave(musicXml: string, layout: EngraveLayout): Promise<Answer<readonly string[]>> {
+async function engrave(page: EngravingPage, layout: EngraveLayout): Promise<Answer<readonly string[]>> {
+  const { musicXml, keyChanges } = engravingPageSchema.validateSync(page, { strict: true });
   const { widthPx, zoom, breaks } = engraveLayoutSchema.validateSync(layout, { strict: true });
   starting ??= start();
   const toolkit = await starting;
@@ -26,6 +29,7 @@ async function engrave(musicXml: string, layout: EngraveLayout): Promise<Answer<
   if (!toolkit.loadData(musicXml)) {
     return { ok: false, trouble: { code: 'engrave.refused', message: 'This piece could not be engraved.', hint: 'It is kept as it is; saving it still works.', line: null } };
   }
+  if (keyChanges.length > 0) toolkit.loadData(withStaffKeys(toolkit.getMEI({}), keyChanges));
   const systems = Array.from({ length: toolkit.getPageCount() }, (_, i) => toolkit.renderToSVG(i + 1));
   return { ok: true, value: systems };
 }

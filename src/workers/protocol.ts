@@ -1,10 +1,11 @@
-import { mixed, number, object, string } from 'yup';
+import { array, mixed, number, object, string } from 'yup';
 import type { BenchView, Ladder, PageView, ShelfView } from '@/core/job';
 import type { Direction } from '@/core/pitch';
 import type { FileFormat } from '@/core/result';
 import type { KeyOrder } from '@/core/survey';
 import type { Courtesy, Spelling } from '@/core/transpose';
 import type { OuterSchool } from '@/core/flag';
+import type { EngravingPage } from '@/core/write';
 
 /** A refusal as the screens show it: words for teachers and, where known, the place in the file. */
 export interface Trouble {
@@ -49,9 +50,9 @@ export interface SavedPiece {
   readonly content: string | Uint8Array;
 }
 
-/** What the engraving worker does: MusicXML in, one SVG picture a system out. `zoom` is in per cent of print size. */
+/** What the engraving worker does: a page in, one SVG picture a system out. `zoom` is in per cent of print size. */
 export interface EngraveService {
-  engrave(musicXml: string, layout: EngraveLayout): Answer<readonly string[]>;
+  engrave(page: EngravingPage, layout: EngraveLayout): Answer<readonly string[]>;
 }
 
 /** `breaks`: as the page says, or none (one long line). */
@@ -78,6 +79,11 @@ export const benchWishSchema = object({
   spelling: mixed<Spelling>().oneOf(['strict', 'plain']).required(),
   courtesy: mixed<Courtesy>().oneOf(['none', 'bar']).required(),
   outer: mixed<OuterSchool>().oneOf(['allow', 'avoid']).required(),
+});
+
+export const engravingPageSchema = object({
+  musicXml: string().required(),
+  keyChanges: array(object({ bar: number().integer().min(1).required(), fifths: array(number().integer().min(-7).max(7).required()).required() })).required(),
 });
 
 export const engraveLayoutSchema = object({

@@ -1,6 +1,7 @@
 'use client';
 
 import type { BenchView, PageView } from '@/core/job';
+import type { EngravingPage } from '@/core/write';
 import { coreWorker, engraveWorker } from './client';
 import type { Answer, BenchWish, EngraveLayout, PieceSource } from './protocol';
 
@@ -13,7 +14,7 @@ export const askBench = remembering(
 );
 
 /** Has a page engraved, likewise once. */
-export const askEngraving = remembering((page: string, layout: EngraveLayout): Promise<Answer<readonly string[]>> => engraveWorker().engrave(page, layout));
+export const askEngraving = remembering((page: EngravingPage, layout: EngraveLayout): Promise<Answer<readonly string[]>> => engraveWorker().engrave(page, layout));
 
 function remembering<Question extends readonly unknown[], T>(ask: (...question: Question) => Promise<T>): (...question: Question) => Promise<T> {
   const answers = new Map<string, Promise<T>>();

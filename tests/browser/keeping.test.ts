@@ -96,7 +96,7 @@ describe('the piece’s own key', () => {
   it('is overruled by the teacher, and the Bench follows', async () => {
     await goTo(teacher.page, '/bench?piece=lantern-walk');
     await seesKey(teacher.page, 'C-major');
-    await teacher.page.select('label select', 'A-minor');
+    await teacher.page.select('[data-role=own-key]', 'A-minor');
     await seesKey(teacher.page, 'A-minor');
     await teacher.page.waitForSelector('[data-key=D-minor]');
     await press(teacher.page, 'Undo');

@@ -6,39 +6,49 @@ import type { Finger, Hand } from '../score';
 
 /** A black key under a finger; null where the finger is not known. */
 interface BlackKey {
-  readonly hand: Hand;
   readonly key: PitchName;
   readonly finger: Finger | null;
 }
 
+/** The black keys of one hand from one bar to another. */
+interface Stretch {
+  readonly hand: Hand;
+  readonly bars: readonly [string, string];
+  readonly uses: readonly BlackKey[];
+}
+
 const HAND: Readonly<Record<Hand, string>> = { right: 'Right hand', left: 'Left hand' };
 
-/** What moving did to the hands, a sentence each: the black keys and the fingers on them, or that all stays as it is. */
-export function handsWords(
-  hands: readonly Hand[],
-  after: readonly BlackKey[],
-  flags: readonly Flag[],
-  before: readonly BlackKey[],
-): readonly string[] {
-  const isSame = after.length === 0 && before.length === 0 && flags.every((flag) => flag.wasThere);
-  if (isSame) return ['All stays as it is: the same fingers, white keys only.'];
-  return hands.map((hand) => handWords(hand, after.filter((use) => use.hand === hand)));
+/** What moving did to the hands: the black keys and the fingers on them, or that all stays as it is. A sentence a hand,
+ * or one for each stretch where the hand moves on to other keys. */
+export function handsWords(after: readonly Stretch[], flags: readonly Flag[], before: readonly Stretch[]): readonly string[] {
+  const isWhite = [...after, ...before].every(({ uses }) => uses.length === 0);
+  if (isWhite && flags.every((flag) => flag.wasThere)) return ['All stays as it is: the same fingers, white keys only.'];
+  const hands = groupBy(after, ({ hand }) => hand);
+  return [...hands.values()].flatMap((stretches) =>
+    stretches.map((stretch) => `${HAND[stretch.hand]}${stretches.length > 1 ? `, ${spanText(stretch.bars)}` : ''}: ${usesWords(stretch.uses)}.`),
+  );
 }
 
-function handWords(hand: Hand, uses: readonly BlackKey[]): string {
-  if (uses.length === 0) return `${HAND[hand]}: white keys only.`;
+/** A stretch of bars for a sentence: `bar 3`, `bars 1–8`. */
+export function spanText([from, to]: readonly [string, string]): string {
+  return from === to ? `bar ${from}` : `bars ${from}–${to}`;
+}
+
+function usesWords(uses: readonly BlackKey[]): string {
+  if (uses.length === 0) return 'white keys only';
   const known = uses.filter((use): use is BlackKey & { finger: Finger } => use.finger !== null);
   const unknown = uses.filter((use) => use.finger === null);
-  const keys = keysWords(known);
   const open = unknown.length > 0 ? [`${list([...new Set(unknown.map(({ key }) => namePrint(key)))])} without a printed finger`] : [];
-  return `${HAND[hand]}: ${[...keys, ...open].join('; ')}.`;
+  return [...keysWords(known), ...open].join('; ');
 }
 
-/** `F♯ and G♯ under 2 and 3`; where a key has several fingers, key by key: `E♭ under 1; A♭ under 3 and 4`. */
+/** `F♯ and G♯ under 2 and 3`; where a key has several fingers or a finger several keys, key
+ * by key: `E♭ under 1; A♭ under 3 and 4`. */
 function keysWords(uses: readonly { readonly key: PitchName; readonly finger: Finger }[]): readonly string[] {
   const byKey = [...groupBy(uses, ({ key }) => namePrint(key))].map(([name, own]) => ({ name, fingers: own.map(({ finger }) => String(finger)).sort() }));
   if (byKey.length === 0) return [];
-  const isOneEach = byKey.every(({ fingers }) => fingers.length === 1);
+  const isOneEach = byKey.length === uses.length && new Set(uses.map(({ finger }) => finger)).size === uses.length;
   if (isOneEach) return [`${list(byKey.map(({ name }) => name))} under ${list(byKey.flatMap(({ fingers }) => fingers))}`];
   return byKey.map(({ name, fingers }) => `${name} under ${list(fingers)}`);
 }

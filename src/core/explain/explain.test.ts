@@ -109,8 +109,8 @@ describe('hands in words', () => {
     expect(summary(demoFile('lantern-walk'), 'E')).toEqual(['Right hand: F♯ and G♯ under 2 and 3.', 'Left hand: F♯ and G♯ under 4 and 3.']);
   });
 
-  it('go key by key where a key has several fingers', () => {
-    expect(summary(demoFile('the-sixth-step'), 'Eb')[0]).toBe('Right hand: E♭ under 1; B♭ under 4; A♭ under 3 and 4.');
+  it('go key by key where one finger has several keys, and stretch by stretch where the hand moves on', () => {
+    expect(summary(demoFile('the-sixth-step'), 'Eb')[0]).toBe('Right hand, bars 1–5: E♭ under 1; A♭ under 4; B♭ under 4.');
   });
 
   it('say plainly that all stays as it is', () => {

@@ -2,8 +2,8 @@ import { flagWords, handsWords, positionWords } from '../explain';
 import { keyPrint, keyText, namePrint, pitchPrint, type Key } from '../pitch';
 import type { FlagKind, Severity } from '../flag';
 import type { Hand } from '../score';
-import { engravingPage, systemBreaks } from '../write';
-import { blackKeyUses } from './black-keys';
+import { engravingPage, systemBreaks, type EngravingPage } from '../write';
+import { blackStretches, type BlackStretch } from './black-keys';
 import { momentsOf, type Moment } from './moments';
 import type { OpenedPiece, Version } from './open-piece';
 import { reportRemark, type ReportRemark } from './report';
@@ -41,7 +41,7 @@ export interface BenchView {
   readonly to: string;
   readonly toText: string;
   readonly bars: number;
-  readonly page: string;
+  readonly page: EngravingPage;
   readonly summary: readonly string[];
   readonly handNotes: readonly HandNoteView[];
   readonly positions: readonly PositionView[];
@@ -75,13 +75,17 @@ export function benchView(piece: OpenedPiece, before: Version, after: Version, p
     toText: keyText(after.key),
     bars: piece.part.measures.length,
     page: engravingPage(page.view === 'both' ? layers : layers.slice(1), systemBreaks(piece.score, page.columns)),
-    summary: handsWords(piece.hands, blackKeyUses(after), after.flags, blackKeyUses(before)),
+    summary: handsWords(stretchesOf(piece, after), after.flags, stretchesOf(piece, before)),
     handNotes: handNoteViews(after),
     positions: positionViews(after),
     momentsBefore: momentsOf(before),
     momentsAfter: momentsOf(after),
     remarks: [...piece.remarks, ...after.remarks].map(reportRemark),
   };
+}
+
+function stretchesOf(piece: OpenedPiece, version: Version): readonly BlackStretch[] {
+  return piece.hands.flatMap((hand) => blackStretches(version, hand));
 }
 
 function shortKey(key: Key): string {

@@ -1,7 +1,7 @@
 import { keyPrint, keyText } from '../pitch';
 import { type Hand } from '../score';
 import { blackFingers, type BlackFingers } from '../survey';
-import { engravingPage } from '../write';
+import { engravingPage, type EngravingPage } from '../write';
 import { handNoteViews, positionViews, type HandNoteView, type PositionView } from './bench-view';
 import { asWritten, type OpenedPiece } from './open-piece';
 
@@ -18,7 +18,7 @@ export interface ShelfView {
   readonly blackFingers: BlackFingers;
   readonly positions: readonly PositionView[];
   readonly handNotes: readonly HandNoteView[];
-  readonly opening: string;
+  readonly opening: EngravingPage;
   readonly remarkCount: number;
 }
 
@@ -46,7 +46,7 @@ export function shelfView(piece: OpenedPiece, prefix: string): ShelfView {
   };
 }
 
-function openingPage(piece: OpenedPiece, prefix: string): string {
+function openingPage(piece: OpenedPiece, prefix: string): EngravingPage {
   const bars = OPENING_BARS + ((piece.part.measures[0]?.lead ?? 0) > 0 ? 1 : 0);
   const opening = {
     ...piece.part,

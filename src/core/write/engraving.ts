@@ -1,5 +1,6 @@
 import { element, mapChildren, withAttribute, withChildren, withoutAttributes, type XmlElement, type XmlNode } from '../markup';
-import type { Part, Score } from '../score';
+import type { MeasureItem, Part, Score } from '../score';
+import { signatureLine } from '../transpose';
 import { serialiseXml } from './serialise';
 import { itemWriterWithIds, writePart } from './write-score';
 
@@ -11,10 +12,23 @@ export interface Layer {
   readonly label: string;
 }
 
+/** Music for the engraver. */
+export interface EngravingPage {
+  readonly musicXml: string;
+  /** Key changes inside the piece at which the staves do not agree, as in a piece shown in two keys. */
+  readonly keyChanges: readonly StaffKeyChange[];
+}
+
+/** A key change at the beginning of a bar, by its index: the signature of every staff of the page, from the top. */
+export interface StaffKeyChange {
+  readonly bar: number;
+  readonly fifths: readonly number[];
+}
+
 /** Music for the engraver, as MusicXML: all layers as parts of one score, bar under bar and note under note.
  * Every note has an id: the layer's prefix and its own. `breaks` are the bar indexes where systems begin; each system
  * is a page of its own, so that it can be drawn by itself. The breaks, widths and credits of the files are left out, since they belong to another page. */
-export function engravingPage(layers: readonly Layer[], breaks: readonly number[]): string {
+export function engravingPage(layers: readonly Layer[], breaks: readonly number[]): EngravingPage {
   const parts = layers.flatMap((layer) => layer.score.parts.map((part) => ({ layer, part, id: `${layer.prefix}${part.id}` })));
   const list = element('part-list', {}, parts.map(({ layer, part, id }) => scorePart(layer, part, id)));
   const bodies = parts.map(({ layer, part, id }, i) => {
@@ -22,7 +36,17 @@ export function engravingPage(layers: readonly Layer[], breaks: readonly number[
     return preparePart(written, i === 0 ? breaks : []);
   });
   const root = element('score-partwise', { version: '4.0' }, [list, ...bodies]);
-  return serialiseXml({ declaration: null, doctype: null, prolog: [], epilog: [], root });
+  const musicXml = serialiseXml({ declaration: null, doctype: null, prolog: [], epilog: [], root });
+  return { musicXml, keyChanges: keyChanges(parts.map(({ part }) => part)) };
+}
+
+function keyChanges(parts: readonly Part[]): readonly StaffKeyChange[] {
+  const isChange = (item: MeasureItem): boolean => item.kind === 'attributes' && item.onset === 0 && item.keys.length > 0;
+  const changing = parts.flatMap((part) => part.measures.filter(({ index, items }) => index > 0 && items.some(isChange)).map(({ index }) => index));
+  const lines = parts.map((part) => ({ part, line: signatureLine(part) }));
+  return [...new Set(changing)]
+    .map((bar) => ({ bar, fifths: lines.flatMap(({ part, line }) => Array.from({ length: part.staves }, (_, i) => line.at(bar, 0, i + 1).fifths)) }))
+    .filter(({ fifths }) => new Set(fifths).size > 1);
 }
 
 function scorePart(layer: Layer, part: Part, id: string): XmlElement {

@@ -72,7 +72,7 @@ describe('engravingPage', () => {
 
   it('has every note of every layer once, under its own prefix', () => {
     const score = layers()[0]?.score;
-    const page = score ? engravingPage([{ score, prefix: 'a-', label: 'C' }, { score, prefix: 'b-', label: 'C' }], []) : '';
+    const page = score ? engravingPage([{ score, prefix: 'a-', label: 'C' }, { score, prefix: 'b-', label: 'C' }], []).musicXml : '';
     const ids = [...page.matchAll(/<note id="([^"]+)"/g)].map(([, id]) => id);
     expect(new Set(ids).size).toBe(ids.length);
     expect(ids.filter((id) => id?.startsWith('a-'))).toHaveLength(ids.length / 2);
@@ -80,7 +80,7 @@ describe('engravingPage', () => {
 
   it('breaks systems where it is told, and nowhere else', () => {
     const text = musicXml({ right: 'C4w | D4w | E4w | F4w', extra: { 2: '<print new-page="yes"/>' } });
-    const page = engravingPage([{ score: open(text).score, prefix: '', label: '' }], [2]);
+    const page = engravingPage([{ score: open(text).score, prefix: '', label: '' }], [2]).musicXml;
     const bars = childElements(childElements(unwrap(parseXml(page)).root, 'part')[0] as XmlElement);
     expect(bars.map((bar) => childElements(bar, 'print').length)).toEqual([0, 0, 1, 0]);
   });

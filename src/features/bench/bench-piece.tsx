@@ -77,12 +77,15 @@ export function BenchPiece({ piece, settings }: { readonly piece: PieceRecord; r
           { key: 'Escape', does: 'choose no hand note', act: () => choose(null) },
         ]}
       />
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-2 px-4 pt-3">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pt-2">
         <div className="min-w-0">
           <h1 className="truncate text-xl font-semibold">{view ? view.title || piece.fileName : 'Reading the piece …'}</h1>
-          {view ? <p className="text-sm text-secondary" data-role="from-to">{view.from === view.to ? `in ${view.from}, as written` : `from ${view.from} to ${view.to}`}</p> : null}
+          <p className="flex h-8 items-center gap-1 text-sm whitespace-nowrap text-secondary">
+            written in
+            {ladder.value ? <OwnKey piece={piece} current={keyName(ladder.value.from)} fifths={ladder.value.from.fifths} onChanged={() => go({ key: null })} /> : null}
+            {view && view.from !== view.to ? <span data-role="from-to">moved to {view.to}</span> : null}
+          </p>
         </div>
-        {ladder.value ? <OwnKey piece={piece} current={keyName(ladder.value.from)} fifths={ladder.value.from.fifths} onChanged={() => go({ key: null })} /> : null}
         <div className="ml-auto flex flex-wrap items-center gap-3">
           <BenchTools address={address} hands={ladder.value?.piece.hands ?? []} onChange={go} />
           <SaveButtons onSave={save} />

@@ -2,6 +2,7 @@
 
 import { memo } from 'react';
 import type { BenchView, HandNoteView } from '@/core/job';
+import { spanText } from '@/core/explain';
 import { SEVERITIES, type Severity } from '@/core/flag';
 import { SeverityMark } from '@/features/shared/severity-mark';
 
@@ -106,7 +107,7 @@ function Positions({ view }: { readonly view: BenchView }) {
             <ol>
               {own.map((position) => (
                 <li key={position.noteIds[0]}>
-                  {position.words} <span className="text-xs text-secondary">{own.length === 1 ? 'throughout' : barsOf(position.bars)}</span>
+                  {position.words} <span className="text-xs text-secondary">{own.length === 1 ? 'throughout' : spanText(position.bars)}</span>
                 </li>
               ))}
             </ol>
@@ -115,8 +116,4 @@ function Positions({ view }: { readonly view: BenchView }) {
       })}
     </div>
   );
-}
-
-function barsOf([from, to]: readonly [string, string]): string {
-  return from === to ? `bar ${from}` : `bars ${from}–${to}`;
 }

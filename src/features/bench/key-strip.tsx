@@ -21,7 +21,7 @@ export function keyName(key: Pick<LadderKey, 'tonic' | 'mode'>): string {
 export function KeyStrip({ ladder, chosen, onChoose }: KeyStripProps) {
   const own = keyName(ladder.from);
   return (
-    <div role="group" aria-label="Move to another key" className="flex gap-1 overflow-x-auto px-4 py-2">
+    <div role="group" aria-label="Move to another key" className="flex gap-1 overflow-x-auto px-4 py-2 sm:flex-wrap xl:flex-nowrap">
       {ladder.keys.map((key) => (
         <KeyButton key={keyName(key)} facts={key} isChosen={keyName(key) === chosen} isOwn={keyName(key) === own} onChoose={onChoose} />
       ))}

@@ -19,23 +19,25 @@ export function OwnKey({ piece, current, fifths, onChanged }: OwnKeyProps) {
     const key = keyOfSignature(fifths, mode);
     return key.ok ? [key.value] : [];
   });
+  const overrule = (chosen: Key): void => {
+    void overruleKey(studioDatabase(), piece, keyText(chosen), `the piece is in ${keyPrint(chosen)}`).then(onChanged);
+  };
   return (
-    <label className="flex items-center gap-1.5 text-sm">
-      Written in
-      <select
-        className="select select-sm h-9 w-32"
-        value={current}
-        onChange={(event) => {
-          const chosen = event.target.value;
-          void overruleKey(studioDatabase(), piece, chosen, `the piece is in ${chosen.replace('-', ' ')}`).then(onChanged);
-        }}
-      >
-        {keys.map((key) => (
-          <option key={keyText(key)} value={keyText(key)}>
-            {keyPrint(key)}
-          </option>
-        ))}
-      </select>
-    </label>
+    <select
+      aria-label="The piece is written in"
+      data-role="own-key"
+      className="select select-ghost select-sm h-8 w-28 px-2 font-semibold text-base-content"
+      value={current}
+      onChange={(event) => {
+        const chosen = keys[event.target.selectedIndex];
+        if (chosen) overrule(chosen);
+      }}
+    >
+      {keys.map((key) => (
+        <option key={keyText(key)} value={keyText(key)}>
+          {keyPrint(key)}
+        </option>
+      ))}
+    </select>
   );
 }

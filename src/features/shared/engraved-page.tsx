@@ -1,11 +1,12 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
+import type { EngravingPage } from '@/core/write';
 import type { EngraveLayout } from '@/workers/protocol';
 import { askEngraving } from '@/workers/questions';
 
 interface EngravedPageProps {
-  readonly page: string;
+  readonly page: EngravingPage;
   readonly layout: EngraveLayout;
   readonly label: string;
   /** Ids of notes to point at, and of those sounding at the selected moment. */
@@ -18,7 +19,7 @@ const NONE: readonly string[] = [];
 
 /** Which page is drawn, and for which width. */
 interface EngravedState {
-  readonly page: string | null;
+  readonly page: EngravingPage | null;
   readonly widthPx: number;
 }
 
