@@ -12,7 +12,7 @@ export function coreWorker(): Remote<CoreService> {
   return core;
 }
 
-/** The engraver, in its worker. Started with the first call and kept. */
+/** The engraver, in its worker. Started with the first call and kept; a call without a question starts it ahead. */
 export function engraveWorker(): Remote<EngraveService> {
   engraver ??= wrap<EngraveService>(new Worker(new URL('./engrave.worker.ts', import.meta.url), { type: 'module' }));
   return engraver;

@@ -4,8 +4,8 @@ import type { EngravingPage } from '@/core/write';
 import { withStaffKeys } from './staff-keys';
 import type { VerovioToolkit } from 'verovio/esm';
 
-/** The engraver takes half a second to start: it is loaded with the first picture, once. */
-let starting: Promise<VerovioToolkit> | null = null;
+/** The engraver takes half a second to start, so it is begun at once; where it came to grief, it is begun again. */
+let starting = start();
 
 async function start(): Promise<VerovioToolkit> {
   const [{ default: createModule }, { VerovioToolkit: Toolkit, enableLog, LOG_ERROR }] = await Promise.all([import('verovio/wasm'), import('verovio/esm')]);
@@ -18,21 +18,29 @@ async function start(): Promise<VerovioToolkit> {
 async function engrave(page: EngravingPage, layout: EngraveLayout): Promise<Answer<readonly string[]>> {
   const { musicXml, keyChanges } = engravingPageSchema.validateSync(page, { strict: true });
   const { widthPx, zoom, breaks } = engraveLayoutSchema.validateSync(layout, { strict: true });
-  starting ??= start();
-  const toolkit = await starting;
-  toolkit.setOptions({
-    ...HOUSE_STYLE,
-    breaks,
-    scale: zoom,
-    pageWidth: breaks === 'none' ? 100_000 : Math.round((widthPx * 100) / zoom),
-  });
-  if (!toolkit.loadData(musicXml)) {
-    return { ok: false, trouble: { code: 'engrave.refused', message: 'This piece could not be engraved.', hint: 'It is kept as it is; saving it still works.', line: null } };
+  try {
+    const toolkit = await starting;
+    toolkit.setOptions({
+      ...HOUSE_STYLE,
+      breaks,
+      scale: zoom,
+      pageWidth: breaks === 'none' ? 100_000 : Math.round((widthPx * 100) / zoom),
+    });
+    if (!toolkit.loadData(musicXml)) return REFUSED;
+    if (keyChanges.length > 0) toolkit.loadData(withStaffKeys(toolkit.getMEI({}), keyChanges));
+    const systems = Array.from({ length: toolkit.getPageCount() }, (_, i) => toolkit.renderToSVG(i + 1));
+    return { ok: true, value: systems };
+  } catch {
+    // A crash inside the engraver leaves it unusable: the next page gets a new one.
+    starting = start();
+    return REFUSED;
   }
-  if (keyChanges.length > 0) toolkit.loadData(withStaffKeys(toolkit.getMEI({}), keyChanges));
-  const systems = Array.from({ length: toolkit.getPageCount() }, (_, i) => toolkit.renderToSVG(i + 1));
-  return { ok: true, value: systems };
 }
+
+const REFUSED = {
+  ok: false,
+  trouble: { code: 'engrave.refused', message: 'This piece could not be engraved.', hint: 'It is kept as it is; saving it still works.', line: null },
+} as const;
 
 /** How our pages look. Heights and margins in the engraver's own units (ten to a staff space at print size). */
 const HOUSE_STYLE = {

@@ -21,6 +21,8 @@ function remembering<Question extends readonly unknown[], T>(ask: (...question: 
   return (...question) => {
     const name = JSON.stringify(question);
     const answer = answers.get(name) ?? ask(...question);
+    // What failed is not remembered: asked again, it is tried again.
+    answer.catch(() => answers.delete(name));
     // Asked again, an answer becomes the youngest; the oldest goes.
     answers.delete(name);
     answers.set(name, answer);

@@ -21,21 +21,19 @@ describe('a first visit', () => {
     await seesKey(teacher.page, 'D-major');
     expect(teacher.page.url()).toContain('piece=lantern-walk');
     expect(await textOf(teacher.page, '[data-role=summary]')).toBe('Right hand: F♯ under 3.\n\nLeft hand: F♯ under 3.');
-    const drawn = await teacher.page.$eval('[data-role=paper]', (paper) => ({
-      before: paper.querySelectorAll('g.note[id^=before-]').length,
-      after: paper.querySelectorAll('g.note[id^=after-]').length,
-      fingers: paper.querySelectorAll('g.fing').length,
-      signatures: paper.querySelectorAll('g.system:first-of-type g.keySig g.keyAccid').length,
-    }));
+    const count = (part: string): Promise<number> => teacher.page.$$eval(`[data-role=paper] >>> ${part}`, (found) => found.length);
+    const drawn = { before: await count('g.note[id^=before-]'), after: await count('g.note[id^=after-]'), fingers: await count('g.fing'), signs: await count('g.keySig g.keyAccid') };
     expect(drawn.before).toBe(drawn.after);
     expect(drawn.before).toBeGreaterThan(40);
     expect(drawn.fingers).toBe(drawn.before + drawn.after);
+    // Two sharps in each staff of D, on each of two systems.
+    expect(drawn.signs).toBe(8);
   });
 
   it('puts note under note: both versions agree on where each note stands', async () => {
-    const offsets = await teacher.page.$$eval('g.note[id^=before-]', (notes) =>
+    const offsets = await teacher.page.$$eval('[data-role=paper] >>> g.note[id^=before-]', (notes) =>
       notes.map((note) => {
-        const under = document.getElementById(note.id.replace('before-', 'after-'));
+        const under = (note.getRootNode() as ShadowRoot).getElementById(note.id.replace('before-', 'after-'));
         const head = (of: Element | null): number => of?.querySelector('.notehead')?.getBoundingClientRect().x ?? Number.NaN;
         return Math.abs(head(note) - head(under));
       }),
@@ -51,7 +49,7 @@ describe('a first visit', () => {
     const finger = await teacher.page.$eval('[data-role=keyboard] [data-hand=right][data-midi="66"]', (tip) => tip.getAttribute('data-finger'));
     expect(finger).toBe('3');
     expect(await textOf(teacher.page, '[data-role=moment]')).toBe('bar 1, beat 3');
-    expect(await teacher.page.$$eval('g.note.is-now', (notes) => notes.length)).toBe(4);
+    expect(await teacher.page.$$eval('[data-role=paper] >>> g.note.is-now', (notes) => notes.length)).toBe(4);
   });
 
   it('asks no other machine for anything, and nothing complains', () => {
@@ -65,8 +63,8 @@ describe('hand notes', () => {
     await goTo(teacher.page, '/bench?piece=lantern-walk&key=Eb-major');
     await seesKey(teacher.page, 'Eb-major');
     await (await teacher.page.waitForSelector('[data-flag=thumb-on-black]'))?.click();
-    await teacher.page.waitForSelector('g.note.is-pointed');
-    const pointed = await teacher.page.$$eval('g.note.is-pointed', (notes) => notes.map(({ id }) => id.split('-')[0]));
+    await teacher.page.waitForSelector('[data-role=paper] >>> g.note.is-pointed');
+    const pointed = await teacher.page.$$eval('[data-role=paper] >>> g.note.is-pointed', (notes) => notes.map(({ id }) => id.split('-')[0]));
     expect(new Set(pointed)).toEqual(new Set(['before', 'after']));
     await sees(teacher.page, 'Let the whole hand move in towards the fallboard');
   });

@@ -122,6 +122,21 @@ describe('light and dark', () => {
     await seesKey(teacher.page, 'Eb-major');
     expect(await findings(teacher.page)).toEqual([]);
   });
+
+  it('ink the engraved notes, fingers and words in the colour of the text', async () => {
+    for (const look of ['lamplight', 'paper']) {
+      await goTo(teacher.page, '/settings');
+      await (await teacher.page.waitForSelector(`input[value=${look}]`))?.click();
+      await teacher.page.waitForFunction((wanted: string) => document.documentElement.dataset['theme'] === wanted, {}, look);
+      await goTo(teacher.page, '/bench?piece=night-baker&key=Eb-major');
+      await seesKey(teacher.page, 'Eb-major');
+      const [ink, ...drawn] = await teacher.page.evaluate(() => [
+        getComputedStyle(document.body).color,
+        ...['.notehead use', '.fing text', '.verse text', '.clef use'].map((part) => getComputedStyle(document.querySelector('[data-role=paper] [data-role=engraving]')?.shadowRoot?.querySelector(part) as Element).fill),
+      ]);
+      expect(drawn).toEqual(drawn.map(() => ink));
+    }
+  });
 });
 
 describe('every window', () => {

@@ -22,7 +22,7 @@ export function flagWords(flag: Flag): FlagWords {
     case 'fifth-on-black':
       return {
         title: `${capital(FINGER[evidence.finger])} on ${namePrint(evidence.key)}`,
-        message: `The ${HAND[flag.hand]}'s ${FINGER[evidence.finger]} plays the black key ${pitchPrint(evidence.key)} in ${where}.`,
+        message: `The ${HAND[flag.hand]}’s ${FINGER[evidence.finger]} plays the black key ${pitchPrint(evidence.key)} in ${where}.`,
         suggestion:
           evidence.school === 'avoid'
             ? 'Leave this key out for now, or begin from another finger.'
@@ -31,13 +31,13 @@ export function flagWords(flag: Flag): FlagWords {
     case 'fourth-on-black':
       return {
         title: `Finger 4 on ${namePrint(evidence.key)}`,
-        message: `The ${HAND[flag.hand]}'s finger 4 plays the black key ${pitchPrint(evidence.key)} in ${where}.`,
+        message: `The ${HAND[flag.hand]}’s finger 4 plays the black key ${pitchPrint(evidence.key)} in ${where}.`,
         suggestion: 'Finger 4 is the weakest on a black key: play it alone first, and keep the wrist from twisting outwards.',
       };
     case 'double-duty':
       return {
         title: `Finger ${evidence.finger} serves ${evidence.keys.map(namePrint).join(' and ')}`,
-        message: `In ${where} the ${HAND[flag.hand]}'s ${FINGER[evidence.finger]} has two keys of one letter to play: ${evidence.keys.map(pitchPrint).join(', ')}.`,
+        message: `In ${where} the ${HAND[flag.hand]}’s ${FINGER[evidence.finger]} has two keys of one letter to play: ${evidence.keys.map(pitchPrint).join(', ')}.`,
         suggestion: 'Ring both notes. The finger slides to the other key; the hand does not move along.',
       };
     case 'shared-key':

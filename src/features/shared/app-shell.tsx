@@ -5,6 +5,7 @@ import { usePathname, useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useRef, type ReactNode } from 'react';
 import { FilePlus2, Redo2, Undo2 } from 'lucide-react';
 import { redoEdit, seedOnFirstVisit, studioDatabase, undoEdit, useHistory, useSettings } from '@/data';
+import { engraveWorker } from '@/workers/client';
 import { bringIn } from './bring-in';
 import { loadDemoPieces } from './demo-studio';
 import { DropPlace } from './drop-place';
@@ -23,6 +24,7 @@ export function AppShell({ children }: { readonly children: ReactNode }) {
   const { say } = useMessages();
   const take = useTakeFiles();
   useLook();
+  useEffect(() => void engraveWorker(), []);
   useEffect(() => {
     const tell = (): void => say({ kind: 'trouble', text: 'The demo studio could not be loaded.', hint: 'Reload the page; your own pieces are not touched.' });
     void seedOnFirstVisit(studioDatabase(), loadDemoPieces).catch(tell);

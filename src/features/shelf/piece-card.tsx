@@ -31,7 +31,7 @@ export function PieceCard({ piece, facts }: { readonly piece: PieceRecord; reado
         </div>
         {view ? <HandsGlyph right={view.blackFingers.right} left={view.blackFingers.left} size={34} /> : null}
       </div>
-      <div className="opening h-36 px-3 pt-1">{view ? <EngravedPage page={view.opening} layout={OPENING_LAYOUT} label={`Opening of ${title}`} /> : null}</div>
+      <div className="h-36 px-3 pt-1">{view ? <EngravedPage page={view.opening} layout={OPENING_LAYOUT} fits="height" label={`Opening of ${title}`} /> : null}</div>
       <div className="mt-auto flex items-end gap-2 px-4 pb-3">
         <div className="min-w-0 flex-1 text-sm">{view ? <Standing view={view} /> : null}</div>
         <button

@@ -1,0 +1,41 @@
+// Takes the pictures of docs/screenshots from the demo studio, each main view at 1280 by 800.
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import puppeteer from 'puppeteer-core';
+import { ensureBuilt } from './lib/build.mjs';
+import { ensureChromium, launchOptions } from './lib/chromium.mjs';
+import { ROOT } from './lib/run.mjs';
+import { freePort, serve } from './lib/server.mjs';
+
+const ENGRAVED = '[data-role=paper] figure[aria-busy=false]';
+
+/** Each view: where it is, what must be there before the picture is taken, and what is pressed first. */
+const VIEWS = [
+  { name: 'shelf', path: '/', waitsFor: '[data-piece=harbour-stairs] figure[aria-busy=false]' },
+  { name: 'bench', path: '/bench?piece=lantern-walk&key=E-major&at=1:3', waitsFor: ENGRAVED, presses: '[data-flag=fourth-on-black]' },
+  { name: 'bench-key-change', path: '/bench?piece=bridge-to-the-other-bank&key=Eb-major', waitsFor: ENGRAVED },
+  { name: 'bench-lamplight', path: '/bench?piece=night-baker&key=Eb-major', waitsFor: ENGRAVED, dark: true },
+  { name: 'settings', path: '/settings', waitsFor: 'input[name=outer]' },
+];
+
+ensureBuilt();
+ensureChromium();
+const folder = join(ROOT, 'docs/screenshots');
+mkdirSync(folder, { recursive: true });
+const { address, stop } = await serve(await freePort());
+const browser = await puppeteer.launch(launchOptions());
+const page = await browser.newPage();
+await page.setViewport({ width: 1280, height: 800 });
+await page.goto(address);
+await page.waitForFunction(() => document.querySelectorAll('[data-piece] figure[aria-busy=false]').length === 12);
+for (const { name, path, waitsFor, presses, dark } of VIEWS) {
+  await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: dark ? 'dark' : 'light' }]);
+  await page.goto(address + path);
+  await page.waitForSelector(waitsFor);
+  if (presses) await page.click(presses);
+  await page.evaluate(() => document.fonts.ready);
+  await page.screenshot({ path: join(folder, `${name}.png`) });
+  console.log(`docs/screenshots/${name}.png`);
+}
+await browser.close();
+stop();

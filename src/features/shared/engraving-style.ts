@@ -1,0 +1,48 @@
+/** How engraved music looks. It stands in a shadow tree: three thousand small shapes that no rule of the application's
+ * own style sheet needs to be tried on. Variables and fonts reach into it. */
+export const ENGRAVING_STYLE = `
+/* Systems out of sight are laid out and painted only when they come into sight. */
+.system {
+  content-visibility: auto;
+  contain-intrinsic-size: auto 320px;
+}
+
+/* The engraved page takes the ink of the theme. */
+svg {
+  display: block;
+  width: 100%;
+  height: auto;
+  color: var(--color-base-content);
+  fill: currentColor;
+}
+
+/* On a card the whole opening is seen, both staves of it. */
+:host([data-fits='height']) svg {
+  width: auto;
+  max-width: 100%;
+  height: 8.5rem;
+}
+text {
+  font-family: var(--font-serif);
+}
+.fing text {
+  font-family: var(--font-sans);
+  font-weight: 700;
+}
+.note,
+.chord,
+.rest {
+  cursor: pointer;
+}
+
+/* What a hand note speaks of has a halo, in the colour of the fingers on the keyboard map; what sounds now is coloured. */
+.is-pointed .notehead use {
+  stroke: #d9a441;
+  stroke-width: 110px;
+  paint-order: stroke;
+}
+.is-now use {
+  color: var(--color-primary);
+  fill: var(--color-primary);
+}
+`;
