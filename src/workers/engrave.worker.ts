@@ -37,6 +37,22 @@ async function engrave(page: EngravingPage, layout: EngraveLayout): Promise<Answ
   }
 }
 
+/** The smallest score that has a sign among its text: a metronome mark. */
+const PROBE =
+  '<score-partwise version="4.0"><part-list><score-part id="P"><part-name/></score-part></part-list><part id="P"><measure number="1">' +
+  '<attributes><divisions>1</divisions><time><beats>4</beats><beat-type>4</beat-type></time><clef><sign>G</sign><line>2</line></clef></attributes>' +
+  '<direction><direction-type><metronome><beat-unit>quarter</beat-unit><per-minute>60</per-minute></metronome></direction-type></direction>' +
+  '<note><rest/><duration>4</duration><type>whole</type></note></measure></part></score-partwise>';
+
+/** The font of the signs that stand among text, as a rule for a style sheet. The engraver would put it into every
+ * picture; once in the document it serves all of them. Empty where the engraver has none. */
+async function textFont(): Promise<string> {
+  const toolkit = await starting;
+  toolkit.setOptions({ ...HOUSE_STYLE, breaks: 'none', smuflTextFont: 'embedded' });
+  const svg = toolkit.loadData(PROBE) ? toolkit.renderToSVG(1) : '';
+  return /@font-face\s*\{[^}]*\}/.exec(svg)?.[0] ?? '';
+}
+
 const REFUSED = {
   ok: false,
   trouble: { code: 'engrave.refused', message: 'This piece could not be engraved.', hint: 'It is kept as it is; saving it still works.', line: null },
@@ -57,6 +73,7 @@ const HOUSE_STYLE = {
   svgRemoveXlink: true,
   svgFormatRaw: true,
   font: 'Bravura',
+  smuflTextFont: 'none',
   mnumInterval: 0,
   spacingStaff: 8,
   spacingSystem: 14,
@@ -66,5 +83,5 @@ const HOUSE_STYLE = {
   fingeringScale: 0.9,
 };
 
-export type EngraveWorker = { engrave: typeof engrave };
-expose({ engrave } satisfies EngraveWorker);
+export type EngraveWorker = { engrave: typeof engrave; textFont: typeof textFont };
+expose({ engrave, textFont } satisfies EngraveWorker);

@@ -53,6 +53,8 @@ export interface SavedPiece {
 /** What the engraving worker does: a page in, one SVG picture a system out. `zoom` is in per cent of print size. */
 export interface EngraveService {
   engrave(page: EngravingPage, layout: EngraveLayout): Answer<readonly string[]>;
+  /** The font of the signs among text, as a rule for a style sheet. */
+  textFont(): string;
 }
 
 /** `breaks`: as the page says, or none (one long line). */

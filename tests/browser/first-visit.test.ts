@@ -52,6 +52,10 @@ describe('a first visit', () => {
     expect(await teacher.page.$$eval('[data-role=paper] >>> g.note.is-now', (notes) => notes.length)).toBe(4);
   });
 
+  it('has the font for the note in the metronome mark', async () => {
+    await teacher.page.waitForFunction(() => document.fonts.check('20px Bravura', '\uECA5') && [...document.fonts].some(({ family, status }) => /Bravura/.test(family) && status === 'loaded'));
+  });
+
   it('asks no other machine for anything, and nothing complains', () => {
     expect(teacher.strangers).toEqual([]);
     expect(teacher.complaints).toEqual([]);

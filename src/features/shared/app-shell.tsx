@@ -5,9 +5,9 @@ import { usePathname, useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useRef, type ReactNode } from 'react';
 import { FilePlus2, Redo2, Undo2 } from 'lucide-react';
 import { redoEdit, seedOnFirstVisit, studioDatabase, undoEdit, useHistory, useSettings } from '@/data';
-import { engraveWorker } from '@/workers/client';
 import { bringIn } from './bring-in';
 import { loadDemoPieces } from './demo-studio';
+import { layOutTextFont } from './text-font';
 import { DropPlace } from './drop-place';
 import { HandsGlyph } from './hand-glyph';
 import { useMessages } from './messages';
@@ -24,7 +24,7 @@ export function AppShell({ children }: { readonly children: ReactNode }) {
   const { say } = useMessages();
   const take = useTakeFiles();
   useLook();
-  useEffect(() => void engraveWorker(), []);
+  useEffect(() => void layOutTextFont(), []);
   useEffect(() => {
     const tell = (): void => say({ kind: 'trouble', text: 'The demo studio could not be loaded.', hint: 'Reload the page; your own pieces are not touched.' });
     void seedOnFirstVisit(studioDatabase(), loadDemoPieces).catch(tell);
