@@ -15,20 +15,20 @@ function statusOf(fault: Fault): number {
     case 'query.missing':
     case 'query.value':
     case 'query.part':
-    case 'query.format-not-yet':
     case 'move.mode-change':
     case 'read.empty':
       return 400;
     case 'read.too-large':
       return 413;
     case 'read.unknown-format':
-    case 'read.format-not-yet':
       return 415;
     case 'read.not-a-score':
     case 'read.encoding':
     case 'read.malformed':
     case 'read.cut-off':
     case 'read.entity':
+    case 'read.midi-damaged':
+    case 'read.own-file':
     case 'read.no-notes':
     case 'read.too-many-bars':
     case 'read.bad-value':
@@ -39,6 +39,8 @@ function statusOf(fault: Fault): number {
     case 'pitch.out-of-range':
     case 'move.out-of-range':
       return 422;
+    case 'read.archive':
+      return fault.detail === 'too-large' ? 413 : 422;
     default:
       return assertNever(fault);
   }

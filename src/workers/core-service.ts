@@ -48,7 +48,7 @@ export function createCoreService(): CoreService {
       answer(mapped(moved(source, { ...wish, to: null }), ({ piece, wish: full }) => ladderOf(piece, full, order))),
     save: (source, wish, format) => {
       const version = moved(source, wish);
-      return answer(version.ok ? saveAs(version.value.after, format) : version);
+      return answer(mapped(version, ({ piece, after }) => saveAs(piece, after, format)));
     },
   };
 }

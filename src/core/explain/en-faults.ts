@@ -1,4 +1,4 @@
-import { assertNever, type Fault, type FileFormat } from '../result';
+import { assertNever, type Fault } from '../result';
 
 /** What is wrong, and what to do. */
 export interface FaultWords {
@@ -6,16 +6,14 @@ export interface FaultWords {
   readonly hint: string;
 }
 
-const FORMAT: Readonly<Record<FileFormat, string>> = {
-  musicxml: 'MusicXML',
-  mxl: 'compressed MusicXML (.mxl)',
-  abc: 'ABC',
-  midi: 'MIDI',
-  newthumb: 'New Thumb piece',
-};
-
-const EXPORT_HINT = 'Export the piece as MusicXML (.musicxml or .xml) from the program it was written in, and bring that file in.';
+const EXPORT_HINT = 'Export the piece as MusicXML (.musicxml, .xml or .mxl) from the program it was written in, and bring that file in; ABC and MIDI files are read too.';
 const AGAIN_HINT = 'Export the piece again from the program it was written in.';
+
+const ARCHIVE = {
+  damaged: { message: 'The compressed file is damaged or cut off.', hint: AGAIN_HINT },
+  'no-score': { message: 'There is no MusicXML score inside this compressed file.', hint: EXPORT_HINT },
+  'too-large': { message: 'The compressed file unpacks to more than 50 MB.', hint: 'A beginner’s piece is far smaller: look whether this is the right file.' },
+} as const;
 
 /** A refusal in words for teachers, in English. */
 export function faultWords(fault: Fault): FaultWords {
@@ -26,8 +24,6 @@ export function faultWords(fault: Fault): FaultWords {
       return { message: `The file is larger than ${fault.limitMb} MB.`, hint: 'A beginner’s piece is far smaller: look whether this is the right file.' };
     case 'read.unknown-format':
       return { message: 'This is not a music file that New Thumb knows.', hint: EXPORT_HINT };
-    case 'read.format-not-yet':
-      return { message: `This is a ${FORMAT[fault.format]} file; this version reads MusicXML only.`, hint: EXPORT_HINT };
     case 'read.not-a-score':
       return { message: `This is an XML file, but not a score: it begins with <${fault.rootName}>.`, hint: EXPORT_HINT };
     case 'read.encoding':
@@ -38,6 +34,12 @@ export function faultWords(fault: Fault): FaultWords {
       return { message: `The file is cut off: it ends in line ${fault.at.line}, before the score is complete.`, hint: 'Copy or download it once more; if it stays short, export it again.' };
     case 'read.entity':
       return { message: `The file uses an abbreviation that is not allowed here (line ${fault.at.line}).`, hint: AGAIN_HINT };
+    case 'read.midi-damaged':
+      return { message: `The MIDI file is damaged or cut off (${fault.detail}).`, hint: AGAIN_HINT };
+    case 'read.archive':
+      return ARCHIVE[fault.detail];
+    case 'read.own-file':
+      return { message: `This New Thumb piece file is not complete: ${fault.detail}.`, hint: 'Save the piece once more with “Save”, and bring that file in.' };
     case 'read.no-notes':
       return { message: 'There is not a single note in this file.', hint: 'Look whether the right piece was exported.' };
     case 'read.too-many-bars':
@@ -65,8 +67,6 @@ export function faultWords(fault: Fault): FaultWords {
       return { message: `The query “${fault.name}” is missing.`, hint: `Add it to the address, for example ?${fault.name}=D` };
     case 'query.value':
       return { message: `“${fault.value}” is no value for “${fault.name}”.`, hint: `Use ${fault.allowed}.` };
-    case 'query.format-not-yet':
-      return { message: `This version does not write ${FORMAT[fault.format]} files.`, hint: 'Use format=musicxml or format=midi.' };
     case 'query.part':
       return { message: `The piece has no part “${fault.value}”.`, hint: `Use ${fault.parts.map((id, i) => `${id} or ${i + 1}`).join(', ')}.` };
     case 'job.busy':

@@ -15,6 +15,20 @@ export function remarkWords(remark: Remark): string {
       return `Bar ${remark.bar}${remark.part ? ` in ${remark.part}` : ''} is ${remark.found} quarter notes long instead of ${remark.expected}; it was left as it is.`;
     case 'key-guessed':
       return `The key was taken to be ${remark.key}; it could also be ${remark.runnerUp}.`;
+    case 'abc-unclear':
+      return `Line ${remark.line}, column ${remark.column}: ${remark.detail}. It was left out.`;
+    case 'abc-octaves':
+      return 'An accidental was taken to hold for its letter in all octaves until the bar line, as the ABC standard says; some programs hold it in its own octave only. Compare the bars with accidentals.';
+    case 'more-tunes':
+      return `The file holds ${remark.count} tunes; this is the first.`;
+    case 'midi-grid':
+      return remark.moved === 0 ? `Every note stands on the grid of ${remark.grid}.` : `The rhythm was set to a grid of ${remark.grid}; ${remark.moved} notes were moved to it.`;
+    case 'midi-hands':
+      return remark.by === 'tracks' ? 'The hands were told apart by the tracks of the file.' : 'The file does not tell the hands apart; the notes were shared out by where the hands can reach.';
+    case 'midi-key':
+      return remark.by === 'file' ? `The file says ${remark.key}; the notes were spelled in it.` : `The file names no key; by its notes it is in ${remark.key}, and they were spelled in it.`;
+    case 'midi-drums':
+      return `${remark.count} drum notes were left out: they have no pitch.`;
     case 'duplicate-id':
       return `Two notes share the id “${remark.id}”; the one in bar ${remark.bar} got another.`;
     default:

@@ -5,7 +5,7 @@ import { readPiece } from '../read';
 import { err, ok, type Fault, type FileFormat, type Remark, type Result } from '../result';
 import { handNotes, handsOf, mapMeasures, pupilPart, struckNotes, type FoundKey, type Hand, type HandNote, type Part, type Score } from '../score';
 import { beatTicks } from '../time';
-import { findKey, moveScore, signatureLine, type Courtesy, type Spelling } from '../transpose';
+import { drawAccidentals, findKey, moveScore, signatureLine, type Courtesy, type Spelling } from '../transpose';
 
 /** A piece that was read, and what was found out about it once for all keys. */
 export interface OpenedPiece {
@@ -17,6 +17,8 @@ export interface OpenedPiece {
   /** The pupil's notes as written, in order of time, ties apart. */
   readonly notes: readonly HandNote[];
   readonly positions: readonly HandPosition[];
+  /** What a piece file of ours holds beside the music. */
+  readonly carried: Readonly<Record<string, unknown>>;
 }
 
 /** What the teacher or a script may say of a piece that its file does not. */
@@ -57,7 +59,8 @@ export interface Version {
 export function openPiece(bytes: Uint8Array, options: OpenOptions): Result<OpenedPiece, Fault> {
   const reading = readPiece(bytes, options.format);
   if (!reading.ok) return reading;
-  const { score, remarks } = reading.value;
+  const { remarks, carried } = reading.value;
+  const score = reading.value.signs === 'drawn' ? reading.value.score : withSigns(reading.value.score);
   const part = pupilPart(score, options.part);
   if (!part) return err({ code: 'query.part', value: options.part ?? '', parts: score.parts.map(({ id }) => id) });
   const key = findKey(score, part, options.key);
@@ -66,7 +69,12 @@ export function openPiece(bytes: Uint8Array, options: OpenOptions): Result<Opene
   const struck = struckNotes(notes);
   const ofHand = (hand: Hand): readonly HandNote[] => struck.filter((note) => note.hand === hand && !note.isGrace);
   const positions = hands.flatMap((hand) => handPositions(ofHand(hand), score.ticksPerQuarter));
-  return ok({ score, part, hands, key, notes, positions, remarks: [...remarks, ...fingerRemarks(hands, notes)] });
+  return ok({ score, part, hands, key, notes, positions, carried, remarks: [...remarks, ...fingerRemarks(hands, notes)] });
+}
+
+/** A file that has no signs of print of its own gets those of the bar rule. */
+function withSigns(score: Score): Score {
+  return { ...score, parts: score.parts.map((part) => drawAccidentals(part, 'bar')) };
 }
 
 function fingerRemarks(hands: readonly Hand[], notes: readonly HandNote[]): readonly Remark[] {

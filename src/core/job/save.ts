@@ -1,6 +1,6 @@
-import { err, ok, type Fault, type FileFormat, type Result } from '../result';
-import { fileStem, writeMidiFile, writeMusicXml } from '../write';
-import type { Version } from './open-piece';
+import type { FileFormat } from '../result';
+import { fileStem, packMxl, writeAbc, writeMidiFile, writeMusicXml, writeOwnFile } from '../write';
+import type { OpenedPiece, Version } from './open-piece';
 
 /** A file ready to be saved or sent. */
 export interface SavedFile {
@@ -9,17 +9,32 @@ export interface SavedFile {
   readonly content: string | Uint8Array;
 }
 
-/** Writes a piece in one key as a file. Errors: `query.format-not-yet`. */
-export function saveAs(version: Version, format: FileFormat): Result<SavedFile, Fault> {
-  const stem = fileStem(version.score.title, version.key);
+/** Endings and media types of the formats. Source: the scripting interface. */
+const FORMATS: Readonly<Record<FileFormat, { readonly ending: string; readonly mediaType: string }>> = {
+  musicxml: { ending: 'musicxml', mediaType: 'application/vnd.recordare.musicxml+xml' },
+  mxl: { ending: 'mxl', mediaType: 'application/vnd.recordare.musicxml' },
+  abc: { ending: 'abc', mediaType: 'text/vnd.abc' },
+  midi: { ending: 'mid', mediaType: 'audio/midi' },
+  newthumb: { ending: 'newthumb', mediaType: 'application/vnd.new-thumb+json' },
+};
+
+/** Writes a piece in one key as a file. */
+export function saveAs(piece: OpenedPiece, version: Version, format: FileFormat): SavedFile {
+  const { ending, mediaType } = FORMATS[format];
+  return { name: `${fileStem(version.score.title, version.key)}.${ending}`, mediaType, content: contentOf(piece, version, format) };
+}
+
+function contentOf({ carried }: OpenedPiece, { score, key }: Version, format: FileFormat): string | Uint8Array {
   switch (format) {
     case 'musicxml':
-      return ok({ name: `${stem}.musicxml`, mediaType: 'application/vnd.recordare.musicxml+xml', content: writeMusicXml(version.score) });
-    case 'midi':
-      return ok({ name: `${stem}.mid`, mediaType: 'audio/midi', content: writeMidiFile(version.score, version.key) });
+      return writeMusicXml(score);
     case 'mxl':
+      return packMxl(writeMusicXml(score));
     case 'abc':
+      return writeAbc(score, key);
+    case 'midi':
+      return writeMidiFile(score, key);
     case 'newthumb':
-      return err({ code: 'query.format-not-yet', format });
+      return writeOwnFile(writeMusicXml(score), carried);
   }
 }

@@ -45,3 +45,7 @@ export {
   signaturesAround,
 } from './key';
 export type { Direction, Key, Mode } from './key';
+export { profileFit, rankKeys } from './key-profile';
+export type { SoundingKey } from './key-profile';
+export { spellKey } from './spell';
+export type { HeardKey } from './spell';

@@ -13,14 +13,22 @@ const MAX_BARS = 5000;
 export interface Reading {
   readonly score: Score;
   readonly remarks: readonly Remark[];
+  /** Whether the signs of print are in the score, or have still to be drawn by the bar rule. */
+  readonly signs: 'drawn' | 'to-draw';
+  /** What a piece file of ours holds beside the music. */
+  readonly carried: Readonly<Record<string, unknown>>;
 }
 
 /** Reads MusicXML 3.0 to 4.0, part-wise or time-wise. Nothing in the file is left out of the score.
  * Errors: the `read.*` codes, with line and column. */
 export function readMusicXml(text: string): Result<Reading, Fault> {
   const parsed = parseXml(text);
-  if (!parsed.ok) return parsed;
-  const document = toPartwise(parsed.value);
+  return parsed.ok ? readDocument(parsed.value) : parsed;
+}
+
+/** Reads a MusicXML document that was parsed, or composed by one of the other readers. */
+export function readDocument(parsed: XmlDocument): Result<Reading, Fault> {
+  const document = toPartwise(parsed);
   const { root } = document;
   if (root.name !== 'score-partwise') {
     return err({ code: 'read.not-a-score', rootName: root.name, at: { line: root.line, column: root.column } });
@@ -42,7 +50,7 @@ export function readMusicXml(text: string): Result<Reading, Fault> {
     remarks.push(...read.value.remarks);
   }
   if (!parts.some(hasPitch)) return err({ code: 'read.no-notes' });
-  return ok({ score: { ...headings(document), document: emptied(document), ticksPerQuarter, parts }, remarks });
+  return ok({ score: { ...headings(document), document: emptied(document), ticksPerQuarter, parts }, remarks, signs: 'drawn', carried: {} });
 }
 
 function headings(document: XmlDocument): Pick<Score, 'title' | 'composer'> {

@@ -12,9 +12,10 @@ export function recogniseFormat(bytes: Uint8Array): FileFormat | null {
   return /^X:\s*\d+/m.test(head) && /^K:/m.test(strFromU8(bytes.subarray(0, 65536), true)) ? 'abc' : null;
 }
 
-/** A compressed score names its container or a score file among its first entries. */
+/** A compressed score names its container or a score file among its first entries or in its list at the end. */
 function holdsScore(bytes: Uint8Array): boolean {
-  return /META-INF\/container\.xml|\.musicxml|\.xml/.test(strFromU8(bytes.subarray(0, 4096), true));
+  const ends = [bytes.subarray(0, 4096), bytes.subarray(Math.max(0, bytes.length - 65_536))];
+  return ends.some((end) => /META-INF\/container\.xml|\.musicxml|\.xml/.test(strFromU8(end, true)));
 }
 
 /** XML that begins neither as a web page nor as a drawing is taken for a score: the reader then says what is wrong with it. */

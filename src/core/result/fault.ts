@@ -4,12 +4,14 @@ export type Fault =
   | { readonly code: 'read.empty' }
   | { readonly code: 'read.too-large'; readonly limitMb: number }
   | { readonly code: 'read.unknown-format' }
-  | { readonly code: 'read.format-not-yet'; readonly format: FileFormat }
   | { readonly code: 'read.not-a-score'; readonly rootName: string; readonly at: TextPlace }
   | { readonly code: 'read.encoding'; readonly encoding: string }
   | { readonly code: 'read.malformed'; readonly detail: string; readonly at: TextPlace }
   | { readonly code: 'read.cut-off'; readonly at: TextPlace }
   | { readonly code: 'read.entity'; readonly name: string; readonly at: TextPlace }
+  | { readonly code: 'read.midi-damaged'; readonly detail: string }
+  | { readonly code: 'read.archive'; readonly detail: 'damaged' | 'no-score' | 'too-large' }
+  | { readonly code: 'read.own-file'; readonly detail: string }
   | { readonly code: 'read.no-notes' }
   | { readonly code: 'read.too-many-bars'; readonly limit: number }
   | { readonly code: 'read.bad-value'; readonly element: string; readonly value: string; readonly bar: string; readonly at: TextPlace }
@@ -22,7 +24,6 @@ export type Fault =
   | { readonly code: 'move.mode-change'; readonly from: string; readonly to: string }
   | { readonly code: 'query.missing'; readonly name: string }
   | { readonly code: 'query.value'; readonly name: string; readonly value: string; readonly allowed: string }
-  | { readonly code: 'query.format-not-yet'; readonly format: FileFormat }
   | { readonly code: 'query.part'; readonly value: string; readonly parts: readonly string[] }
   | { readonly code: 'job.busy' };
 
@@ -44,4 +45,11 @@ export type Remark =
   | { readonly code: 'no-fingers'; readonly hand: 'right' | 'left' }
   | { readonly code: 'bar-length'; readonly bar: string; readonly part: string; readonly expected: string; readonly found: string }
   | { readonly code: 'key-guessed'; readonly key: string; readonly runnerUp: string }
+  | { readonly code: 'abc-unclear'; readonly line: number; readonly column: number; readonly detail: string }
+  | { readonly code: 'abc-octaves' }
+  | { readonly code: 'more-tunes'; readonly count: number }
+  | { readonly code: 'midi-grid'; readonly grid: string; readonly moved: number }
+  | { readonly code: 'midi-hands'; readonly by: 'tracks' | 'pitch' }
+  | { readonly code: 'midi-key'; readonly key: string; readonly by: 'file' | 'notes' }
+  | { readonly code: 'midi-drums'; readonly count: number }
   | { readonly code: 'duplicate-id'; readonly bar: string; readonly id: string };

@@ -118,6 +118,8 @@ export interface FoundKey {
   readonly key: Key;
   readonly source: 'given' | 'written' | 'found';
   readonly runnerUp: Key | null;
+  /** How far the key leads the runner-up. */
+  readonly certainty: 'sure' | 'likely' | 'open';
 }
 
 export type Hand = 'right' | 'left';

@@ -1,4 +1,5 @@
-export { findKey } from './find-key';
+export { findKey, rankKeysOf } from './find-key';
+export type { RankedKey } from './find-key';
 export { COURTESIES, drawAccidentals } from './accidentals';
 export type { Courtesy } from './accidentals';
 export { SPELLINGS } from './respell';

@@ -1,6 +1,9 @@
 export { writeMusicXml } from './write-score';
 export { serialiseXml } from './serialise';
 export { writeMidiFile } from './midi/write-midi';
+export { writeAbc } from './abc/write-abc';
+export { packMxl } from './pack-mxl';
+export { writeOwnFile } from './own-file';
 export { fileStem } from './file-name';
 export { engravingPage } from './engraving';
 export type { EngravingPage, StaffKeyChange } from './engraving';

@@ -45,7 +45,7 @@ describe('writeMidiFile', () => {
   it('sets tempo, time and key, and the key of the moved piece', () => {
     const midi = heard(demoFile('slow-ferris'), 'Bb');
     expect(Math.round(midi.header.tempos[0]?.bpm ?? 0)).toBe(108);
-    expect(midi.header.timeSignatures[0]?.timeSignature).toEqual([3, 4]);
+    expect(midi.header.timeSignatures.map(({ timeSignature }) => timeSignature)).toEqual([[1, 4], [3, 4]]);
     expect(midi.header.keySignatures[0]).toMatchObject({ key: 'Bb', scale: 'major' });
   });
 

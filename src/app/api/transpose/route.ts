@@ -7,9 +7,7 @@ export async function POST(request: Request): Promise<Response> {
   return withSentPiece(request, (sent) => {
     const moved = movedPiece(sent);
     if (!moved.ok) return refuse(moved.error);
-    const file = saveAs(moved.value.after, sent.query.format);
-    if (!file.ok) return refuse(file.error);
-    const { name, mediaType, content } = file.value;
+    const { name, mediaType, content } = saveAs(sent.piece, moved.value.after, sent.query.format);
     const body = typeof content === 'string' ? content : new Uint8Array(content);
     return new Response(body, { headers: { 'Content-Type': mediaType, 'Content-Disposition': `attachment; filename="${name}"` } });
   });

@@ -66,13 +66,20 @@ function conductorTrack(score: Score, order: readonly number[], key: Key): MidiE
 function meters(bars: readonly PlayedBar[], scale: number): readonly Timed[] {
   let before: Meter | null = null;
   return bars.flatMap(({ measure, start }) => {
-    const { meter } = measure;
+    const meter = soundingMeter(measure, scale);
     const isNew = before?.beats !== meter.beats || before.beatType !== meter.beatType;
     before = meter;
     return isNew
       ? [set(start * scale, { type: 'timeSignature', numerator: meter.beats, denominator: meter.beatType, metronome: 24, thirtyseconds: 8 } as MidiEvent)]
       : [];
   });
+}
+
+/** The time signature of a bar as it sounds: a pick-up gets one of its own length, since the file knows no other way
+ * to say where the bar lines are. */
+function soundingMeter({ meter, lead, length }: Measure, scale: number): Meter {
+  const beats = (length * scale * meter.beatType) / (4 * TICKS);
+  return lead > 0 && Number.isInteger(beats) && beats > 0 ? { beats, beatType: meter.beatType } : meter;
 }
 
 function keys(bars: readonly PlayedBar[], scale: number, part: Part, own: Key): readonly Timed[] {
@@ -157,7 +164,9 @@ function notesOf(
 function lyricsOf(note: NoteItem): readonly string[] {
   const lyric = childElements(note.xml, 'lyric')[0];
   const text = lyric && childAt(lyric, 'text') ? (childText(lyric, 'text') ?? '') : '';
-  return text === '' ? [] : [text];
+  // A hyphen says that the word goes on, as karaoke files have it.
+  const goesOn = lyric && ['begin', 'middle'].includes(childText(lyric, 'syllabic') ?? '');
+  return text === '' ? [] : [goesOn ? `${text}-` : text];
 }
 
 function set(at: number, event: MidiEvent | Omit<MidiEvent, 'deltaTime'>): Timed {

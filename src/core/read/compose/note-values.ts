@@ -1,0 +1,53 @@
+import type { Ticks } from '../../time';
+import { PLAIN_TICKS } from './plain-piece';
+
+/** A note value of print: its type and dots. */
+export interface NoteValue {
+  readonly type: string;
+  readonly dots: number;
+  readonly ticks: Ticks;
+}
+
+/** Types of MusicXML with their lengths in quarters. Source: MusicXML 4.0, `note-type-value`. */
+const TYPES = [
+  ['breve', 8],
+  ['whole', 4],
+  ['half', 2],
+  ['quarter', 1],
+  ['eighth', 1 / 2],
+  ['16th', 1 / 4],
+  ['32nd', 1 / 8],
+  ['64th', 1 / 16],
+  ['128th', 1 / 32],
+] as const;
+
+/** All values with up to two dots, longest first. */
+const VALUES: readonly NoteValue[] = TYPES.flatMap(([type, quarters]) =>
+  [2, 1, 0].map((dots) => ({ type, dots, ticks: quarters * PLAIN_TICKS * (2 - 0.5 ** dots) })),
+)
+  .filter(({ ticks }) => Number.isInteger(ticks))
+  .sort((a, b) => b.ticks - a.ticks);
+
+/** The one value of this length; undefined where it takes several tied together. */
+export function noteValue(ticks: Ticks): NoteValue | undefined {
+  return VALUES.find((value) => value.ticks === ticks);
+}
+
+/** Cuts a length into values to be tied together, at the beats where it can: `at` is its place in the bar, `beat` the
+ * length of a beat. What no value can hold, less than a 128th, is left out. */
+export function splitLength(ticks: Ticks, at: Ticks, beat: Ticks): readonly NoteValue[] {
+  const pieces: NoteValue[] = [];
+  let left = ticks;
+  let place = at;
+  while (left > 0) {
+    const whole = noteValue(left);
+    if (whole) return [...pieces, whole];
+    const toBeat = beat - (place % beat);
+    const first = (toBeat < left ? noteValue(toBeat) : undefined) ?? VALUES.find((value) => value.ticks <= left && value.dots === 0);
+    if (!first) return pieces;
+    pieces.push(first);
+    left -= first.ticks;
+    place += first.ticks;
+  }
+  return pieces;
+}
