@@ -15,7 +15,6 @@ function statusOf(fault: Fault): number {
     case 'query.missing':
     case 'query.value':
     case 'query.part':
-    case 'move.mode-change':
     case 'read.empty':
       return 400;
     case 'read.too-large':

@@ -4,7 +4,7 @@ import { OUTER_SCHOOLS, type OuterSchool } from '@/core/flag';
 import { DIRECTIONS, parseKey, type Direction, type Key, type Mode } from '@/core/pitch';
 import { FILE_FORMATS, err, ok, type Fault, type FileFormat, type Result } from '@/core/result';
 import { KEY_ORDERS, type KeyOrder } from '@/core/survey';
-import { COURTESIES, SPELLINGS, type Courtesy, type Spelling } from '@/core/transpose';
+import { COURTESIES, DEGREE_FORMS, SPELLINGS, type Courtesy, type DegreeForm, type Spelling } from '@/core/transpose';
 
 /** The query of the scripting interface, checked, with its defaults filled in. `to` stays text until the piece's own
  * mode is known. */
@@ -38,8 +38,6 @@ export function readQuery(search: URLSearchParams): Result<ApiQuery, Fault> {
   whole('span', 120, 260, 206, 'a number of mm from 120 to 260');
   choice('inner', ['interval', 'black'], 'interval');
   choice('repeat', ['keep', 'change'], 'keep');
-  choice('sixth', ['natural', 'raised'], 'natural');
-  choice('seventh', ['natural', 'raised'], 'raised');
 
   const query: ApiQuery = {
     to: search.get('to'),
@@ -53,6 +51,8 @@ export function readQuery(search: URLSearchParams): Result<ApiQuery, Fault> {
       octaves,
       spelling: choice<Spelling>('spelling', SPELLINGS, 'strict'),
       courtesy: choice<Courtesy>('courtesy', COURTESIES, 'bar'),
+      sixth: choice<DegreeForm>('sixth', DEGREE_FORMS, 'natural'),
+      seventh: choice<DegreeForm>('seventh', DEGREE_FORMS, 'raised'),
       fingering: choice<Fingering>('fingering', FINGERINGS, 'plan'),
       school: choice<OuterSchool>('outer', OUTER_SCHOOLS, 'allow'),
     },

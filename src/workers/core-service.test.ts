@@ -5,7 +5,7 @@ import { open } from '../../tests/support/open';
 import { createCoreService } from './core-service';
 import { ID_PREFIXES, type Answer, type BenchWish } from './protocol';
 
-const USUAL: BenchWish = { to: null, direction: 'nearest', octaveRight: 0, octaveLeft: 0, spelling: 'strict', courtesy: 'bar', outer: 'allow' };
+const USUAL: BenchWish = { to: null, direction: 'nearest', octaveRight: 0, octaveLeft: 0, spelling: 'strict', courtesy: 'bar', sixth: 'natural', seventh: 'raised', outer: 'allow' };
 const source = (id: string, ownKey: string | null = null) => ({ musicXml: demoFile(id), ownKey });
 
 function valueOf<T>(answer: Answer<T>): T {
@@ -64,8 +64,8 @@ describe('the core behind the worker’s door', () => {
   });
 
   it('reads the piece anew where the teacher overrules its key', () => {
-    expect(valueOf(service.ladder(source('lantern-walk', 'A-minor'), USUAL, 'ease')).from).toMatchObject({ tonic: 'A', mode: 'minor' });
-    expect(valueOf(service.ladder(source('lantern-walk'), USUAL, 'ease')).from).toMatchObject({ tonic: 'C', mode: 'major' });
+    expect(valueOf(service.ladder(source('lantern-walk', 'A-minor'), USUAL, 'ease', null)).from).toMatchObject({ tonic: 'A', mode: 'minor' });
+    expect(valueOf(service.ladder(source('lantern-walk'), USUAL, 'ease', null)).from).toMatchObject({ tonic: 'C', mode: 'major' });
   });
 
   it('tells a card whether the hands stay put and what stands in the way', () => {

@@ -44,8 +44,8 @@ export function createCoreService(): CoreService {
     shelf: (source, prefix) => answer(mapped(open(source), (piece) => shelfView(piece, prefix))),
     bench: (source, wish, view, columns) =>
       answer(mapped(moved(source, wish), ({ piece, before, after }) => benchView(piece, before, after, { view, columns, prefixes: ID_PREFIXES }))),
-    ladder: (source, wish, order) =>
-      answer(mapped(moved(source, { ...wish, to: null }), ({ piece, wish: full }) => ladderOf(piece, full, order))),
+    ladder: (source, wish, order, mode) =>
+      answer(mapped(moved(source, { ...wish, to: null }), ({ piece, wish: full }) => ladderOf(piece, full, order, mode ?? piece.key.key.mode))),
     save: (source, wish, format) => {
       const version = moved(source, wish);
       return answer(mapped(version, ({ piece, after }) => saveAs(piece, after, format)));
@@ -72,6 +72,8 @@ function fullWish(piece: OpenedPiece, wish: BenchWish): Result<Wish, Fault> {
     octaves: { right: wish.octaveRight, left: wish.octaveLeft },
     spelling: wish.spelling,
     courtesy: wish.courtesy,
+    sixth: wish.sixth,
+    seventh: wish.seventh,
     // The planner is a later part of the core: fingers are carried over, and the Bench says so in its own words.
     fingering: 'keep',
     school: wish.outer,

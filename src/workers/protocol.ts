@@ -1,9 +1,9 @@
 import { array, mixed, number, object, string } from 'yup';
 import type { BenchView, Ladder, PageView, ShelfView } from '@/core/job';
-import type { Direction } from '@/core/pitch';
+import type { Direction, Mode } from '@/core/pitch';
 import type { FileFormat } from '@/core/result';
 import type { KeyOrder } from '@/core/survey';
-import type { Courtesy, Spelling } from '@/core/transpose';
+import type { Courtesy, DegreeForm, Spelling } from '@/core/transpose';
 import type { OuterSchool } from '@/core/flag';
 import type { EngravingPage } from '@/core/write';
 
@@ -31,6 +31,8 @@ export interface BenchWish {
   readonly octaveLeft: number;
   readonly spelling: Spelling;
   readonly courtesy: Courtesy;
+  readonly sixth: DegreeForm;
+  readonly seventh: DegreeForm;
   readonly outer: OuterSchool;
 }
 
@@ -40,7 +42,8 @@ export interface CoreService {
   bringIn(bytes: Uint8Array): Answer<{ readonly musicXml: string; readonly title: string }>;
   shelf(source: PieceSource, prefix: string): Answer<ShelfView>;
   bench(source: PieceSource, wish: BenchWish, view: PageView, columns: number): Answer<BenchView>;
-  ladder(source: PieceSource, wish: BenchWish, order: KeyOrder): Answer<Ladder>;
+  /** The keys of a mode; null for the piece's own. */
+  ladder(source: PieceSource, wish: BenchWish, order: KeyOrder, mode: Mode | null): Answer<Ladder>;
   save(source: PieceSource, wish: BenchWish, format: FileFormat): Answer<SavedPiece>;
 }
 
@@ -79,6 +82,8 @@ export const benchWishSchema = object({
   octaveRight: number().integer().min(-4).max(4).required(),
   octaveLeft: number().integer().min(-4).max(4).required(),
   spelling: mixed<Spelling>().oneOf(['strict', 'plain']).required(),
+  sixth: mixed<DegreeForm>().oneOf(['natural', 'raised']).required(),
+  seventh: mixed<DegreeForm>().oneOf(['natural', 'raised']).required(),
   courtesy: mixed<Courtesy>().oneOf(['none', 'bar']).required(),
   outer: mixed<OuterSchool>().oneOf(['allow', 'avoid']).required(),
 });

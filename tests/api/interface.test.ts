@@ -7,6 +7,7 @@ import { GET as health } from '@/app/api/health/route';
 import type { Ladder, Report } from '@/core/job';
 import { bytesOf, musicXml } from '../support/build-piece';
 import { demoFile } from '../support/demo-pieces';
+import { pitchText } from '@/core/pitch';
 import { open } from '../support/open';
 
 type Handler = (request: Request) => Promise<Response>;
@@ -22,6 +23,22 @@ describe('POST /api/transpose', () => {
     expect(response.headers.get('content-type')).toContain('application/vnd.recordare.musicxml+xml');
     expect(response.headers.get('content-disposition')).toBe('attachment; filename="lantern-walk-in-Bb.musicxml"');
     expect(open(await response.text()).key.key.tonic).toEqual({ step: 6, alter: -1 });
+  });
+
+  it('moves into another mode degree by degree, with the sixth and seventh that are asked for', async () => {
+    const scale = musicXml({ right: 'C4q D4q E4q F4q | G4q A4q B4q C5q', mode: 'major' });
+    const pitches = async (query: string): Promise<string> => open(await (await send(transpose, query, scale)).text()).notes.map(({ pitch }) => pitchText(pitch)).join(' ');
+    expect(await pitches('to=C-minor')).toBe('C4 D4 Eb4 F4 G4 Ab4 B4 C5');
+    expect(await pitches('to=C-minor&seventh=natural')).toBe('C4 D4 Eb4 F4 G4 Ab4 Bb4 C5');
+    expect(await pitches('to=C-minor&sixth=raised')).toBe('C4 D4 Eb4 F4 G4 A4 B4 C5');
+    expect(await pitches('to=D-dorian')).toBe('D4 E4 F4 G4 A4 B4 C5 D5');
+  });
+
+  it.each([['mxl', 'application/vnd.recordare.musicxml', 'mxl'], ['abc', 'text/vnd.abc', 'abc'], ['newthumb', 'application/vnd.new-thumb+json', 'newthumb']])('sends %s, which it reads again', async (format, mediaType, ending) => {
+    const response = await send(transpose, `to=D&format=${format}`, LANTERN);
+    expect([response.headers.get('content-type'), response.headers.get('content-disposition')]).toEqual([mediaType, `attachment; filename="lantern-walk-in-D.${ending}"`]);
+    const again = await reportOn('to=C', new Uint8Array(await response.arrayBuffer()) as unknown as string);
+    expect(again.from).toMatchObject({ tonic: 'D', mode: 'major' });
   });
 
   it('sends MIDI where that is asked for', async () => {
@@ -131,7 +148,6 @@ describe('refusals', () => {
     ['half an octave', 'to=D&octaves=0.5', LANTERN, 400, 'query.value'],
     ['a direction of its own', 'to=D&direction=sideways', LANTERN, 400, 'query.value'],
     ['a part that is not there', 'to=D&part=P9', LANTERN, 400, 'query.part'],
-    ['another mode, not yet', 'to=C-minor', LANTERN, 400, 'move.mode-change'],
     ['a format that is none', 'to=D&format=pdf', LANTERN, 400, 'query.value'],
     ['an empty body', 'to=D', '', 400, 'read.empty'],
     ['a picture', 'to=D', new Uint8Array([0x89, 0x50, 0x4e, 0x47]), 415, 'read.unknown-format'],

@@ -12,6 +12,8 @@ export const USUAL: Omit<Wish, 'to'> = {
   octaves: { right: 0, left: 0 },
   spelling: 'strict',
   courtesy: 'bar',
+  sixth: 'natural',
+  seventh: 'raised',
   fingering: 'keep',
   school: 'allow',
 };

@@ -61,8 +61,6 @@ export function faultWords(fault: Fault): FaultWords {
       return { message: `This cannot be written: ${fault.detail}.`, hint: 'Choose another key.' };
     case 'move.out-of-range':
       return { message: `Bar ${fault.bar} would go beyond the highest or lowest octave that can be written.`, hint: 'Choose the other direction or fewer octaves.' };
-    case 'move.mode-change':
-      return { message: `The piece is in a ${fault.from} key; moving it to a ${fault.to} key is not possible in this version.`, hint: `Choose a ${fault.from} key.` };
     case 'query.missing':
       return { message: `The query “${fault.name}” is missing.`, hint: `Add it to the address, for example ?${fault.name}=D` };
     case 'query.value':

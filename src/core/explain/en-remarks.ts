@@ -5,6 +5,8 @@ export function remarkWords(remark: Remark): string {
   switch (remark.code) {
     case 'respelled-key':
       return `From bar ${remark.bar}${remark.part ? ` in ${remark.part}` : ''} the key would be ${remark.from}; it is written as ${remark.to}, which sounds the same.`;
+    case 'other-mode':
+      return `From ${remark.from} to ${remark.to} the piece goes degree by degree: letters and fingers keep their pattern, the intervals do not, and it sounds different.`;
     case 'enharmonic-proposed':
       return `The raised seventh needs a double sharp here. ${remark.to} sounds the same and reads more easily.`;
     case 'not-planned':

@@ -33,7 +33,6 @@ const FAULTS: { readonly [Code in Fault['code']]: Extract<Fault, { code: Code }>
   'read.key-steps': { code: 'read.key-steps', bar: '3', at },
   'pitch.out-of-range': { code: 'pitch.out-of-range', detail: 'four sharps at a note' },
   'move.out-of-range': { code: 'move.out-of-range', bar: '3' },
-  'move.mode-change': { code: 'move.mode-change', from: 'major', to: 'minor' },
   'query.missing': { code: 'query.missing', name: 'to' },
   'query.value': { code: 'query.value', name: 'to', value: 'H', allowed: 'a key' },
   'query.part': { code: 'query.part', value: 'X', parts: ['P1'] },
@@ -41,6 +40,7 @@ const FAULTS: { readonly [Code in Fault['code']]: Extract<Fault, { code: Code }>
 };
 const REMARKS: { readonly [Code in Remark['code']]: Extract<Remark, { code: Code }> } = {
   'respelled-key': { code: 'respelled-key', bar: '9', from: 'G♯ major', to: 'A♭ major', part: 'Piano' },
+  'other-mode': { code: 'other-mode', from: 'C major', to: 'C minor' },
   'enharmonic-proposed': { code: 'enharmonic-proposed', to: 'A♭ minor' },
   'not-planned': { code: 'not-planned' },
   'no-fingers': { code: 'no-fingers', hand: 'left' },

@@ -1,6 +1,6 @@
 import { faultWords } from '../explain';
 import type { Fault } from '../result';
-import { fifteenKeys, type Key } from '../pitch';
+import { fifteenKeys, type Key, type Mode } from '../pitch';
 import { SEVERITIES, type Flag, type Severity } from '../flag';
 import { blackFingers, effortOf, leaveOutReason, placeInOrder, type BlackFingers, type KeyOrder } from '../survey';
 import { asWritten, moveTo, type OpenedPiece, type Version, type Wish } from './open-piece';
@@ -25,11 +25,11 @@ export interface Ladder {
   readonly keys: readonly LadderKey[];
 }
 
-/** The fifteen keys of a piece's mode, best first. Keys that cannot be written at all are left out with the reason. */
-export function ladderOf(piece: OpenedPiece, wish: Omit<Wish, 'to'>, order: KeyOrder): Ladder {
+/** The fifteen keys of a mode, best first. Keys that cannot be written at all are left out with the reason. */
+export function ladderOf(piece: OpenedPiece, wish: Omit<Wish, 'to'>, order: KeyOrder, mode: Mode = piece.key.key.mode): Ladder {
   const before = asWritten(piece, wish.school);
   const own = piece.key.key;
-  const rungs = fifteenKeys(own.mode)
+  const rungs = fifteenKeys(mode)
     .map((key) => {
       const version = moveTo(piece, before, { ...wish, to: key });
       return version.ok ? rungOf(key, version.value) : unwritableRung(key, version.error);

@@ -5,7 +5,7 @@ import { readPiece } from '../read';
 import { err, ok, type Fault, type FileFormat, type Remark, type Result } from '../result';
 import { handNotes, handsOf, mapMeasures, pupilPart, struckNotes, type FoundKey, type Hand, type HandNote, type Part, type Score } from '../score';
 import { beatTicks } from '../time';
-import { drawAccidentals, findKey, moveScore, signatureLine, type Courtesy, type Spelling } from '../transpose';
+import { drawAccidentals, findKey, moveScore, signatureLine, type Courtesy, type DegreeForm, type Spelling } from '../transpose';
 
 /** A piece that was read, and what was found out about it once for all keys. */
 export interface OpenedPiece {
@@ -39,6 +39,9 @@ export interface Wish {
   readonly octaves: Readonly<Record<Hand, number>>;
   readonly spelling: Spelling;
   readonly courtesy: Courtesy;
+  /** Which sixth and seventh a minor key gets from another mode. */
+  readonly sixth: DegreeForm;
+  readonly seventh: DegreeForm;
   readonly fingering: Fingering;
   readonly school: OuterSchool;
 }

@@ -21,7 +21,6 @@ export type Fault =
   | { readonly code: 'read.key-steps'; readonly bar: string; readonly at: TextPlace }
   | { readonly code: 'pitch.out-of-range'; readonly detail: string }
   | { readonly code: 'move.out-of-range'; readonly bar: string }
-  | { readonly code: 'move.mode-change'; readonly from: string; readonly to: string }
   | { readonly code: 'query.missing'; readonly name: string }
   | { readonly code: 'query.value'; readonly name: string; readonly value: string; readonly allowed: string }
   | { readonly code: 'query.part'; readonly value: string; readonly parts: readonly string[] }
@@ -40,6 +39,7 @@ export interface TextPlace {
 /** Something kept as it was and told to the teacher: nothing was refused. `bar` is the printed bar number. */
 export type Remark =
   | { readonly code: 'respelled-key'; readonly bar: string; readonly from: string; readonly to: string; readonly part: string }
+  | { readonly code: 'other-mode'; readonly from: string; readonly to: string }
   | { readonly code: 'enharmonic-proposed'; readonly to: string }
   | { readonly code: 'not-planned' }
   | { readonly code: 'no-fingers'; readonly hand: 'right' | 'left' }

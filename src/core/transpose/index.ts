@@ -4,6 +4,8 @@ export { COURTESIES, drawAccidentals } from './accidentals';
 export type { Courtesy } from './accidentals';
 export { SPELLINGS } from './respell';
 export type { Spelling } from './respell';
+export { DEGREE_FORMS } from './by-degree';
+export type { DegreeForm } from './by-degree';
 export { moveScore } from './move-score';
 export type { MoveRequest, MovedScore } from './move-score';
 export { signatureLine } from './signatures';

@@ -83,11 +83,6 @@ describe('moving a piece', () => {
     expect(moveTo(piece, asWritten(piece, 'allow'), wish)).toMatchObject({ ok: false, error: { code: 'move.out-of-range', bar: '1' } });
   });
 
-  it('refuses another mode in words of its own', () => {
-    const piece = open(musicXml({ right: 'C4w' }));
-    const wish = { ...USUAL, to: parseKey('c-minor', 'major') as Key };
-    expect(moveTo(piece, asWritten(piece, 'allow'), wish)).toMatchObject({ ok: false, error: { code: 'move.mode-change' } });
-  });
 
   it('never changes how a piece sounds by its spelling', () => {
     for (const { text } of DEMO_FILES) {

@@ -13,11 +13,14 @@ import {
   type Direction,
   type Interval,
   type Key,
+  type Mode,
   type Pitch,
   type PitchName,
 } from '../pitch';
 import { assertNever, err, ok, type Fault, type Remark, type Result } from '../result';
-import { handOfStaff, type Hand, type KeySignature, type Measure, type MeasureItem, type NoteItem, type Part, type Score } from '../score';
+import { handOfStaff, type Hand, type HarmonyItem, type KeySignature, type Measure, type MeasureItem, type NoteItem, type Part, type Score } from '../score';
+import { element, firstChild, mapChildren, textOf, type XmlElement } from '../markup';
+import { modeShift, nameByDegree, pitchByDegree, triadKind, type DegreeForm, type ModeChange, type Signatures } from './by-degree';
 import { drawAccidentals, type Courtesy } from './accidentals';
 import { withoutStaleInk } from './ink';
 import { enharmonicTurn, isHardSpelling, respelled, type Spelling } from './respell';
@@ -31,6 +34,8 @@ export interface MoveRequest {
   readonly octaves: Readonly<Record<Hand, number>>;
   readonly spelling: Spelling;
   readonly courtesy: Courtesy;
+  readonly sixth: DegreeForm;
+  readonly seventh: DegreeForm;
   readonly pupil: Part;
 }
 
@@ -41,31 +46,32 @@ export interface MovedScore {
   readonly remarks: readonly Remark[];
 }
 
-/** Moves a piece to another key of its mode: notes, key signatures, chord symbols and drawn accidentals of all parts.
- * A piece that stays where it is comes back untouched.
- * Errors: `move.mode-change`, `move.out-of-range` where a note would leave the nine octaves of notation. */
+/** Moves a piece to another key: notes, key signatures, chord symbols and drawn accidentals of all parts. Within its mode
+ * every interval is kept; into another mode it goes degree by degree, and a remark says so. A piece that stays where it
+ * is comes back untouched. Errors: `move.out-of-range` where a note would leave the nine octaves of notation. */
 export function moveScore(score: Score, request: MoveRequest): Result<MovedScore, Fault> {
   const { from, to, octaves } = request;
-  if (from.mode !== to.mode) return err({ code: 'move.mode-change', from: from.mode, to: to.mode });
   const interval = intervalToKey(from, to, request.direction);
   const staysPut = sameKey(from, to) && octaves.right === 0 && octaves.left === 0 && request.spelling === 'strict';
   if (staysPut) return ok({ score, interval, remarks: [] });
-  const remarks: Remark[] = [];
+  const change: ModeChange | null = from.mode === to.mode ? null : { from: from.mode, to: to.mode, sixth: request.sixth, seventh: request.seventh };
+  const remarks: Remark[] = change ? [{ code: 'other-mode', from: keyPrint(from), to: keyPrint(to) }] : [];
   const parts: Part[] = [];
   for (const part of score.parts) {
-    const moved = movePart(part, interval, request, remarks);
+    const moved = movePart(part, interval, change, request, remarks);
     if (!moved.ok) return moved;
     parts.push(drawAccidentals(moved.value, request.courtesy));
   }
   return ok({ score: { ...score, parts }, interval, remarks });
 }
 
-function movePart(unmoved: Part, interval: Interval, request: MoveRequest, remarks: Remark[]): Result<Part, Fault> {
+function movePart(unmoved: Part, interval: Interval, change: ModeChange | null, request: MoveRequest, remarks: Remark[]): Result<Part, Fault> {
   const part = withFirstSignature(unmoved);
   const before = signatureLine(part);
-  const withKeys: Part = { ...part, measures: part.measures.map((measure) => moveSignatures(measure, part, interval, request, remarks)) };
+  const fifthsMoved = interval.fifths + (change ? modeShift(change) : 0);
+  const withKeys: Part = { ...part, measures: part.measures.map((measure) => moveSignatures(measure, part, fifthsMoved, request, remarks)) };
   const after = signatureLine(withKeys);
-  const mover: Mover = { part, interval, request, before, after, remarks };
+  const mover: Mover = { part, interval, fifthsMoved, change, request, before, after, remarks };
   const measures: Measure[] = [];
   for (const measure of withKeys.measures) {
     const items: MeasureItem[] = [];
@@ -82,16 +88,19 @@ function movePart(unmoved: Part, interval: Interval, request: MoveRequest, remar
 interface Mover {
   readonly part: Part;
   readonly interval: Interval;
+  /** By how much every signature moves on the line of fifths. */
+  readonly fifthsMoved: number;
+  readonly change: ModeChange | null;
   readonly request: MoveRequest;
   readonly before: SignatureLine;
   readonly after: SignatureLine;
   readonly remarks: Remark[];
 }
 
-function moveSignatures(measure: Measure, part: Part, interval: Interval, request: MoveRequest, remarks: Remark[]): Measure {
+function moveSignatures(measure: Measure, part: Part, fifthsMoved: number, request: MoveRequest, remarks: Remark[]): Measure {
   const items = measure.items.map((item): MeasureItem => {
     if (item.kind !== 'attributes' || item.keys.length === 0) return item;
-    return { ...item, keys: item.keys.map((key) => moveSignature(key, measure, part, interval, request, remarks)) };
+    return { ...item, keys: item.keys.map((key) => moveSignature(key, measure, part, fifthsMoved, request, remarks)) };
   });
   return { ...measure, items };
 }
@@ -100,18 +109,23 @@ function moveSignature(
   key: KeySignature,
   measure: Measure,
   part: Part,
-  interval: Interval,
+  fifthsMoved: number,
   request: MoveRequest,
   remarks: Remark[],
 ): KeySignature {
-  const strict = key.fifths + interval.fifths;
+  const strict = key.fifths + fifthsMoved;
   const turn = enharmonicTurn(strict);
   const fifths = strict + turn.fifths;
   if (turn.fifths !== 0) {
-    const mode = key.mode ?? request.from.mode;
+    const mode = movedMode(key.mode, request) ?? request.to.mode;
     remarks.push({ code: 'respelled-key', bar: measure.number, part: part.name, from: keyName(strict, mode), to: keyName(fifths, mode) });
   }
-  return { ...key, fifths };
+  return { ...key, fifths, mode: movedMode(key.mode, request) };
+}
+
+/** The mode that a signature names, where it names one: the piece's new one. */
+function movedMode(mode: Mode | null, { from, to }: MoveRequest): Mode | null {
+  return mode !== null && from.mode !== to.mode ? to.mode : mode;
 }
 
 function keyName(fifths: number, mode: Key['mode']): string {
@@ -124,8 +138,7 @@ function moveItem(item: MeasureItem, measure: Measure, mover: Mover): Result<Mea
     case 'note':
       return moveNote(item, measure, mover);
     case 'harmony': {
-      const interval = intervalAt(measure, item.onset, 1, mover);
-      return ok({ ...item, roots: moveNames(item.roots, interval), basses: moveNames(item.basses, interval) });
+      return ok(moveHarmony(item, measure, mover));
     }
     case 'attributes':
     case 'carried':
@@ -133,6 +146,29 @@ function moveItem(item: MeasureItem, measure: Measure, mover: Mover): Result<Mea
     default:
       return assertNever(item);
   }
+}
+
+function moveHarmony(item: HarmonyItem, measure: Measure, mover: Mover): HarmonyItem {
+  const interval = intervalAt(measure, item.onset, 1, mover);
+  const { change } = mover;
+  if (!change) return { ...item, roots: moveNames(item.roots, interval), basses: moveNames(item.basses, interval) };
+  const signatures = signaturesAt(measure, item.onset, 1, mover);
+  const roots = item.roots.map((root) => nameByDegree(root, interval, signatures, change));
+  const key = keyOfSignature(signatures.after, change.to);
+  const kind = roots[0] && key.ok ? triadKind(roots[0], signatures.after, key.value, change) : null;
+  return { ...item, roots, basses: item.basses.map((bass) => nameByDegree(bass, interval, signatures, change)), xml: withTriad(item.xml, kind) };
+}
+
+/** A plain triad becomes the triad of its degree in the new mode; other chords keep their kind. */
+function withTriad(harmony: XmlElement, kind: string | null): XmlElement {
+  const plain = ['major', 'minor', 'diminished', 'augmented'];
+  const old = firstChild(harmony, 'kind');
+  if (kind === null || !old || !plain.includes(textOf(old)) || textOf(old) === kind) return harmony;
+  return mapChildren(harmony, (child) => (child === old ? element('kind', {}, [kind]) : child));
+}
+
+function signaturesAt(measure: Measure, onset: number, staff: number, mover: Mover): Signatures {
+  return { before: mover.before.at(measure.index, onset, staff).fifths, after: mover.after.at(measure.index, onset, staff).fifths };
 }
 
 function moveNames(names: readonly PitchName[], interval: Interval): readonly PitchName[] {
@@ -145,7 +181,7 @@ function moveNames(names: readonly PitchName[], interval: Interval): readonly Pi
 /** The interval at a place: turned enharmonically where the signature in force was. */
 function intervalAt(measure: Measure, onset: number, staff: number, mover: Mover): Interval {
   const old = mover.before.at(measure.index, onset, staff).fifths;
-  return addIntervals(mover.interval, enharmonicTurn(old + mover.interval.fifths));
+  return addIntervals(mover.interval, enharmonicTurn(old + mover.fifthsMoved));
 }
 
 function moveNote(note: NoteItem, measure: Measure, mover: Mover): Result<NoteItem, Fault> {
@@ -154,7 +190,9 @@ function moveNote(note: NoteItem, measure: Measure, mover: Mover): Result<NoteIt
   const isPupils = part.id === request.pupil.id;
   const octaves = isPupils ? request.octaves[handOfStaff(part, note.staff)] : 0;
   const interval = addIntervals(intervalAt(measure, note.onset, note.staff, mover), { fifths: 0, octaves });
-  const strict = transposeBy(note.pitch, interval);
+  const strict = mover.change
+    ? ok(pitchByDegree(note.pitch, interval, signaturesAt(measure, note.onset, note.staff, mover), mover.change))
+    : transposeBy(note.pitch, interval);
   if (!strict.ok) return err({ code: 'move.out-of-range', bar: measure.number });
   const pitch = spell(strict.value, note, measure, mover);
   if (pitch.octave < 0 || pitch.octave > 9) return err({ code: 'move.out-of-range', bar: measure.number });

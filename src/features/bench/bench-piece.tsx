@@ -2,6 +2,7 @@
 
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { BenchView, HandNoteView, PageView } from '@/core/job';
+import { parseKey } from '@/core/pitch';
 import { noteKey, studioDatabase, type PieceRecord, type Settings } from '@/data';
 import { EngravedPage } from '@/features/shared/engraved-page';
 import { ScreenKeys } from '@/features/shared/key-help';
@@ -50,6 +51,8 @@ export function BenchPiece({ piece, settings }: { readonly piece: PieceRecord; r
     if (address.key !== null && address.key !== piece.lastKey && answered.trouble === null) void noteKey(studioDatabase(), piece.id, address.key);
   }, [address.key, answered.trouble, piece.id, piece.lastKey]);
 
+  const ownKey = ladder.value ? parseKey(keyName(ladder.value.from), 'major') : undefined;
+  const shownKey = view ? parseKey(view.toText, 'major') : undefined;
   // A hand note belongs to the key in which it was chosen.
   const chosenIndex = chosen !== null && chosen.key === view?.toText ? chosen.index : null;
   const flag = chosenIndex === null ? null : (view?.handNotes[chosenIndex] ?? null);
@@ -87,7 +90,7 @@ export function BenchPiece({ piece, settings }: { readonly piece: PieceRecord; r
           </p>
         </div>
         <div className="ml-auto flex flex-wrap items-center gap-3">
-          <BenchTools address={address} hands={ladder.value?.piece.hands ?? []} onChange={go} />
+          {ownKey && shownKey ? <BenchTools address={address} own={ownKey} shown={shownKey} hands={ladder.value?.piece.hands ?? []} onChange={go} /> : null}
           <SaveButtons onSave={save} />
         </div>
       </div>

@@ -1,11 +1,15 @@
 'use client';
 
 import { Download } from 'lucide-react';
-import type { Direction } from '@/core/pitch';
-import type { BenchAddress } from './use-bench-address';
+import type { Direction, Key, Mode } from '@/core/pitch';
+import { keyText, signatureOf } from '@/core/pitch';
+import type { BenchAddress, MinorForm } from './use-bench-address';
 
 interface BenchToolsProps {
   readonly address: BenchAddress;
+  /** The piece's own key, and the one that is shown. */
+  readonly own: Key;
+  readonly shown: Key;
   readonly hands: readonly ('right' | 'left')[];
   readonly onChange: (change: Partial<BenchAddress>) => void;
 }
@@ -17,7 +21,7 @@ const WAYS: readonly (readonly [Direction, string])[] = [
 ];
 
 /** Which way the piece moves, and octaves for each hand. */
-export function BenchTools({ address, hands, onChange }: BenchToolsProps) {
+export function BenchTools({ address, own, shown, hands, onChange }: BenchToolsProps) {
   return (
     <div className="flex flex-wrap items-center gap-3 text-sm">
       <label className="flex items-center gap-1.5">
@@ -30,10 +34,56 @@ export function BenchTools({ address, hands, onChange }: BenchToolsProps) {
           ))}
         </select>
       </label>
+      <ModeChoice own={own} shown={shown} minor={address.minor} onChange={onChange} />
       {hands.map((hand) => (
         <OctaveChoice key={hand} hand={hand} value={address[hand]} onChange={(value) => onChange({ [hand]: value })} />
       ))}
     </div>
+  );
+}
+
+interface ModeWay {
+  readonly mode: Mode;
+  readonly minor: MinorForm;
+  readonly words: string;
+}
+
+const OTHER_MODES: readonly ModeWay[] = [
+  { mode: 'major', minor: 'harmonic', words: 'into major' },
+  { mode: 'minor', minor: 'harmonic', words: 'into harmonic minor' },
+  { mode: 'minor', minor: 'natural', words: 'into natural minor' },
+  { mode: 'minor', minor: 'melodic', words: 'into melodic minor' },
+  { mode: 'dorian', minor: 'harmonic', words: 'into dorian' },
+  { mode: 'phrygian', minor: 'harmonic', words: 'into phrygian' },
+  { mode: 'lydian', minor: 'harmonic', words: 'into lydian' },
+  { mode: 'mixolydian', minor: 'harmonic', words: 'into mixolydian' },
+  { mode: 'locrian', minor: 'harmonic', words: 'into locrian' },
+];
+
+/** Every interval kept, or degree by degree into another mode: on the same tonic, or (shifted) on the tonic that has the
+ * piece's own signature in that mode. */
+function ModeChoice({ own, shown, minor, onChange }: { readonly own: Key; readonly shown: Key; readonly minor: MinorForm; readonly onChange: (change: Partial<BenchAddress>) => void }) {
+  const ways = OTHER_MODES.filter(({ mode }) => mode !== own.mode);
+  const at = shown.mode === own.mode ? 0 : 1 + ways.findIndex((way) => way.mode === shown.mode && (way.mode !== 'minor' || way.minor === minor));
+  const choose = (index: number): void => {
+    const way = ways[index - 1];
+    if (!way) return onChange({ key: keyText({ tonic: shown.tonic, mode: own.mode }), minor: 'harmonic' });
+    const key: Key = { tonic: shown.tonic, mode: way.mode };
+    // A tonic that would need more than seven signs in this mode gives way to the piece's own.
+    onChange({ key: keyText(Math.abs(signatureOf(key)) <= 7 ? key : { ...key, tonic: own.tonic }), minor: way.minor });
+  };
+  return (
+    <label className="flex items-center gap-1.5">
+      Mode
+      <select className="select select-sm h-9 w-40" data-role="mode" value={at} onChange={(event) => choose(event.target.selectedIndex)}>
+        <option value={0}>every interval kept</option>
+        {ways.map(({ words }, i) => (
+          <option key={words} value={i + 1}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </label>
   );
 }
 

@@ -11,6 +11,8 @@ export interface BenchAddress {
   /** The wanted key, as `Bb-major`; null for the piece's own. */
   readonly key: string | null;
   readonly way: Direction;
+  /** Which minor a piece from another mode comes into. */
+  readonly minor: MinorForm;
   readonly right: number;
   readonly left: number;
   /** The selected place, as bar and beat: `3:2`. */
@@ -19,6 +21,11 @@ export interface BenchAddress {
 
 const words = string().required();
 const keyText = string().required().matches(/^[A-G](#|b)?-[a-z]+$/);
+/** The forms of the minor scale. */
+export const MINOR_FORMS = ['harmonic', 'natural', 'melodic'] as const;
+export type MinorForm = (typeof MINOR_FORMS)[number];
+
+const minor = mixed<MinorForm>().required().oneOf([...MINOR_FORMS]);
 const way = mixed<Direction>().required().oneOf([...DIRECTIONS]);
 const octave = number().required().integer().min(-3).max(3);
 const place = string().required().matches(/^[^:]*:\d+(\.\d+)?$/);
@@ -33,6 +40,7 @@ function readAddress(query: URLSearchParams): BenchAddress {
     piece: fieldOf(words, query.get('piece'), null),
     key: fieldOf(keyText, query.get('key'), null),
     way: fieldOf<Direction, Direction>(way, query.get('way'), 'nearest'),
+    minor: fieldOf<MinorForm, MinorForm>(minor, query.get('minor'), 'harmonic'),
     right: fieldOf(octave, query.get('right'), 0),
     left: fieldOf(octave, query.get('left'), 0),
     at: fieldOf(place, query.get('at'), null),
@@ -40,7 +48,7 @@ function readAddress(query: URLSearchParams): BenchAddress {
 }
 
 function writeAddress(address: BenchAddress): string {
-  const usual: Readonly<Record<string, unknown>> = { way: 'nearest', right: 0, left: 0 };
+  const usual: Readonly<Record<string, unknown>> = { way: 'nearest', minor: 'harmonic', right: 0, left: 0 };
   const query = new URLSearchParams();
   for (const [name, value] of Object.entries(address)) {
     if (value !== null && value !== usual[name]) query.set(name, String(value));

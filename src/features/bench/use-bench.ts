@@ -2,6 +2,7 @@
 
 import { useCallback, useMemo } from 'react';
 import type { BenchView, Ladder, PageView } from '@/core/job';
+import { parseKey } from '@/core/pitch';
 import type { PieceRecord, Settings } from '@/data';
 import { useAnswer, type Answered } from '@/features/shared/use-answer';
 import { coreWorker } from '@/workers/client';
@@ -29,15 +30,16 @@ export interface BenchPage {
 export function useBench(piece: PieceRecord, settings: Settings, address: BenchAddress, page: BenchPage | null): BenchAnswers {
   const { musicXml, ownKey } = piece;
   const { outer, spelling, courtesy, keyOrder } = settings;
-  const { key, way, right, left } = address;
+  const { key, way, minor, right, left } = address;
+  const mode = key === null ? null : (parseKey(key, 'major')?.mode ?? null);
   const source = useMemo(() => ({ musicXml, ownKey }), [musicXml, ownKey]);
   const anyKey = useMemo(
-    () => ({ to: null, direction: way, octaveRight: right, octaveLeft: left, spelling, courtesy, outer }),
-    [way, right, left, outer, spelling, courtesy],
+    () => ({ to: null, direction: way, ...DEGREES[minor], octaveRight: right, octaveLeft: left, spelling, courtesy, outer }),
+    [way, minor, right, left, outer, spelling, courtesy],
   );
   const wish = useMemo(() => ({ ...anyKey, to: key }), [anyKey, key]);
   const askView = useMemo(() => page && (() => viewAndEngraving(source, wish, page)), [source, wish, page]);
-  const askLadder = useMemo(() => () => coreWorker().ladder(source, anyKey, keyOrder), [source, anyKey, keyOrder]);
+  const askLadder = useMemo(() => () => coreWorker().ladder(source, anyKey, keyOrder, mode), [source, anyKey, keyOrder, mode]);
   const prepare = useCallback(
     async (to: string): Promise<void> => {
       if (page) await viewAndEngraving(source, { ...anyKey, to }, page);
@@ -47,6 +49,13 @@ export function useBench(piece: PieceRecord, settings: Settings, address: BenchA
   const subject = `${piece.id}/${ownKey}`;
   return { source, wish, view: useAnswer(subject, askView), ladder: useAnswer(subject, askLadder), prepare };
 }
+
+/** The sixth and seventh degrees of the forms of minor. */
+const DEGREES = {
+  natural: { sixth: 'natural', seventh: 'natural' },
+  harmonic: { sixth: 'natural', seventh: 'raised' },
+  melodic: { sixth: 'raised', seventh: 'raised' },
+} as const;
 
 /** Asks for the piece in a key, and has its page engraved while the screen is still taking the answer in. */
 async function viewAndEngraving(source: PieceSource, wish: BenchWish, page: BenchPage): Promise<Answer<BenchView>> {

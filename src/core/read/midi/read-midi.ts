@@ -60,7 +60,7 @@ function spellingsOf(content: MidiContent, notes: readonly GridNote[]): readonly
   for (const { key, onset, end } of notes) weights[key % 12] = (weights[key % 12] as number) + end - onset;
   const best = rankKeys(weights)[0];
   const mode = best?.mode ?? 'major';
-  const fifths = [0, 1, -1, 2, -2, 3, -3, 4, -4, 5, -5, 6].find((value) => pitchClass(unwrap(nameAtFifths(value + (mode === 'minor' ? 3 : 0)))) === best?.tonic);
+  const fifths = [0, 1, -1, 2, -2, 3, -3, 4, -4, 5, -5, -6].find((value) => pitchClass(unwrap(nameAtFifths(value + (mode === 'minor' ? 3 : 0)))) === best?.tonic);
   return [{ from: 0, fifths: fifths ?? 0, mode }];
 }
 
