@@ -24,6 +24,7 @@ describe('drawn accidentals', () => {
     ['hold for their own octave only', 'F#4h F#5h', '# #'],
     ['are owed a courtesy sign in the next bar', 'F#4w | F4w', '# n?'],
     ['owe none where the bar itself cancelled them', 'F#4h F4h | F4w', '# n -'],
+    ['owe none where it was cancelled after two of them', 'F#4q F#4q F4h | F4w', '# - n -'],
     ['owe none two bars later', 'F#4w | C4w | F4w', '# - -'],
     ['owe none in another octave', 'F#4w | F5w', '# -'],
     ['cross the bar line with a tie, unsigned', 'F#4w~ | F#4w', '# -'],

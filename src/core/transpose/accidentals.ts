@@ -96,10 +96,15 @@ function owesCourtesy(place: string, alter: number, memory: StaffMemory): boolea
 /** What the signature itself says is no alteration: after the bar only true alterations are remembered,
  * those of notes tied in from the bar before among them. */
 function forgetSignature(measure: Measure, signatures: SignatureLine, staves: Map<number, StaffMemory>): void {
-  for (const note of inReadingOrder(measure)) {
+  const notes = inReadingOrder(measure);
+  for (const { staff, pitch } of notes) {
+    const { inBar } = memoryOf(staves, staff);
+    const place = `${pitch.step}/${pitch.octave}`;
+    if (!inBar.has(place)) inBar.set(place, pitch.alter);
+  }
+  for (const note of notes) {
     const memory = memoryOf(staves, note.staff);
     const place = `${note.pitch.step}/${note.pitch.octave}`;
-    if (!memory.inBar.has(place)) memory.inBar.set(place, note.pitch.alter);
     const plain = signatures.alterAt(measure.index, measure.length, note.staff, note.pitch.step);
     if (memory.inBar.get(place) === plain) memory.inBar.delete(place);
   }

@@ -27,6 +27,7 @@ const DRUMS = 9;
 
 /** Reads a Standard MIDI File, format 0 or 1. Errors: `read.midi-damaged`. */
 export function readMidiEvents(bytes: Uint8Array): Result<MidiContent, Fault> {
+  if (isCutOff(bytes)) return err({ code: 'read.midi-damaged', detail: 'a track ends before its end' });
   let data: MidiData;
   try {
     data = parseMidi(bytes);
@@ -48,6 +49,14 @@ export function readMidiEvents(bytes: Uint8Array): Result<MidiContent, Fault> {
     words: tracks.flatMap(({ words }) => words),
     drums: tracks.flatMap(({ notes }) => notes).filter(({ channel }) => channel === DRUMS).length,
   });
+}
+
+/** Whether a chunk says that it is longer than what there is. */
+function isCutOff(bytes: Uint8Array): boolean {
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+  let at = 0;
+  while (at + 8 <= bytes.length) at += 8 + view.getUint32(at + 4);
+  return at > bytes.length;
 }
 
 interface ReadTrack {
