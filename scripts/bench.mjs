@@ -8,15 +8,24 @@ import { ROOT } from './lib/run.mjs';
 import { freePort, serve } from './lib/server.mjs';
 import { measureCore } from './bench/core.mjs';
 import { measureKeyPress } from './bench/key-press.mjs';
+import { measureKeys } from './bench/keys.mjs';
+import { measureLongAndOdd } from './bench/long-and-odd.mjs';
+import { measureSpelling } from './bench/spelling.mjs';
 
 const piece = readFileSync(join(ROOT, 'public/demo/lantern-walk.musicxml'));
 
-console.log('Core, Lantern Walk (8 bars, two hands), median of 40 runs in Node:');
-for (const [what, figure] of await measureCore(piece)) console.log(`  ${what.padEnd(62)}${figure}`);
+const print = (heading, figures) => {
+  console.log(`\n${heading}`);
+  for (const [what, figure] of figures) console.log(`  ${what.padEnd(64)}${figure}`);
+};
+
+print('Core, Lantern Walk (8 bars, two hands), median of 40 runs in Node:', await measureCore(piece));
+print('Long and odd files:', await measureLongAndOdd());
+print('Keys of published tunes:', await measureKeys());
+print('Spelling of the same tunes from MIDI without key signatures:', await measureSpelling());
 
 ensureBuilt();
 ensureChromium();
 const { address, stop } = await serve(await freePort());
-console.log('\nBench in Chromium, from the key press to the engraved page, 28 presses of “]”:');
-for (const [what, figure] of await measureKeyPress(address)) console.log(`  ${what.padEnd(62)}${figure}`);
+print('Bench in Chromium, from the key press to the engraved page, 28 presses of “]”:', await measureKeyPress(address));
 stop();

@@ -1,14 +1,17 @@
 import { existsSync, statSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { transform } from '@swc/core';
 
 const ENDINGS = ['.ts', '/index.ts'];
+const SOURCES = pathToFileURL(join(import.meta.dirname, '../../src/')).href;
 
-/** Finds `./pitch` as the file `./pitch.ts` or the folder `./pitch/index.ts`. */
+/** Finds `@/core/pitch` in `src`, and `./pitch` as the file `./pitch.ts` or the folder `./pitch/index.ts`. */
 export async function resolve(specifier, context, next) {
-  if (specifier.startsWith('.') && context.parentURL?.endsWith('.ts')) {
-    const place = fileURLToPath(new URL(specifier, context.parentURL));
+  const isOwn = specifier.startsWith('@/') || (specifier.startsWith('.') && context.parentURL?.endsWith('.ts'));
+  if (isOwn) {
+    const place = fileURLToPath(specifier.startsWith('@/') ? new URL(specifier.slice(2), SOURCES) : new URL(specifier, context.parentURL));
     const found = [place, ...ENDINGS.map((ending) => place + ending)].find((path) => existsSync(path) && statSync(path).isFile());
     if (found) return { url: pathToFileURL(found).href, shortCircuit: true };
   }

@@ -91,8 +91,9 @@ function staysIn(run: Run, note: HandNote, lowest: number, ticksPerQuarter: numb
  * and from chord to chord a finger may serve two keys; in a line that would be a hop, and the hand has moved. */
 function keepsOrder(run: Run, note: HandNote): boolean {
   const last = run.notes.at(-1) as HandNote;
-  const isChordal = run.notes.some((other) => other.onset === last.onset && other !== last) || last.onset === note.onset;
-  const before = run.notes.filter((other) => other.onset === last.onset && other.finger !== null);
+  const struck = run.notes.slice(run.notes.findLastIndex(({ onset }) => onset !== last.onset) + 1);
+  const isChordal = struck.length > 1 || last.onset === note.onset;
+  const before = struck.filter((other) => other.finger !== null);
   return before.every((other) => {
     const rising = Math.sign(note.midi - other.midi);
     const sideways = Math.sign((note.finger as number) - (other.finger as number)) * (note.hand === 'right' ? 1 : -1);

@@ -31,8 +31,6 @@ export function findFlags(input: FlagInput): readonly Flag[] {
 
 /** Marks the flags whose kind stood at the same notes already before the piece was moved. */
 export function compareFlags(after: readonly Flag[], before: readonly Flag[]): readonly Flag[] {
-  return after.map((flag) => ({
-    ...flag,
-    wasThere: before.some((old) => old.evidence.kind === flag.evidence.kind && flag.notes.some((id) => old.notes.includes(id))),
-  }));
+  const known = new Set(before.flatMap((old) => old.notes.map((id) => `${old.evidence.kind}/${id}`)));
+  return after.map((flag) => ({ ...flag, wasThere: flag.notes.some((id) => known.has(`${flag.evidence.kind}/${id}`)) }));
 }

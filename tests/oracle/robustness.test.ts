@@ -1,0 +1,60 @@
+/** Files that are broken, odd or made with ill will: each is read or refused in words. How long that takes is printed by
+ * `npm run bench`. */
+import { describe, expect, it } from '@jest/globals';
+import { zipSync, strToU8 } from 'fflate';
+import { faultWords, remarkWords } from '@/core/explain';
+import { asWritten, ladderOf, openPiece, saveAs } from '@/core/job';
+import { unwrap, FILE_FORMATS } from '@/core/result';
+import { bytesOf, musicXml } from '../support/build-piece';
+import { generatedPiece, mutilatedFiles } from '../support/odd-files';
+import { open, USUAL } from '../support/open';
+
+/** Opens a file and does everything with it that a teacher may; whatever happens, it happens in words. */
+function useAll(bytes: Uint8Array): void {
+  const opened = openPiece(bytes, { format: null, key: null, part: null });
+  if (!opened.ok) {
+    const { message, hint } = faultWords(opened.error);
+    expect(message.length + hint.length).toBeGreaterThan(20);
+  }
+  if (!opened.ok) return;
+  for (const remark of opened.value.remarks) expect(remarkWords(remark).length).toBeGreaterThan(8);
+  ladderOf(opened.value, USUAL, 'ease');
+  for (const format of FILE_FORMATS) saveAs(opened.value, asWritten(opened.value, 'allow'), format);
+}
+
+describe('100 mutilated files', () => {
+  it.each(mutilatedFiles(100).map((bytes, i) => [i, bytes] as const))('number %i is read or refused in words', (_i, bytes) => useAll(bytes));
+});
+
+describe('200 generated pieces', () => {
+  it.each(Array.from({ length: 200 }, (_, seed) => seed))('number %i is read, moved to every key and written in every format', (seed) => {
+    const text = generatedPiece(seed);
+    expect(openPiece(bytesOf(text), { format: null, key: null, part: null }).ok).toBe(true);
+    useAll(bytesOf(text));
+  });
+});
+
+describe('files made with ill will', () => {
+  it.each([
+    ['an archive of zeros a hundred times its size', zipSync({ 'META-INF/container.xml': strToU8('<container/>'), 'a.xml': new Uint8Array(51 * 1024 * 1024) }), 'read.archive'],
+    ['an archive whose score is called like a way out', zipSync({ '../../etc/score.xml': strToU8(musicXml({ right: 'C4w' })) }), null],
+    ['an archive without a score', zipSync({ 'letter.txt': strToU8('META-INF/container.xml') }), 'read.unknown-format'],
+    ['entities in entities', bytesOf('<!DOCTYPE a [<!ENTITY b "&c;&c;&c;"><!ENTITY c "ha">]><score-partwise>&b;</score-partwise>'), 'read.entity'],
+    ['an entity from outside', bytesOf('<!DOCTYPE a [<!ENTITY b SYSTEM "file:///etc/passwd">]><score-partwise>&b;</score-partwise>'), 'read.entity'],
+    ['a million bars', bytesOf(`<score-partwise><part id="P">${'<measure/>'.repeat(6000)}</part></score-partwise>`), 'read.too-many-bars'],
+    ['a duration without end', bytesOf(musicXml({ right: 'C4w' }).replace('<duration>8', '<duration>99999999999999')), 'read.bad-value'],
+  ])('%s', (_what, bytes, code) => {
+      const opened = openPiece(bytes, { format: null, key: null, part: null });
+    expect(opened.ok ? null : opened.error.code).toBe(code);
+    });
+
+  it('repeats of repeats are played out only so often', () => {
+    const repeat = '<barline location="right"><repeat direction="backward" times="999999999"/></barline>';
+    const piece = open(musicXml({ right: 'C4w | D4w', extra: { 1: repeat, 2: repeat } }));
+    expect((saveAs(piece, asWritten(piece, 'allow'), 'midi').content as Uint8Array).length).toBeLessThan(2000);
+  });
+
+  it('a name that is not there is no part of ours', () => {
+    expect(unwrap(openPiece(bytesOf(musicXml({ right: 'C4w' })), { format: 'musicxml', key: null, part: null })).part.id).toBe('P1');
+  });
+});
