@@ -11,6 +11,8 @@ export const pieceRecordSchema = object({
   lastKey: string().nullable().defined(),
   /** The piece's own key where the teacher overrules what was found. */
   ownKey: string().nullable().defined(),
+  /** What was doubtful when the file was read, in words; kept with the piece. */
+  remarks: array(object({ message: string().required(), bar: string() })).default(undefined),
 });
 export type PieceRecord = InferType<typeof pieceRecordSchema>;
 

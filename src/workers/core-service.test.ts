@@ -17,9 +17,17 @@ describe('the core behind the worker’s door', () => {
   const service = createCoreService();
 
   it('brings in a piece and refuses what is none, in words and with the line', () => {
-    expect(valueOf(service.bringIn(bytesOf(demoFile('echo-well')))).title).toBe('Echo Well');
-    const refused = service.bringIn(bytesOf(demoFile('echo-well').slice(0, 2500)));
+    expect(service.bringIn(bytesOf(demoFile('echo-well'))).map((piece) => valueOf(piece).title)).toEqual(['Echo Well']);
+    const [refused] = service.bringIn(bytesOf(demoFile('echo-well').slice(0, 2500)));
     expect(refused).toMatchObject({ ok: false, trouble: { code: 'read.cut-off', line: expect.any(Number) } });
+  });
+
+  it('brings in every tune of an ABC file, with what was doubtful', () => {
+    const file = 'X:1\nT:One\nL:1/4\nK:C\nC4 q|\n\nX:2\nT:Two\nL:1/4\nK:G\nG4|\n\nX:3\nT:Silence\nK:C\nz4|\n';
+    const [one, two, silence] = service.bringIn(bytesOf(file));
+    expect([one, two].map((piece) => piece?.ok && piece.value.title)).toEqual(['One', 'Two']);
+    expect(one?.ok && one.value.remarks.map(({ message }) => message)).toEqual([expect.stringContaining('Line 5')]);
+    expect(silence).toMatchObject({ ok: false, trouble: { code: 'read.no-notes' } });
   });
 
   it('answers with values that survive the way between workers', () => {

@@ -1,9 +1,10 @@
-import { faultWords } from '@/core/explain';
+import { faultWords, remarkBar, remarkWords } from '@/core/explain';
 import { asWritten, benchView, ladderOf, moveTo, openPiece, saveAs, shelfView, type OpenedPiece, type Version, type Wish } from '@/core/job';
 import { parseKey, type Key } from '@/core/pitch';
 import { err, ok, type Fault, type Result } from '@/core/result';
+import { splitPieces } from '@/core/read';
 import { writeMusicXml } from '@/core/write';
-import { ID_PREFIXES, benchWishSchema, pieceSourceSchema, type Answer, type BenchWish, type CoreService, type PieceSource } from './protocol';
+import { ID_PREFIXES, benchWishSchema, pieceSourceSchema, type Answer, type BenchWish, type BroughtPiece, type CoreService, type PieceSource } from './protocol';
 
 /** How many opened pieces are kept, so that another key need not read the file again. */
 const KEPT_PIECES = 24;
@@ -37,10 +38,7 @@ export function createCoreService(): CoreService {
   };
 
   return {
-    bringIn: (bytes) => {
-      const piece = openPiece(bytes, { format: null, key: null, part: null });
-      return answer(piece.ok ? ok({ musicXml: writeMusicXml(piece.value.score), title: piece.value.score.title }) : piece);
-    },
+    bringIn: (bytes) => splitPieces(bytes).map((part) => answer(mapped(openPiece(part, { format: null, key: null, part: null }), broughtPiece))),
     shelf: (source, prefix) => answer(mapped(open(source), (piece) => shelfView(piece, prefix))),
     bench: (source, wish, view, columns) =>
       answer(mapped(moved(source, wish), ({ piece, before, after }) => benchView(piece, before, after, { view, columns, prefixes: ID_PREFIXES }))),
@@ -51,6 +49,15 @@ export function createCoreService(): CoreService {
       return answer(mapped(version, ({ piece, after }) => saveAs(piece, after, format)));
     },
   };
+}
+
+function broughtPiece({ score, remarks }: OpenedPiece): BroughtPiece {
+  // Missing fingers are told on the Bench for as long as they are missing; the other remarks are about the file.
+  const aboutFile = remarks.filter(({ code }) => code !== 'no-fingers');
+  return { musicXml: writeMusicXml(score), title: score.title, remarks: aboutFile.map((remark) => {
+    const bar = remarkBar(remark);
+    return bar === null ? { message: remarkWords(remark) } : { message: remarkWords(remark), bar };
+  }) };
 }
 
 interface Moved {

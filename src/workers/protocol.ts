@@ -38,13 +38,20 @@ export interface BenchWish {
 
 /** What the core worker does. Every method answers with a value; none throws for the teacher's reasons. */
 export interface CoreService {
-  /** Reads the bytes of a dropped file and gives back its text, once it is known to be a piece. */
-  bringIn(bytes: Uint8Array): Answer<{ readonly musicXml: string; readonly title: string }>;
+  /** Reads the bytes of a dropped file and gives back its pieces as MusicXML, each once it is known to be one. */
+  bringIn(bytes: Uint8Array): readonly Answer<BroughtPiece>[];
   shelf(source: PieceSource, prefix: string): Answer<ShelfView>;
   bench(source: PieceSource, wish: BenchWish, view: PageView, columns: number): Answer<BenchView>;
   /** The keys of a mode; null for the piece's own. */
   ladder(source: PieceSource, wish: BenchWish, order: KeyOrder, mode: Mode | null): Answer<Ladder>;
   save(source: PieceSource, wish: BenchWish, format: FileFormat): Answer<SavedPiece>;
+}
+
+/** A piece as it was read from a file. */
+export interface BroughtPiece {
+  readonly musicXml: string;
+  readonly title: string;
+  readonly remarks: readonly { readonly message: string; readonly bar?: string }[];
 }
 
 export interface SavedPiece {

@@ -37,9 +37,43 @@ describe('a file of the teacher’s own', () => {
   });
 
   it('is saved as MIDI too', async () => {
-    const file = await saved(teacher.browser, () => press(teacher.page, 'Save MIDI'));
+    const file = await saved(teacher.browser, async () => {
+      await press(teacher.page, 'Save in another format');
+      await press(teacher.page, 'MIDI, to be heard');
+    });
     expect(file.name).toBe('rain-barrel-in-F.mid');
     expect(new TextDecoder().decode(file.bytes.slice(0, 4))).toBe('MThd');
+  });
+});
+
+describe('files of other formats', () => {
+  it('ABC tunes come in one by one, and what was doubtful is told with the piece', async () => {
+    await drop(teacher.page, [{ name: 'rain.abc', text: 'X:1\nT:Drizzle\nM:4/4\nL:1/4\nK:G\nG A B q c | d4 |]\n' }]);
+    await seesKey(teacher.page, 'G-major');
+    await sees(teacher.page, 'Drizzle');
+    await (await teacher.page.waitForSelector('[data-role=remarks]'))?.click();
+    await sees(teacher.page, 'Unknown character');
+    await press(teacher.page, 'Undo');
+  });
+
+  it('a piece goes out as ABC and comes back the same', async () => {
+    await goTo(teacher.page, '/bench?piece=lantern-walk&key=D-major');
+    await seesKey(teacher.page, 'D-major');
+    const file = await saved(teacher.browser, async () => {
+      await press(teacher.page, 'Save in another format');
+      await press(teacher.page, 'ABC, as text');
+    });
+    expect(file.name).toBe('lantern-walk-in-D.abc');
+    const again = open(new TextDecoder().decode(file.bytes));
+    expect(again.notes.map(({ finger }) => finger)).toEqual(open(demoFile('lantern-walk')).notes.map(({ finger }) => finger));
+  });
+
+  it('a piece goes into minor, degree by degree, and says so', async () => {
+    await (await teacher.page.waitForSelector('[data-role=way]'))?.click();
+    await teacher.page.select('[data-role=mode]', '1');
+    await seesKey(teacher.page, 'D-minor');
+    await sees(teacher.page, 'degree by degree');
+    await teacher.page.waitForSelector('[data-key=G-minor]');
   });
 });
 

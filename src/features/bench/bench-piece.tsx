@@ -118,7 +118,7 @@ export function BenchPiece({ piece, settings }: { readonly piece: PieceRecord; r
             {view && page ? <Paper view={view} layout={page.layout} flag={flag} at={at} onNote={selectEngraved} /> : null}
           </div>
         </div>
-        <aside>{view ? <HandNotes view={view} chosen={chosenIndex} onChoose={choose} /> : null}</aside>
+        <aside>{view ? <HandNotes view={view} aboutFile={piece.remarks} chosen={chosenIndex} onChoose={choose} /> : null}</aside>
       </div>
       {view ? <KeyboardDock view={view} at={at} onWalk={walk} /> : null}
     </div>

@@ -1,6 +1,8 @@
 'use client';
 
-import { Download } from 'lucide-react';
+import { useRef } from 'react';
+import { ChevronDown, Download } from 'lucide-react';
+import type { FileFormat } from '@/core/result';
 import type { Direction, Key, Mode } from '@/core/pitch';
 import { keyText, signatureOf } from '@/core/pitch';
 import type { BenchAddress, MinorForm } from './use-bench-address';
@@ -23,10 +25,14 @@ const WAYS: readonly (readonly [Direction, string])[] = [
 /** Which way the piece moves, and octaves for each hand. */
 export function BenchTools({ address, own, shown, hands, onChange }: BenchToolsProps) {
   return (
-    <div className="flex flex-wrap items-center gap-3 text-sm">
-      <label className="flex items-center gap-1.5">
-        Move
-        <select className="select select-sm h-9 w-40" value={address.way} onChange={(event) => onChange({ way: WAYS[event.target.selectedIndex]?.[0] ?? 'nearest' })}>
+    <details className="relative text-sm">
+      <summary className="btn btn-sm h-9 font-normal" data-role="way">
+        How it moves: {summaryOf(address, own, shown)} <ChevronDown size={16} aria-hidden />
+      </summary>
+      <div className="absolute right-0 z-30 mt-1 flex w-80 flex-col gap-2 rounded-box border border-base-300 bg-base-100 p-3 shadow-lg">
+      <label className="flex items-center justify-between gap-1.5">
+        Direction
+        <select className="select select-sm h-9 w-48" value={address.way} onChange={(event) => onChange({ way: WAYS[event.target.selectedIndex]?.[0] ?? 'nearest' })}>
           {WAYS.map(([way, words]) => (
             <option key={way} value={way}>
               {words}
@@ -38,8 +44,19 @@ export function BenchTools({ address, own, shown, hands, onChange }: BenchToolsP
       {hands.map((hand) => (
         <OctaveChoice key={hand} hand={hand} value={address[hand]} onChange={(value) => onChange({ [hand]: value })} />
       ))}
-    </div>
+      </div>
+    </details>
   );
+}
+
+/** What is out of the usual, in a few words. */
+function summaryOf({ way, right, left }: BenchAddress, own: Key, shown: Key): string {
+  const said = [
+    ...(own.mode === shown.mode ? [] : [`into ${shown.mode}`]),
+    ...(way === 'nearest' ? [] : [WAYS.find(([name]) => name === way)?.[1] ?? '']),
+    ...(right === 0 && left === 0 ? [] : ['octaves set']),
+  ];
+  return said.length === 0 ? 'the nearest way' : said.join(', ');
 }
 
 interface ModeWay {
@@ -73,9 +90,9 @@ function ModeChoice({ own, shown, minor, onChange }: { readonly own: Key; readon
     onChange({ key: keyText(Math.abs(signatureOf(key)) <= 7 ? key : { ...key, tonic: own.tonic }), minor: way.minor });
   };
   return (
-    <label className="flex items-center gap-1.5">
+    <label className="flex items-center justify-between gap-1.5">
       Mode
-      <select className="select select-sm h-9 w-40" data-role="mode" value={at} onChange={(event) => choose(event.target.selectedIndex)}>
+      <select className="select select-sm h-9 w-48" data-role="mode" value={at} onChange={(event) => choose(event.target.selectedIndex)}>
         <option value={0}>every interval kept</option>
         {ways.map(({ words }, i) => (
           <option key={words} value={i + 1}>
@@ -91,9 +108,9 @@ const OCTAVES = [2, 1, 0, -1, -2];
 
 function OctaveChoice({ hand, value, onChange }: { readonly hand: 'right' | 'left'; readonly value: number; readonly onChange: (value: number) => void }) {
   return (
-    <label className="flex items-center gap-1.5">
+    <label className="flex items-center justify-between gap-1.5">
       {hand === 'right' ? 'Right hand' : 'Left hand'}
-      <select className="select select-sm h-9 w-36" value={value} onChange={(event) => onChange(Number(event.target.value))}>
+      <select className="select select-sm h-9 w-48" value={value} onChange={(event) => onChange(Number(event.target.value))}>
         {OCTAVES.map((octaves) => (
           <option key={octaves} value={octaves}>
             {octaveWords(octaves)}
@@ -110,16 +127,42 @@ function octaveWords(octaves: number): string {
   return `${size} ${octaves > 0 ? 'higher' : 'lower'}`;
 }
 
-/** Saves the piece in the key that is shown. */
-export function SaveButtons({ onSave }: { readonly onSave: (format: 'musicxml' | 'midi') => void }) {
+const OTHER_FORMATS: readonly (readonly [FileFormat, string])[] = [
+  ['midi', 'MIDI, to be heard'],
+  ['mxl', 'MusicXML, compressed'],
+  ['abc', 'ABC, as text'],
+  ['newthumb', 'New Thumb piece'],
+];
+
+/** Saves the piece in the key that is shown: as MusicXML at once, in other formats from a list. */
+export function SaveButtons({ onSave }: { readonly onSave: (format: FileFormat) => void }) {
+  const list = useRef<HTMLDetailsElement>(null);
   return (
-    <div className="join">
-      <button type="button" className="btn btn-primary btn-sm join-item h-9" onClick={() => onSave('musicxml')}>
+    <div className="flex">
+      <button type="button" className="btn btn-primary btn-sm h-9 rounded-r-none" onClick={() => onSave('musicxml')}>
         <Download size={16} aria-hidden /> Save MusicXML
       </button>
-      <button type="button" className="btn btn-primary btn-sm join-item h-9 border-l-base-100" onClick={() => onSave('midi')}>
-        Save MIDI
-      </button>
+      <details ref={list} className="relative">
+        <summary className="btn btn-primary btn-sm h-9 rounded-l-none border-l-base-100 px-2" aria-label="Save in another format">
+          <ChevronDown size={16} aria-hidden />
+        </summary>
+        <ul className="absolute right-0 z-30 mt-1 w-56 rounded-box border border-base-300 bg-base-100 p-1 shadow-lg">
+          {OTHER_FORMATS.map(([format, words]) => (
+            <li key={format}>
+              <button
+                type="button"
+                className="btn btn-ghost btn-sm h-9 w-full justify-start font-normal"
+                onClick={() => {
+                  onSave(format);
+                  if (list.current) list.current.open = false;
+                }}
+              >
+                {words}
+              </button>
+            </li>
+          ))}
+        </ul>
+      </details>
     </div>
   );
 }

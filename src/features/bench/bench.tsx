@@ -21,7 +21,7 @@ function ChoosePiece() {
   return (
     <section className="mx-auto max-w-xl px-4 py-16">
       <h1 className="mb-2 text-2xl font-semibold">Which piece?</h1>
-      <p className="mb-4">A piece on the Bench is shown as it stands and as it becomes in another key. Choose one, or drop a MusicXML file anywhere.</p>
+      <p className="mb-4">A piece on the Bench is shown as it stands and as it becomes in another key. Choose one, or drop a MusicXML, ABC or MIDI file anywhere.</p>
       <ul className="flex flex-col gap-1">
         {pieces.map((piece) => (
           <li key={piece.id}>

@@ -2,20 +2,28 @@
 
 import { memo } from 'react';
 import type { BenchView, HandNoteView } from '@/core/job';
+import type { PieceRecord } from '@/data';
 import { spanText } from '@/core/explain';
 import { SEVERITIES, type Severity } from '@/core/flag';
 import { SeverityMark } from '@/features/shared/severity-mark';
 
 interface HandNotesProps {
   readonly view: BenchView;
+  /** What was doubtful in the file when it was brought in. */
+  readonly aboutFile: PieceRecord['remarks'];
   readonly chosen: number | null;
   readonly onChoose: (index: number | null) => void;
 }
 
+/** Remarks that no one should have to unfold. */
+const TOLD_AT_ONCE = ['respelled-key', 'other-mode', 'enharmonic-proposed', 'respelled-note', 'octave-proposed'];
+
 const HEADINGS: Readonly<Record<Severity, string>> = { must: 'Must change', should: 'Better otherwise', watch: 'To know' };
 
 /** What the hands must know in this key: what changed, why, and what to do. Each note points at its place. */
-export const HandNotes = memo(function HandNotes({ view, chosen, onChoose }: HandNotesProps) {
+export const HandNotes = memo(function HandNotes({ view, aboutFile, chosen, onChoose }: HandNotesProps) {
+  // What the file itself gives rise to each time it is read is told once.
+  const remarks = [...new Set([...view.remarks, ...(aboutFile ?? [])].map(({ message }) => message))];
   const numbered = view.handNotes.map((note, index) => ({ note, index }));
   return (
     <section aria-label="Hand notes" className="flex flex-col gap-3">
@@ -42,12 +50,12 @@ export const HandNotes = memo(function HandNotes({ view, chosen, onChoose }: Han
         );
       })}
       <Positions view={view} />
-      {view.remarks.length > 0 ? (
-        <details className="text-sm" open={view.remarks.some(({ code }) => code === 'respelled-key')}>
-          <summary className="min-h-8 cursor-pointer py-1 font-semibold">About the file ({view.remarks.length})</summary>
+      {remarks.length > 0 ? (
+        <details className="text-sm" open={view.remarks.some(({ code }) => TOLD_AT_ONCE.includes(code))}>
+          <summary className="min-h-8 cursor-pointer py-1 font-semibold" data-role="remarks">About this version ({remarks.length})</summary>
           <ul className="list-disc pl-5">
-            {view.remarks.map((remark) => (
-              <li key={remark.message}>{remark.message}</li>
+            {remarks.map((message) => (
+              <li key={message}>{message}</li>
             ))}
           </ul>
         </details>

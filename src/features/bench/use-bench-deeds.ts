@@ -2,6 +2,7 @@
 
 import { useCallback } from 'react';
 import type { BenchView, Moment } from '@/core/job';
+import type { FileFormat } from '@/core/result';
 import { useMessages } from '@/features/shared/messages';
 import { saveFile } from '@/features/shared/save-file';
 import { coreWorker } from '@/workers/client';
@@ -14,7 +15,7 @@ export interface BenchDeeds {
   readonly stepKey: (by: number) => void;
   readonly walk: (by: number) => void;
   readonly selectNote: (id: string) => void;
-  readonly save: (format: 'musicxml' | 'midi') => void;
+  readonly save: (format: FileFormat) => void;
 }
 
 /** The deeds keep their identity while what they work on is the same, so that what shows them need not be drawn again. */
@@ -53,7 +54,7 @@ export function useBenchDeeds({ source, wish, view: { value: view }, prepare }: 
     [view],
   );
   const save = useCallback(
-    (format: 'musicxml' | 'midi'): void => {
+    (format: FileFormat): void => {
       void coreWorker()
         .save(source, wish, format)
         .then((saved) => {

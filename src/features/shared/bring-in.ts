@@ -16,20 +16,22 @@ export async function bringIn(files: readonly File[]): Promise<BroughtIn> {
   const troubles: { fileName: string; trouble: Trouble }[] = [];
   const atMs = Date.now();
   for (const file of files) {
-    const answer = await coreWorker().bringIn(new Uint8Array(await file.arrayBuffer()));
-    if (!answer.ok) {
-      troubles.push({ fileName: file.name, trouble: answer.trouble });
-      continue;
+    for (const answer of await coreWorker().bringIn(new Uint8Array(await file.arrayBuffer()))) {
+      if (!answer.ok) {
+        troubles.push({ fileName: file.name, trouble: answer.trouble });
+        continue;
+      }
+      pieces.push({
+        id: crypto.randomUUID(),
+        origin: 'own',
+        fileName: file.name,
+        musicXml: answer.value.musicXml,
+        addedAt: atMs + pieces.length,
+        lastKey: null,
+        ownKey: null,
+        remarks: [...answer.value.remarks],
+      });
     }
-    pieces.push({
-      id: crypto.randomUUID(),
-      origin: 'own',
-      fileName: file.name,
-      musicXml: answer.value.musicXml,
-      addedAt: atMs + pieces.length,
-      lastKey: null,
-      ownKey: null,
-    });
   }
   const label = pieces.length === 1 ? `“${pieces[0]?.fileName}” brought in` : `${pieces.length} pieces brought in`;
   if (pieces.length > 0) await addPieces(studioDatabase(), pieces, label);

@@ -70,7 +70,7 @@ function EmptyShelf() {
   return (
     <section className="mx-auto max-w-xl py-16 text-center">
       <h2 className="mb-2 text-xl font-semibold">Your pieces stand here</h2>
-      <p className="mb-4">Drop a MusicXML file anywhere on this page, or choose one with “Bring in a piece”. It stays in this browser and goes nowhere else.</p>
+      <p className="mb-4">Drop a MusicXML, ABC or MIDI file anywhere on this page, or choose one with “Bring in a piece”. It stays in this browser and goes nowhere else.</p>
       <button type="button" className="btn h-9" onClick={() => void loadDemoPieces().then((pieces) => setDemo(studioDatabase(), pieces))}>
         Bring the demo studio back
       </button>
