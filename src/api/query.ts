@@ -1,3 +1,4 @@
+import type { KeyboardSize } from '@/core/keyboard';
 import { mixed, number, string, type Schema } from 'yup';
 import { FINGERINGS, type Fingering, type Wish } from '@/core/job';
 import { OUTER_SCHOOLS, type OuterSchool } from '@/core/flag';
@@ -55,6 +56,8 @@ export function readQuery(search: URLSearchParams): Result<ApiQuery, Fault> {
       seventh: choice<DegreeForm>('seventh', DEGREE_FORMS, 'raised'),
       fingering: choice<Fingering>('fingering', FINGERINGS, 'plan'),
       school: choice<OuterSchool>('outer', OUTER_SCHOOLS, 'allow'),
+      keyboard: Number(choice('keyboard', ['88', '76', '61'], '88')) as KeyboardSize,
+      respelled: [],
     },
   };
   const first = faults[0];

@@ -12,6 +12,8 @@ export const pieceRecordSchema = object({
   /** The piece's own key where the teacher overrules what was found. */
   ownKey: string().nullable().defined(),
   /** What was doubtful when the file was read, in words; kept with the piece. */
+  /** Notes that the teacher wants under the other letter, each as `key|note`, the key as `D-major`. */
+  respelled: array(string().required()).default(undefined),
   remarks: array(object({ message: string().required(), bar: string() })).default(undefined),
 });
 export type PieceRecord = InferType<typeof pieceRecordSchema>;
@@ -25,7 +27,11 @@ export const settingsSchema = object({
   outer: mixed<'allow' | 'avoid'>().oneOf(['allow', 'avoid']).required(),
   keyOrder: mixed<'ease' | 'fifths' | 'shape'>().oneOf(['ease', 'fifths', 'shape']).required(),
   spelling: mixed<'strict' | 'plain'>().oneOf(['strict', 'plain']).required(),
-  courtesy: mixed<'none' | 'bar'>().oneOf(['none', 'bar']).required(),
+  courtesy: mixed<'none' | 'bar' | 'octaves' | 'bar-plain' | 'octaves-plain'>().oneOf(['none', 'bar', 'octaves', 'bar-plain', 'octaves-plain']).required(),
+  /** How many keys the pupil's keyboard has. */
+  keyboard: mixed<'88' | '76' | '61'>().oneOf(['88', '76', '61']).required(),
+  /** Whether notes that the signature alters are marked for beginners. */
+  reminders: mixed<'none' | 'signature'>().oneOf(['none', 'signature']).required(),
   /** Whether the demo studio was put away, so that it does not come back by itself. */
   demoPutAway: boolean().required(),
 });
@@ -37,6 +43,8 @@ export const USUAL_SETTINGS: Settings = {
   keyOrder: 'ease',
   spelling: 'strict',
   courtesy: 'bar',
+  keyboard: '88',
+  reminders: 'none',
   demoPutAway: false,
 };
 
@@ -46,6 +54,6 @@ export const studioFileSchema = object({
   version: number().integer().min(1).required(),
   savedAt: string().defined(),
   pieces: array(pieceRecordSchema).required(),
-  settings: settingsSchema.required(),
+  settings: object().required(),
 });
 export type StudioFile = InferType<typeof studioFileSchema>;

@@ -2,7 +2,7 @@ import { ValidationError } from 'yup';
 import { err, ok, type Result } from '@/core/result';
 import type { StudioDatabase } from './database';
 import { makeEdit } from './journal';
-import { studioFileSchema, type PieceRecord, type StudioFile } from './records';
+import { studioFileSchema, USUAL_SETTINGS, type PieceRecord, type StudioFile } from './records';
 import { allPieces, currentSettings } from './studio';
 
 /** The newest form of the studio file that this version understands. */
@@ -59,7 +59,8 @@ export async function restoreStudio(database: StudioDatabase, file: StudioFile):
       label: 'studio restored from a file',
       pieces: [...removed, ...put],
       kept: [
-        { id: 'settings', value: file.settings },
+        // Settings that an older file lacks are the usual ones, those that a newer one has are kept.
+        { id: 'settings', value: { ...USUAL_SETTINGS, ...file.settings } },
         { id: 'carried', value: carried },
       ],
     },

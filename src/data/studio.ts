@@ -42,6 +42,13 @@ export async function noteKey(database: StudioDatabase, id: string, lastKey: str
   await database.pieces.update(id, { lastKey });
 }
 
+/** Puts a note of a piece under the other letter in one key, or back. */
+export async function respellNote(database: StudioDatabase, piece: PieceRecord, entry: string, label: string): Promise<void> {
+  const before = piece.respelled ?? [];
+  const respelled = before.includes(entry) ? before.filter((other) => other !== entry) : [...before, entry];
+  await makeEdit(database, { label, pieces: [{ id: piece.id, after: { ...piece, respelled } }] });
+}
+
 export async function overruleKey(database: StudioDatabase, piece: PieceRecord, ownKey: string | null, label: string): Promise<void> {
   await makeEdit(database, { label, pieces: [{ id: piece.id, after: { ...piece, ownKey, lastKey: null } }] });
 }

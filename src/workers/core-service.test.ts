@@ -5,7 +5,7 @@ import { open } from '../../tests/support/open';
 import { createCoreService } from './core-service';
 import { ID_PREFIXES, type Answer, type BenchWish } from './protocol';
 
-const USUAL: BenchWish = { to: null, direction: 'nearest', octaveRight: 0, octaveLeft: 0, spelling: 'strict', courtesy: 'bar', sixth: 'natural', seventh: 'raised', outer: 'allow' };
+const USUAL: BenchWish = { to: null, direction: 'nearest', octaveRight: 0, octaveLeft: 0, spelling: 'strict', courtesy: 'bar', sixth: 'natural', seventh: 'raised', outer: 'allow', keyboard: 88, respelled: [] };
 const source = (id: string, ownKey: string | null = null) => ({ musicXml: demoFile(id), ownKey });
 
 function valueOf<T>(answer: Answer<T>): T {

@@ -1,5 +1,6 @@
 import { faultWords, remarkBar, remarkWords } from '@/core/explain';
 import { asWritten, benchView, ladderOf, moveTo, openPiece, saveAs, shelfView, type OpenedPiece, type Version, type Wish } from '@/core/job';
+import type { KeyboardSize } from '@/core/keyboard';
 import { parseKey, type Key } from '@/core/pitch';
 import { err, ok, type Fault, type Result } from '@/core/result';
 import { splitPieces } from '@/core/read';
@@ -32,7 +33,7 @@ export function createCoreService(): CoreService {
     if (!piece.ok) return piece;
     const full = fullWish(piece.value, wish);
     if (!full.ok) return full;
-    const before = asWritten(piece.value, wish.outer);
+    const before = asWritten(piece.value, wish.outer, wish.keyboard as KeyboardSize);
     const after = moveTo(piece.value, before, full.value);
     return after.ok ? ok({ piece: piece.value, before, after: after.value, wish: full.value }) : after;
   };
@@ -84,6 +85,8 @@ function fullWish(piece: OpenedPiece, wish: BenchWish): Result<Wish, Fault> {
     // The planner is a later part of the core: fingers are carried over, and the Bench says so in its own words.
     fingering: 'keep',
     school: wish.outer,
+    keyboard: wish.keyboard as KeyboardSize,
+    respelled: wish.respelled,
   });
 }
 

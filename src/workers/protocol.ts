@@ -34,6 +34,9 @@ export interface BenchWish {
   readonly sixth: DegreeForm;
   readonly seventh: DegreeForm;
   readonly outer: OuterSchool;
+  readonly keyboard: number;
+  /** Ids of notes under the other letter. */
+  readonly respelled: readonly string[];
 }
 
 /** What the core worker does. Every method answers with a value; none throws for the teacher's reasons. */
@@ -91,7 +94,9 @@ export const benchWishSchema = object({
   spelling: mixed<Spelling>().oneOf(['strict', 'plain']).required(),
   sixth: mixed<DegreeForm>().oneOf(['natural', 'raised']).required(),
   seventh: mixed<DegreeForm>().oneOf(['natural', 'raised']).required(),
-  courtesy: mixed<Courtesy>().oneOf(['none', 'bar']).required(),
+  courtesy: mixed<Courtesy>().oneOf(['none', 'bar', 'octaves', 'bar-plain', 'octaves-plain']).required(),
+  keyboard: number().oneOf([88, 76, 61]).required(),
+  respelled: array(string().required()).required(),
   outer: mixed<OuterSchool>().oneOf(['allow', 'avoid']).required(),
 });
 

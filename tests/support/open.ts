@@ -16,6 +16,8 @@ export const USUAL: Omit<Wish, 'to'> = {
   seventh: 'raised',
   fingering: 'keep',
   school: 'allow',
+  keyboard: 88,
+  respelled: [],
 };
 
 /** Moves a piece to a key as `parseKey` reads it. */

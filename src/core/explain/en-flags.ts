@@ -62,10 +62,16 @@ export function flagWords(flag: Flag): FlagWords {
         message: `The ${HAND[flag.hand]} reads a double accidental, ${pitchPrint(evidence.pitch)}, in ${where}.`,
         suggestion: 'Choose the plain spelling, or the key with the same sound and fewer signs.',
       };
+    case 'hands-overlap':
+      return {
+        title: `Hands cross: ${pitchPrint(evidence.left)} over ${pitchPrint(evidence.right)}`,
+        message: `In ${where} the left hand plays ${pitchPrint(evidence.left)} while the right is below it, on ${pitchPrint(evidence.right)}.`,
+        suggestion: 'Say which hand goes over, or put the hands an octave apart.',
+      };
     case 'off-keyboard':
       return {
         title: `${pitchPrint(evidence.pitch)} is off the keyboard`,
-        message: `The ${HAND[flag.hand]} would need ${pitchPrint(evidence.pitch)} in ${where}, a key that a piano does not have.`,
+        message: `The ${HAND[flag.hand]} would need ${pitchPrint(evidence.pitch)} in ${where}, a key that a keyboard of ${evidence.keyboard} does not have.`,
         suggestion: 'Move this hand back by an octave.',
       };
     default:

@@ -1,10 +1,15 @@
 import { assertNever, type Remark } from '../result';
+import { barsText } from './en-flags';
 
 /** A remark in words for teachers, in English. */
 export function remarkWords(remark: Remark): string {
   switch (remark.code) {
     case 'respelled-key':
       return `From bar ${remark.bar}${remark.part ? ` in ${remark.part}` : ''} the key would be ${remark.from}; it is written as ${remark.to}, which sounds the same.`;
+    case 'octave-proposed':
+      return `The ${remark.hand} hand reads many ledger lines here; an octave ${remark.way} it would lie better on its staff. Set it under “How it moves”.`;
+    case 'respelled-note':
+      return `${remark.from} is written as ${remark.to} in ${barsText(remark.bars)}.`;
     case 'other-mode':
       return `From ${remark.from} to ${remark.to} the piece goes degree by degree: letters and fingers keep their pattern, the intervals do not, and it sounds different.`;
     case 'enharmonic-proposed':

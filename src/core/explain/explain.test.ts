@@ -40,6 +40,8 @@ const FAULTS: { readonly [Code in Fault['code']]: Extract<Fault, { code: Code }>
 };
 const REMARKS: { readonly [Code in Remark['code']]: Extract<Remark, { code: Code }> } = {
   'respelled-key': { code: 'respelled-key', bar: '9', from: 'G♯ major', to: 'A♭ major', part: 'Piano' },
+  'octave-proposed': { code: 'octave-proposed', hand: 'right', way: 'lower' },
+  'respelled-note': { code: 'respelled-note', bars: ['3'], from: 'E♯', to: 'F' },
   'other-mode': { code: 'other-mode', from: 'C major', to: 'C minor' },
   'enharmonic-proposed': { code: 'enharmonic-proposed', to: 'A♭ minor' },
   'not-planned': { code: 'not-planned' },
@@ -64,7 +66,8 @@ const EVIDENCE: { readonly [Kind in FlagEvidence['kind']]: FlagEvidence } = {
   'shared-key': { kind: 'shared-key', key: pitch, isHeld: true },
   'ledger-lines': { kind: 'ledger-lines', lines: 3 },
   'double-accidental': { kind: 'double-accidental', pitch },
-  'off-keyboard': { kind: 'off-keyboard', pitch },
+  'off-keyboard': { kind: 'off-keyboard', pitch, keyboard: 61 },
+  'hands-overlap': { kind: 'hands-overlap', right: pitch, left: { ...pitch, octave: 5 } },
 };
 const flag = (evidence: FlagEvidence): Flag => ({ evidence, severity: 'watch', hand: 'left', bar: '3', bars: ['3', '5'], beat: 1, notes: ['n1'], byBlackKey: true, wasThere: false });
 

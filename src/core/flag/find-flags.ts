@@ -1,8 +1,10 @@
+import type { KeyboardSize } from '../keyboard';
 import type { PlacedPosition } from '../finger';
 import type { HandNote } from '../score';
 import type { Ticks } from '../time';
 import { blackFingerFlags, doubleDutyFlags } from './black-key-flags';
 import { SEVERITIES, type Flag, type OuterSchool } from './flag';
+import { overlapFlags } from './overlap-flags';
 import { doubleAccidentalFlags, ledgerFlags, offKeyboardFlags } from './register-flags';
 import { sharedKeyFlags } from './shared-key-flags';
 
@@ -11,6 +13,7 @@ export interface FlagInput {
   readonly notes: readonly HandNote[];
   readonly positions: readonly PlacedPosition[];
   readonly school: OuterSchool;
+  readonly keyboard: KeyboardSize;
   readonly letterOf: (note: HandNote) => number;
   readonly beat: (note: HandNote) => Ticks;
 }
@@ -24,7 +27,8 @@ export function findFlags(input: FlagInput): readonly Flag[] {
     ...input.positions.flatMap((placed) => doubleDutyFlags(placed, input.letterOf)),
     ...sharedKeyFlags(input.notes, input.beat),
     ...ledgerFlags(input.notes),
-    ...offKeyboardFlags(input.notes),
+    ...overlapFlags(input.notes),
+    ...offKeyboardFlags(input.notes, input.keyboard),
     ...doubleAccidentalFlags(input.notes),
   ].sort((a, b) => placeInMusic(a) - placeInMusic(b) || SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
 }

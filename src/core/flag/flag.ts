@@ -1,4 +1,5 @@
 import type { Finger, Hand } from '../score';
+import type { KeyboardSize } from '../keyboard';
 import type { Pitch } from '../pitch';
 
 /** How much a flag weighs: `must` cannot be played so, `should` is much better otherwise, `watch` is to be known. */
@@ -26,7 +27,8 @@ export type FlagEvidence =
   | { readonly kind: 'shared-key'; readonly key: Pitch; readonly isHeld: boolean }
   | { readonly kind: 'ledger-lines'; readonly lines: number }
   | { readonly kind: 'double-accidental'; readonly pitch: Pitch }
-  | { readonly kind: 'off-keyboard'; readonly pitch: Pitch };
+  | { readonly kind: 'hands-overlap'; readonly right: Pitch; readonly left: Pitch }
+  | { readonly kind: 'off-keyboard'; readonly pitch: Pitch; readonly keyboard: KeyboardSize };
 
 export type FlagKind = FlagEvidence['kind'];
 

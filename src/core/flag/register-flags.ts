@@ -1,5 +1,5 @@
 import { groupBy } from '../list';
-import { isOnKeyboard } from '../keyboard';
+import { isOnKeyboard, type KeyboardSize } from '../keyboard';
 import type { HandNote } from '../score';
 import type { Flag } from './flag';
 import { placeOf } from './place-of';
@@ -18,10 +18,10 @@ export function ledgerFlags(notes: readonly HandNote[]): readonly Flag[] {
   }));
 }
 
-/** Notes that the 88-key keyboard does not have. */
-export function offKeyboardFlags(notes: readonly HandNote[]): readonly Flag[] {
-  return runsOf(notes, (note) => !isOnKeyboard(note.midi)).map((run) => ({
-    evidence: { kind: 'off-keyboard', pitch: (run[0] as HandNote).pitch },
+/** Notes that the pupil's keyboard does not have. */
+export function offKeyboardFlags(notes: readonly HandNote[], keyboard: KeyboardSize): readonly Flag[] {
+  return runsOf(notes, (note) => !isOnKeyboard(note.midi, keyboard)).map((run) => ({
+    evidence: { kind: 'off-keyboard', pitch: (run[0] as HandNote).pitch, keyboard },
     severity: 'must',
     byBlackKey: false,
     wasThere: false,

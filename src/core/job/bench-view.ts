@@ -48,6 +48,8 @@ export interface BenchView {
   readonly momentsBefore: readonly Moment[];
   readonly momentsAfter: readonly Moment[];
   readonly remarks: readonly ReportRemark[];
+  /** Notes that the signature alters and no sign reminds of. */
+  readonly bySignature: readonly string[];
 }
 
 /** Which versions are engraved: both, one above the other, or the new one alone. */
@@ -81,6 +83,7 @@ export function benchView(piece: OpenedPiece, before: Version, after: Version, p
     momentsBefore: momentsOf(before),
     momentsAfter: momentsOf(after),
     remarks: [...piece.remarks, ...after.remarks].map(reportRemark),
+    bySignature: after.notes.filter(({ pitch, item, tieStop }) => pitch.alter !== 0 && !item.accidental && !tieStop).map(({ id }) => id),
   };
 }
 

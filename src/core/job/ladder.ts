@@ -27,7 +27,7 @@ export interface Ladder {
 
 /** The fifteen keys of a mode, best first. Keys that cannot be written at all are left out with the reason. */
 export function ladderOf(piece: OpenedPiece, wish: Omit<Wish, 'to'>, order: KeyOrder, mode: Mode = piece.key.key.mode): Ladder {
-  const before = asWritten(piece, wish.school);
+  const before = asWritten(piece, wish.school, wish.keyboard);
   const own = piece.key.key;
   const rungs = fifteenKeys(mode)
     .map((key) => {

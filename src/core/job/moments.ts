@@ -1,4 +1,6 @@
 import { isBlackKey } from '../keyboard';
+import { pitchPrint, type Pitch } from '../pitch';
+import { otherSpelling } from '../transpose';
 import { struckNotes, type Finger, type Hand, type HandNote } from '../score';
 import type { PlacedPosition } from '../finger';
 import type { Version } from './open-piece';
@@ -11,6 +13,9 @@ export interface KeyDown {
   readonly finger: Finger | null;
   readonly isBlack: boolean;
   readonly isStruck: boolean;
+  /** Its name as it is spelled, and under the other letter; null where there is none. */
+  readonly name: string;
+  readonly otherName: string | null;
 }
 
 /** A moment at which at least one key is struck: its place, the keys down, and where the hands sit. */
@@ -41,10 +46,17 @@ export function momentsOf(version: Version): readonly Moment[] {
         finger: fingers.get(note.id) ?? note.finger,
         isBlack: isBlackKey(note.midi),
         isStruck: note.onset === onset,
+        name: pitchPrint(note.pitch),
+        otherName: otherName(note.pitch),
       })),
       frames: { right: frameAt(version.positions, 'right', onset), left: frameAt(version.positions, 'left', onset) },
     };
   });
+}
+
+function otherName(pitch: Pitch): string | null {
+  const other = otherSpelling(pitch);
+  return other && pitchPrint(other);
 }
 
 /** Where a hand sits at a moment: in the position of the note it plays now or played last, else in the one it will need. */

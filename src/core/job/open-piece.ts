@@ -1,9 +1,11 @@
 import { placePosition, handPositions, type HandPosition, type PlacedPosition } from '../finger';
 import { compareFlags, findFlags, type Flag, type OuterSchool } from '../flag';
+import type { KeyboardSize } from '../keyboard';
+import { octaveRemarks } from './octave-remarks';
 import { diatonicNumber, type Direction, type Interval, type Key } from '../pitch';
 import { readPiece } from '../read';
 import { err, ok, type Fault, type FileFormat, type Remark, type Result } from '../result';
-import { handNotes, handsOf, mapMeasures, pupilPart, struckNotes, type FoundKey, type Hand, type HandNote, type Part, type Score } from '../score';
+import { handNotes, handsOf, mapMeasures, pupilPart, struckNotes, type FoundKey, type Hand, type HandNote, type NoteId, type Part, type Score } from '../score';
 import { beatTicks } from '../time';
 import { drawAccidentals, findKey, moveScore, signatureLine, type Courtesy, type DegreeForm, type Spelling } from '../transpose';
 
@@ -44,6 +46,9 @@ export interface Wish {
   readonly seventh: DegreeForm;
   readonly fingering: Fingering;
   readonly school: OuterSchool;
+  readonly keyboard: KeyboardSize;
+  /** Ids of notes that the teacher wants under the other letter. */
+  readonly respelled: readonly NoteId[];
 }
 
 /** A piece in one key, with everything that is known of the hands there. */
@@ -88,20 +93,20 @@ function fingerRemarks(hands: readonly Hand[], notes: readonly HandNote[]): read
 }
 
 /** The piece where it stands. */
-export function asWritten(piece: OpenedPiece, school: OuterSchool): Version {
+export function asWritten(piece: OpenedPiece, school: OuterSchool, keyboard: KeyboardSize = 88): Version {
   const octaves = { right: 0, left: 0 };
-  const version = describe(piece, piece.score, piece.key.key, 'keep', school);
+  const version = describe(piece, piece.score, piece.key.key, 'keep', { school, keyboard });
   return { ...version, key: piece.key.key, interval: { fifths: 0, octaves: 0 }, octaves, remarks: [] };
 }
 
 /** Moves a piece to another key and tells how the hands sit there. `before` is the piece where it stands: what was so
  * already there is marked. Errors: those of moving. */
 export function moveTo(piece: OpenedPiece, before: Version, wish: Wish): Result<Version, Fault> {
-  const request = { ...wish, from: piece.key.key, pupil: piece.part };
+  const request = { ...wish, respelled: withTied(piece.notes, wish.respelled), from: piece.key.key, pupil: piece.part };
   const moved = moveScore(piece.score, request);
   if (!moved.ok) return moved;
   const score = wish.fingering === 'none' ? withoutFingers(moved.value.score) : moved.value.score;
-  const described = describe(piece, score, wish.to, wish.fingering, wish.school);
+  const described = describe(piece, score, wish.to, wish.fingering, wish);
   const planned: readonly Remark[] = wish.fingering === 'plan' ? [{ code: 'not-planned' }] : [];
   return ok({
     ...described,
@@ -109,8 +114,20 @@ export function moveTo(piece: OpenedPiece, before: Version, wish: Wish): Result<
     key: wish.to,
     interval: moved.value.interval,
     octaves: wish.octaves,
-    remarks: [...moved.value.remarks, ...planned],
+    remarks: [...moved.value.remarks, ...planned, ...octaveRemarks(described.notes, wish.octaves)],
   });
+}
+
+/** A note that is tied on takes its spelling along to the notes it is tied to. */
+function withTied(notes: readonly HandNote[], ids: readonly NoteId[]): readonly NoteId[] {
+  const wanted = new Set(ids);
+  if (wanted.size === 0) return ids;
+  for (const [i, note] of notes.entries()) {
+    if (!wanted.has(note.id) || !note.tieStart) continue;
+    const next = notes.slice(i + 1).find((other) => other.tieStop && other.hand === note.hand && other.midi === note.midi && other.onset === note.onset + note.duration);
+    if (next) wanted.add(next.id);
+  }
+  return [...wanted];
 }
 
 function withoutFingers(score: Score): Score {
@@ -125,7 +142,7 @@ function describe(
   score: Score,
   key: Key,
   fingering: Fingering,
-  school: OuterSchool,
+  player: Pick<Wish, 'school' | 'keyboard'>,
 ): Pick<Version, 'score' | 'key' | 'notes' | 'positions' | 'flags'> {
   const part = score.parts.find((candidate) => candidate.id === piece.part.id) ?? piece.part;
   const notes = handNotes(part, score.ticksPerQuarter);
@@ -144,7 +161,8 @@ function describe(
   const flags = findFlags({
     notes: struck,
     positions,
-    school,
+    school: player.school,
+    keyboard: player.keyboard,
     letterOf: (note) => writtenLetters.get(note.id) ?? diatonicNumber(note.pitch),
     beat: (note) => beatTicks(piece.part.measures[note.barIndex]?.meter ?? { beats: 4, beatType: 4 }, score.ticksPerQuarter),
   });

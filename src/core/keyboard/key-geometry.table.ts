@@ -17,3 +17,9 @@ export const BLACK_KEY_WIDTH_MM = 13.7;
 /** Lowest and highest key of the 88-key keyboard, as MIDI numbers: A0 and C8. Source: common practice. */
 export const LOWEST_KEY = 21;
 export const HIGHEST_KEY = 108;
+
+/** Lowest and highest key of keyboards in use, as MIDI numbers: 88 keys A0–C8, 76 keys E1–G7, 61 keys C2–C7.
+ * Source: common practice. Checked by: keyboard.test.ts (each range has as many keys as it is named for). */
+export const KEYBOARD_RANGES = { 88: [21, 108], 76: [28, 103], 61: [36, 96] } as const;
+export const KEYBOARD_SIZES = [88, 76, 61] as const;
+export type KeyboardSize = (typeof KEYBOARD_SIZES)[number];

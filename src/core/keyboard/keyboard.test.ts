@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { drawnKeys, isBlackKey, isOnKeyboard, keyCentreMm } from './keyboard';
-import { OCTAVE_MM, WHITE_KEY_MM } from './key-geometry.table';
+import { midiNumber, parsePitch, type Pitch } from '../pitch';
+import { KEYBOARD_RANGES, OCTAVE_MM, WHITE_KEY_MM } from './key-geometry.table';
 
 describe('keyCentreMm', () => {
   it('rises from key to key, and each black key lies between its neighbours', () => {
@@ -24,6 +25,12 @@ describe('the 88 keys', () => {
     expect(keys.filter(({ isBlack }) => isBlack)).toHaveLength(36);
     expect(keys.filter(({ isBlack }) => !isBlack)).toHaveLength(52);
     expect([isOnKeyboard(20), isOnKeyboard(21), isOnKeyboard(108), isOnKeyboard(109)]).toEqual([false, true, true, false]);
+  });
+
+  it.each([[61, 'C2', 'C7'], [76, 'E1', 'G7'], [88, 'A0', 'C8']] as const)('of a keyboard of %i go from %s to %s (common practice)', (size, lowest, highest) => {
+    const midi = (text: string): number => midiNumber(parsePitch(text) as Pitch);
+    expect(KEYBOARD_RANGES[size]).toEqual([midi(lowest), midi(highest)]);
+    expect(midi(highest) - midi(lowest) + 1).toBe(size);
   });
 
   it('draw black keys last, shorter and narrower', () => {

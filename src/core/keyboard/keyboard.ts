@@ -1,4 +1,4 @@
-import { BLACK_KEY_LENGTH_MM, BLACK_KEY_WIDTH_MM, HIGHEST_KEY, KEY_CENTRES_MM, LOWEST_KEY, OCTAVE_MM, WHITE_KEY_LENGTH_MM, WHITE_KEY_MM } from './key-geometry.table';
+import { BLACK_KEY_LENGTH_MM, BLACK_KEY_WIDTH_MM, KEY_CENTRES_MM, KEYBOARD_RANGES, OCTAVE_MM, WHITE_KEY_LENGTH_MM, WHITE_KEY_MM, type KeyboardSize } from './key-geometry.table';
 
 const BLACK_CLASSES: readonly number[] = [1, 3, 6, 8, 10];
 
@@ -7,9 +7,10 @@ export function isBlackKey(midi: number): boolean {
   return BLACK_CLASSES.includes(((midi % 12) + 12) % 12);
 }
 
-/** Whether the 88-key keyboard has this key. */
-export function isOnKeyboard(midi: number): boolean {
-  return midi >= LOWEST_KEY && midi <= HIGHEST_KEY;
+/** Whether a keyboard of this size has this key. */
+export function isOnKeyboard(midi: number, size: KeyboardSize = 88): boolean {
+  const [lowest, highest] = KEYBOARD_RANGES[size];
+  return midi >= lowest && midi <= highest;
 }
 
 /** Centre of a key along the keyboard. Unit: mm from the left edge of C-1 (MIDI 0). */

@@ -60,7 +60,7 @@ export function readAccidental(note: XmlElement): DrawnAccidental | null {
   const sign = SIGNS[textOf(xml)];
   if (!xml || !sign) return null;
   const courtesy = ['cautionary', 'editorial', 'parentheses', 'bracket'].some((name) => xml.attributes[name] === 'yes');
-  return { sign, courtesy };
+  return { sign, courtesy, parentheses: xml.attributes['parentheses'] === 'yes' };
 }
 
 /** The pitch in a `<pitch>` element. */

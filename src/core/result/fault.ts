@@ -39,6 +39,8 @@ export interface TextPlace {
 /** Something kept as it was and told to the teacher: nothing was refused. `bar` is the printed bar number. */
 export type Remark =
   | { readonly code: 'respelled-key'; readonly bar: string; readonly from: string; readonly to: string; readonly part: string }
+  | { readonly code: 'octave-proposed'; readonly hand: 'right' | 'left'; readonly way: 'higher' | 'lower' }
+  | { readonly code: 'respelled-note'; readonly bars: readonly string[]; readonly from: string; readonly to: string }
   | { readonly code: 'other-mode'; readonly from: string; readonly to: string }
   | { readonly code: 'enharmonic-proposed'; readonly to: string }
   | { readonly code: 'not-planned' }

@@ -72,6 +72,7 @@ export type AccidentalSign = 'sharp' | 'flat' | 'natural' | 'double-sharp' | 'fl
 export interface DrawnAccidental {
   readonly sign: AccidentalSign;
   readonly courtesy: boolean;
+  readonly parentheses: boolean;
 }
 
 export interface AttributesItem {

@@ -3,8 +3,9 @@ import type { AccidentalSign, DrawnAccidental, Measure, NoteItem, Part } from '.
 import { signatureLine, type SignatureLine } from './signatures';
 
 /** Which courtesy signs are drawn. `bar`: a pitch altered in one bar and plain again in the next, same octave and
- * staff, gets its sign in parentheses; a sign already cancelled in its own bar owes none. */
-export const COURTESIES = ['none', 'bar'] as const;
+ * staff, gets its sign in parentheses; a sign already cancelled in its own bar owes none. `octaves`: also a letter that
+ * was altered in another octave, in the same bar or the one before. `-plain`: the same without parentheses. */
+export const COURTESIES = ['none', 'bar', 'octaves', 'bar-plain', 'octaves-plain'] as const;
 export type Courtesy = (typeof COURTESIES)[number];
 
 /** The sign of print for each alteration. A single sign follows a double one without a natural in front.
@@ -74,10 +75,10 @@ function signFor(note: NoteItem, pitch: Pitch, plain: number, memory: StaffMemor
   if (continuesTie(note, pitch, memory) && holding === undefined) return null;
   memory.inBar.set(place, pitch.alter);
   if (!sign || pitch.alter === (holding ?? plain)) {
-    const isOwed = courtesy === 'bar' && holding === undefined && owesCourtesy(place, pitch.alter, memory);
-    return sign && isOwed ? { sign, courtesy: true } : null;
+    const isOwed = courtesy !== 'none' && holding === undefined && owesCourtesy(place, pitch, memory, courtesy);
+    return sign && isOwed ? { sign, courtesy: true, parentheses: !courtesy.endsWith('-plain') } : null;
   }
-  return { sign, courtesy: false };
+  return { sign, courtesy: false, parentheses: false };
 }
 
 /** A tie that nothing began (in a second ending, or in a faulty file) does not save the sign. */
@@ -88,9 +89,11 @@ function continuesTie(note: NoteItem, pitch: Pitch, memory: StaffMemory): boolea
   return continues;
 }
 
-function owesCourtesy(place: string, alter: number, memory: StaffMemory): boolean {
+function owesCourtesy(place: string, { step, alter }: Pitch, memory: StaffMemory, courtesy: Courtesy): boolean {
   const before = memory.previousBar.get(place);
-  return before !== undefined && before !== alter;
+  if (before !== undefined && before !== alter) return true;
+  if (!courtesy.startsWith('octaves')) return false;
+  return [...memory.inBar, ...memory.previousBar].some(([other, altered]) => other !== place && other.startsWith(`${step}/`) && altered !== alter);
 }
 
 /** What the signature itself says is no alteration: after the bar only true alterations are remembered,

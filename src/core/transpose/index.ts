@@ -2,7 +2,7 @@ export { findKey, rankKeysOf } from './find-key';
 export type { RankedKey } from './find-key';
 export { COURTESIES, drawAccidentals } from './accidentals';
 export type { Courtesy } from './accidentals';
-export { SPELLINGS } from './respell';
+export { SPELLINGS, otherSpelling } from './respell';
 export type { Spelling } from './respell';
 export { DEGREE_FORMS } from './by-degree';
 export type { DegreeForm } from './by-degree';

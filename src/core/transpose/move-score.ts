@@ -6,7 +6,9 @@ import {
   intervalToKey,
   keyOfSignature,
   keyPrint,
+  namePrint,
   sameKey,
+  samePitch,
   signatureOf,
   transposeBy,
   transposeName,
@@ -18,12 +20,12 @@ import {
   type PitchName,
 } from '../pitch';
 import { assertNever, err, ok, type Fault, type Remark, type Result } from '../result';
-import { handOfStaff, type Hand, type HarmonyItem, type KeySignature, type Measure, type MeasureItem, type NoteItem, type Part, type Score } from '../score';
+import { handOfStaff, type Hand, type HarmonyItem, type KeySignature, type Measure, type MeasureItem, type NoteId, type NoteItem, type Part, type Score } from '../score';
 import { element, firstChild, mapChildren, textOf, type XmlElement } from '../markup';
 import { modeShift, nameByDegree, pitchByDegree, triadKind, type DegreeForm, type ModeChange, type Signatures } from './by-degree';
 import { drawAccidentals, type Courtesy } from './accidentals';
 import { withoutStaleInk } from './ink';
-import { enharmonicTurn, isHardSpelling, respelled, type Spelling } from './respell';
+import { enharmonicTurn, isHardSpelling, otherSpelling, respelled, type Spelling } from './respell';
 import { signatureLine, withFirstSignature, type SignatureLine } from './signatures';
 
 /** How a piece is to be moved. `pupil` is the part whose hands may take octaves of their own. */
@@ -36,6 +38,8 @@ export interface MoveRequest {
   readonly courtesy: Courtesy;
   readonly sixth: DegreeForm;
   readonly seventh: DegreeForm;
+  /** Ids of notes that the teacher wants under the other letter. */
+  readonly respelled: readonly NoteId[];
   readonly pupil: Part;
 }
 
@@ -52,7 +56,7 @@ export interface MovedScore {
 export function moveScore(score: Score, request: MoveRequest): Result<MovedScore, Fault> {
   const { from, to, octaves } = request;
   const interval = intervalToKey(from, to, request.direction);
-  const staysPut = sameKey(from, to) && octaves.right === 0 && octaves.left === 0 && request.spelling === 'strict';
+  const staysPut = sameKey(from, to) && octaves.right === 0 && octaves.left === 0 && request.spelling === 'strict' && request.respelled.length === 0;
   if (staysPut) return ok({ score, interval, remarks: [] });
   const change: ModeChange | null = from.mode === to.mode ? null : { from: from.mode, to: to.mode, sixth: request.sixth, seventh: request.seventh };
   const remarks: Remark[] = change ? [{ code: 'other-mode', from: keyPrint(from), to: keyPrint(to) }] : [];
@@ -194,7 +198,9 @@ function moveNote(note: NoteItem, measure: Measure, mover: Mover): Result<NoteIt
     ? ok(pitchByDegree(note.pitch, interval, signaturesAt(measure, note.onset, note.staff, mover), mover.change))
     : transposeBy(note.pitch, interval);
   if (!strict.ok) return err({ code: 'move.out-of-range', bar: measure.number });
-  const pitch = spell(strict.value, note, measure, mover);
+  const spelled = spell(strict.value, note, measure, mover);
+  const pitch = request.respelled.includes(note.id) ? (otherSpelling(spelled) ?? spelled) : spelled;
+  if (!samePitch(spelled, strict.value)) tellRespelled(strict.value, spelled, measure.number, mover.remarks);
   if (pitch.octave < 0 || pitch.octave > 9) return err({ code: 'move.out-of-range', bar: measure.number });
   return ok({ ...note, pitch, xml: withoutStaleInk(note.xml) });
 }
@@ -209,6 +215,15 @@ function spell(strict: Pitch, note: NoteItem, measure: Measure, mover: Mover): P
   if (!isRaisedDegree(key, strict, plain)) return respelled(strict);
   if (Math.abs(strict.alter) >= 2) proposeEnharmonic(key, mover.remarks);
   return strict;
+}
+
+/** Each respelling is listed once, with its bars. */
+function tellRespelled(from: Pitch, to: Pitch, bar: string, remarks: Remark[]): void {
+  const names = { from: namePrint(from), to: namePrint(to) };
+  const at = remarks.findIndex((remark) => remark.code === 'respelled-note' && remark.from === names.from && remark.to === names.to);
+  const told = remarks[at];
+  if (told?.code !== 'respelled-note') remarks.push({ code: 'respelled-note', bars: [bar], ...names });
+  else if (told.bars.at(-1) !== bar) remarks[at] = { ...told, bars: [...told.bars, bar] };
 }
 
 function keyAt(measure: Measure, note: NoteItem, mover: Mover): Key {

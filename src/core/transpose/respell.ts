@@ -21,6 +21,15 @@ export function respelled(pitch: Pitch): Pitch {
   return result.ok ? result.value : pitch;
 }
 
+/** The other letter for the same key, with one sign at the most: F♯ for G♭, B♯ for C; null for D, G and A. */
+export function otherSpelling(pitch: Pitch): Pitch | null {
+  const others = [LETTER_UP, LETTER_DOWN].flatMap((way) => {
+    const turned = transposeBy(pitch, way);
+    return turned.ok && Math.abs(turned.value.alter) <= 1 ? [turned.value] : [];
+  });
+  return others[0] ?? null;
+}
+
 /** Whether a beginner should not meet this spelling: a double sign, or a white key under a sign that the signature
  * (`plainAlter` for this letter) does not hold. */
 export function isHardSpelling(name: PitchName, plainAlter: number): boolean {

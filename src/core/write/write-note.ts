@@ -31,13 +31,13 @@ function pitchElement(before: XmlElement, pitch: Pitch): XmlElement {
 function writeAccidental(note: NoteItem, xml: XmlElement): XmlElement {
   if (sameSign(readAccidental(xml), note.accidental)) return xml;
   if (!note.accidental) return withoutChildren(xml, (child) => child.name === 'accidental');
-  const { sign, courtesy } = note.accidental;
-  const attributes: Record<string, string> = courtesy ? { cautionary: 'yes', parentheses: 'yes' } : {};
+  const { sign, courtesy, parentheses } = note.accidental;
+  const attributes: Record<string, string> = { ...(courtesy ? { cautionary: 'yes' } : {}), ...(parentheses ? { parentheses: 'yes' } : {}) };
   return withChild(xml, element('accidental', attributes, [sign]), BEFORE_ACCIDENTAL);
 }
 
 function sameSign(a: DrawnAccidental | null, b: DrawnAccidental | null): boolean {
-  return a?.sign === b?.sign && a?.courtesy === b?.courtesy;
+  return a?.sign === b?.sign && a?.courtesy === b?.courtesy && a?.parentheses === b?.parentheses;
 }
 
 /** Fingers are carried in the element; a note whose fingers were taken away loses them there too. */

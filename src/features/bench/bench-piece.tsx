@@ -3,7 +3,7 @@
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { BenchView, HandNoteView, PageView } from '@/core/job';
 import { parseKey } from '@/core/pitch';
-import { noteKey, studioDatabase, type PieceRecord, type Settings } from '@/data';
+import { noteKey, respellNote, studioDatabase, type PieceRecord, type Settings } from '@/data';
 import { EngravedPage } from '@/features/shared/engraved-page';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { ID_PREFIXES, type EngraveLayout } from '@/workers/protocol';
@@ -65,6 +65,14 @@ export function BenchPiece({ piece, settings }: { readonly piece: PieceRecord; r
     },
     [view, selectNote],
   );
+  const respell = useCallback(
+    (noteId: string, from: string, to: string): void => {
+      const key = address.key ?? view?.toText ?? '';
+      if (address.key === null) go({ key });
+      void respellNote(studioDatabase(), piece, `${key}|${noteId}`, `${from} written as ${to}`);
+    },
+    [piece, view, address.key],
+  );
   const selectEngraved = useCallback((id: string): void => selectNote(id.replace(ID_PREFIXES.before, '').replace(ID_PREFIXES.after, '')), [selectNote]);
 
   return (
@@ -115,12 +123,12 @@ export function BenchPiece({ piece, settings }: { readonly piece: PieceRecord; r
             <span className="text-secondary">Press a note, or use ← and →, to see the fingers on the keyboard.</span>
           </div>
           <div ref={paper} className="px-2" data-role="paper" data-key={view?.toText}>
-            {view && page ? <Paper view={view} layout={page.layout} flag={flag} at={at} onNote={selectEngraved} /> : null}
+            {view && page ? <Paper view={view} layout={page.layout} flag={flag} at={at} hasReminders={settings.reminders === 'signature'} onNote={selectEngraved} /> : null}
           </div>
         </div>
         <aside>{view ? <HandNotes view={view} aboutFile={piece.remarks} chosen={chosenIndex} onChoose={choose} /> : null}</aside>
       </div>
-      {view ? <KeyboardDock view={view} at={at} onWalk={walk} /> : null}
+      {view ? <KeyboardDock view={view} at={at} onWalk={walk} onRespell={respell} /> : null}
     </div>
   );
 }
@@ -144,12 +152,14 @@ interface PaperProps {
   readonly layout: EngraveLayout;
   readonly flag: HandNoteView | null;
   readonly at: number | null;
+  readonly hasReminders: boolean;
   readonly onNote: (id: string) => void;
 }
 
-const Paper = memo(function Paper({ view, layout, flag, at, onNote }: PaperProps) {
+const Paper = memo(function Paper({ view, layout, flag, at, hasReminders, onNote }: PaperProps) {
   const pointed = useMemo(() => bothIds(flag?.noteIds ?? []), [flag]);
   const now = useMemo(() => bothIds(at === null ? [] : (view.momentsAfter[at]?.keys.map(({ noteId }) => noteId) ?? [])), [view, at]);
+  const signed = useMemo(() => (hasReminders ? view.bySignature.map((id) => ID_PREFIXES.after + id) : []), [view, hasReminders]);
   return (
     <EngravedPage
       page={view.page}
@@ -157,6 +167,7 @@ const Paper = memo(function Paper({ view, layout, flag, at, onNote }: PaperProps
       label={`${view.title}, ${view.from} above ${view.to}, ${view.bars} bars`}
       pointed={pointed}
       now={now}
+      signed={signed}
       onNote={onNote}
     />
   );

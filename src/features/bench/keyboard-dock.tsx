@@ -9,10 +9,12 @@ interface KeyboardDockProps {
   readonly view: BenchView;
   readonly at: number | null;
   readonly onWalk: (by: number) => void;
+  /** Writes a note under its other letter. */
+  readonly onRespell: (noteId: string, from: string, to: string) => void;
 }
 
 /** The keyboard at the foot of the Bench: both hands at the selected moment, before or after the move. */
-export const KeyboardDock = memo(function KeyboardDock({ view, at, onWalk }: KeyboardDockProps) {
+export const KeyboardDock = memo(function KeyboardDock({ view, at, onWalk, onRespell }: KeyboardDockProps) {
   const [shows, setShows] = useState<'before' | 'after'>('after');
   const range = useMemo(() => keyboardRange([...view.momentsBefore, ...view.momentsAfter]), [view]);
   const moments = shows === 'before' ? view.momentsBefore : view.momentsAfter;
@@ -43,6 +45,22 @@ export const KeyboardDock = memo(function KeyboardDock({ view, at, onWalk }: Key
       <div className="min-w-0 flex-1">
         <KeyboardMap moment={moment} range={range} />
       </div>
+      <ul aria-label="Notes struck now" className="flex w-40 shrink-0 flex-col gap-1 max-lg:hidden">
+        {(view.momentsAfter[at ?? 0]?.keys ?? [])
+          .filter(({ isStruck }) => isStruck)
+          .toReversed()
+          .slice(0, 4)
+          .map(({ noteId, name, otherName }) => (
+            <li key={noteId} className="flex items-center justify-between text-sm">
+              <span className="font-semibold">{name}</span>
+              {otherName ? (
+                <button type="button" className="btn btn-sm h-8 font-normal" onClick={() => onRespell(noteId, name, otherName)}>
+                  write as {otherName}
+                </button>
+              ) : null}
+            </li>
+          ))}
+      </ul>
     </section>
   );
 });

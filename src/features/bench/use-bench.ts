@@ -30,24 +30,34 @@ export interface BenchPage {
 export function useBench(piece: PieceRecord, settings: Settings, address: BenchAddress, page: BenchPage | null): BenchAnswers {
   const { musicXml, ownKey } = piece;
   const { outer, spelling, courtesy, keyOrder } = settings;
+  const keyboard = Number(settings.keyboard);
   const { key, way, minor, right, left } = address;
   const mode = key === null ? null : (parseKey(key, 'major')?.mode ?? null);
   const source = useMemo(() => ({ musicXml, ownKey }), [musicXml, ownKey]);
   const anyKey = useMemo(
-    () => ({ to: null, direction: way, ...DEGREES[minor], octaveRight: right, octaveLeft: left, spelling, courtesy, outer }),
-    [way, minor, right, left, outer, spelling, courtesy],
+    () => ({ to: null, direction: way, ...DEGREES[minor], octaveRight: right, octaveLeft: left, spelling, courtesy, outer, keyboard, respelled: NO_NOTES }),
+    [way, minor, right, left, outer, spelling, courtesy, keyboard],
   );
-  const wish = useMemo(() => ({ ...anyKey, to: key }), [anyKey, key]);
+  // The list comes anew with each reading of the record: its text tells whether it is another one.
+  const respelled = respelledIn(piece, key).join();
+  const wish = useMemo(() => ({ ...anyKey, to: key, respelled: respelled === '' ? NO_NOTES : respelled.split(',') }), [anyKey, key, respelled]);
   const askView = useMemo(() => page && (() => viewAndEngraving(source, wish, page)), [source, wish, page]);
   const askLadder = useMemo(() => () => coreWorker().ladder(source, anyKey, keyOrder, mode), [source, anyKey, keyOrder, mode]);
   const prepare = useCallback(
     async (to: string): Promise<void> => {
-      if (page) await viewAndEngraving(source, { ...anyKey, to }, page);
+      if (page) await viewAndEngraving(source, { ...anyKey, to, respelled: respelledIn(piece, to) }, page);
     },
-    [source, anyKey, page],
+    [source, anyKey, page, piece],
   );
   const subject = `${piece.id}/${ownKey}`;
   return { source, wish, view: useAnswer(subject, askView), ladder: useAnswer(subject, askLadder), prepare };
+}
+
+const NO_NOTES: readonly string[] = [];
+
+/** The notes that the teacher put under the other letter in a key. */
+function respelledIn({ respelled }: PieceRecord, key: string | null): readonly string[] {
+  return (respelled ?? []).filter((entry) => entry.startsWith(`${key}|`)).map((entry) => entry.slice(`${key}|`.length));
 }
 
 /** The sixth and seventh degrees of the forms of minor. */

@@ -2,7 +2,7 @@ import type { Settings } from '@/data';
 
 /** A setting as a question with its choices, each with who would take it. */
 export interface Question {
-  readonly name: 'look' | 'outer' | 'keyOrder' | 'spelling' | 'courtesy';
+  readonly name: 'look' | 'outer' | 'keyOrder' | 'spelling' | 'courtesy' | 'reminders' | 'keyboard';
   readonly title: string;
   readonly note?: string;
   readonly choices: readonly { readonly value: Settings[Question['name']]; readonly words: string; readonly who?: string }[];
@@ -50,7 +50,28 @@ export const QUESTIONS: readonly Question[] = [
     title: 'Courtesy accidentals',
     choices: [
       { value: 'bar', words: 'In the next bar', who: 'a sign in parentheses where the bar before was altered' },
+      { value: 'octaves', words: 'In the next bar and in other octaves', who: 'for those who read by the letter' },
+      { value: 'bar-plain', words: 'In the next bar, without parentheses', who: 'for beginners who have not met them' },
+      { value: 'octaves-plain', words: 'In the next bar and in other octaves, without parentheses' },
       { value: 'none', words: 'None', who: 'only what the bar rule asks for' },
+    ],
+  },
+  {
+    name: 'reminders',
+    title: 'Reminders of the key signature',
+    note: 'A dotted rim around every note that the signature alters. It is a mark for the eye on the Bench, no accidental.',
+    choices: [
+      { value: 'none', words: 'None' },
+      { value: 'signature', words: 'Mark the notes that the signature alters', who: 'for beginners in a new key' },
+    ],
+  },
+  {
+    name: 'keyboard',
+    title: 'The pupil’s keyboard',
+    choices: [
+      { value: '88', words: '88 keys', who: 'a piano' },
+      { value: '76', words: '76 keys', who: 'E1 to G7' },
+      { value: '61', words: '61 keys', who: 'C2 to C7' },
     ],
   },
 ];

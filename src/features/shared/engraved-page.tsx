@@ -15,6 +15,8 @@ interface EngravedPageProps {
   /** Ids of notes to point at, and of those sounding at the selected moment. */
   readonly pointed?: readonly string[];
   readonly now?: readonly string[];
+  /** Ids of notes that the signature alters. */
+  readonly signed?: readonly string[];
   readonly onNote?: (id: string) => void;
 }
 
@@ -29,7 +31,7 @@ interface EngravedState {
 const NOTHING_DRAWN: EngravedState = { page: null, widthPx: 0 };
 
 /** A page of music, engraved in its worker, system by system. While a new one is made the old one stays. */
-export function EngravedPage({ page, layout, label, fits = 'width', pointed = NONE, now = NONE, onNote }: EngravedPageProps) {
+export function EngravedPage({ page, layout, label, fits = 'width', pointed = NONE, now = NONE, signed = NONE, onNote }: EngravedPageProps) {
   const holder = useRef<HTMLDivElement>(null);
   const [drawn, setDrawn] = useState<EngravedState>(NOTHING_DRAWN);
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -58,7 +60,8 @@ export function EngravedPage({ page, layout, label, fits = 'width', pointed = NO
     if (!holder.current) return;
     mark(paperOf(holder.current), 'is-pointed', pointed);
     mark(paperOf(holder.current), 'is-now', now);
-  }, [drawn, pointed, now]);
+    mark(paperOf(holder.current), 'is-signed', signed);
+  }, [drawn, pointed, now, signed]);
 
   const press = (event: MouseEvent): void => {
     const path = event.nativeEvent.composedPath();

@@ -41,6 +41,12 @@ text {
   stroke-width: 110px;
   paint-order: stroke;
 }
+.is-signed .notehead use {
+  stroke: var(--color-primary);
+  stroke-width: 70px;
+  stroke-dasharray: 40 60;
+  paint-order: stroke;
+}
 .is-now use {
   color: var(--color-primary);
   fill: var(--color-primary);
