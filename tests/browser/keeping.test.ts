@@ -92,6 +92,21 @@ describe('nothing is lost', () => {
   });
 });
 
+describe('a note’s spelling', () => {
+  it('is the teacher’s to choose, stays so over a reload, and can be taken back', async () => {
+    await goTo(teacher.page, '/bench?piece=lantern-walk&key=D-major&at=1:3');
+    await seesKey(teacher.page, 'D-major');
+    await press(teacher.page, 'write as G♭4');
+    await sees(teacher.page, 'write as F♯4');
+    await teacher.page.reload();
+    await sees(teacher.page, 'write as F♯4');
+    await seesKey(teacher.page, 'D-major');
+    await teacher.page.waitForSelector('[data-role=paper] >>> g.note[id^=after-] g.accid');
+    await press(teacher.page, 'Undo');
+    await sees(teacher.page, 'write as G♭4');
+  });
+});
+
 describe('the piece’s own key', () => {
   it('is overruled by the teacher, and the Bench follows', async () => {
     await goTo(teacher.page, '/bench?piece=lantern-walk');

@@ -124,6 +124,25 @@ describe('flags of the page and the keyboard', () => {
     expect(told(version.flags)).toContain('must off-keyboard right 1');
   });
 
+  it('tell what the pupil’s own keyboard does not have', () => {
+    const piece = open(musicXml({ right: 'C4w', left: 'B1w' }));
+    const flags = (keyboard: 88 | 61) => told(unwrap(moveTo(piece, asWritten(piece, 'allow'), { ...USUAL, to: piece.key.key, keyboard })).flags);
+    expect([flags(88), flags(61)]).toEqual([[], ['must off-keyboard left 1']]);
+  });
+
+  it('tell of hands that cross, once for the stretch', () => {
+    const crossings = (right: string, left: string): readonly string[] => told(moved(open(musicXml({ right, left, mode: 'major' })), 'C').flags).filter((flag) => flag.includes('overlap'));
+    expect(crossings('C4h E4h', 'G4w')).toEqual(['watch hands-overlap right 1']);
+    expect(crossings('C5h E5h', 'G4w')).toEqual([]);
+    expect(crossings('C4h C5h | C4h C5h', 'G4h C3h | G4h C3h')).toEqual(['watch hands-overlap right 1', 'watch hands-overlap right 2']);
+  });
+
+  it('propose an octave where a hand would read many ledger lines, and move nothing', () => {
+    const version = moved(open(musicXml({ right: 'A5q B5q C6h', mode: 'major' })), 'G', { direction: 'up' });
+    expect(version.remarks).toEqual([{ code: 'octave-proposed', hand: 'right', way: 'lower' }]);
+    expect(moved(open(musicXml({ right: 'C5q D5q E5h', mode: 'major' })), 'G').remarks).toEqual([]);
+  });
+
   it('come in the order of the music', () => {
     const { flags, notes } = moved(open(demoFile('mill-wheel')), 'Ab');
     const places = flags.map((flag) => notes.findIndex(({ id }) => id === flag.notes[0]));

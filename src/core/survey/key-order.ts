@@ -14,13 +14,13 @@ const SHAPE_ORDER = {
 
 const MINOR_THIRD_MODES: readonly Mode[] = ['minor', 'aeolian', 'dorian', 'phrygian', 'locrian'];
 
-/** The place of a key in an order; `effort` counts for `ease`. Lower comes first. Keys of equal place
- * follow the circle of fifths, nearest to the piece's own key first. */
+/** The place of a key in an order; `effort` counts for `ease`. Lower comes first. Of keys of equal effort the one with
+ * fewer signs comes first (D♭ before C♯), then the one nearer to the piece's own on the circle of fifths. */
 export function placeInOrder(order: KeyOrder, key: Key, own: Key, effort: number): readonly [number, number] {
   const widening = signaturesAround(signatureOf(own)).indexOf(signatureOf(key));
   switch (order) {
     case 'ease':
-      return [effort, widening];
+      return [effort, 15 * Math.abs(signatureOf(key)) + widening];
     case 'fifths':
       return [widening, 0];
     case 'shape': {

@@ -48,6 +48,15 @@ describe('drawn accidentals', () => {
     expect(signs(musicXml({ right: 'F#4w | F4w' }), 'none')).toBe('# -');
   });
 
+  it('are owed in other octaves too where that is wanted, with parentheses or without', () => {
+    const text = musicXml({ right: 'F#4h F5h | F6w' });
+    expect(signs(text, 'octaves')).toBe('# n? n?');
+    expect(signs(text, 'bar')).toBe('# - -');
+    const drawn = notesOf(drawAccidentals(open(musicXml({ right: 'F#4w | F4w' })).part, 'bar-plain'));
+    expect(drawn.map(({ accidental }) => accidental)).toEqual([{ sign: 'sharp', courtesy: false, parentheses: false }, { sign: 'natural', courtesy: true, parentheses: false }]);
+    expect(writeMusicXml(moved(open(musicXml({ right: 'F#4w | F4w', mode: 'major' })), 'D', { courtesy: 'bar-plain' }).score)).toContain('<accidental cautionary="yes">natural</accidental>');
+  });
+
   it('follow a new signature in the middle of a piece', () => {
     const extra = { 2: '<attributes><key><fifths>1</fifths></key></attributes>' };
     expect(signs(musicXml({ right: 'F#4w | F#4h F4h', extra }))).toBe('# - n');

@@ -115,6 +115,65 @@ describe('plain spelling', () => {
   });
 });
 
+describe('another mode, degree by degree', () => {
+  const scale = { right: 'C4q D4q E4q F4q | G4q A4q B4q C5q', mode: 'major' };
+
+  it.each([
+    ['C-minor', {}, 'C4 D4 Eb4 F4 G4 Ab4 B4 C5'],
+    ['C-minor', { seventh: 'natural' }, 'C4 D4 Eb4 F4 G4 Ab4 Bb4 C5'],
+    ['C-minor', { sixth: 'raised' }, 'C4 D4 Eb4 F4 G4 A4 B4 C5'],
+    ['C-mixolydian', {}, 'C4 D4 E4 F4 G4 A4 Bb4 C5'],
+    ['C-lydian', {}, 'C4 D4 E4 F#4 G4 A4 B4 C5'],
+    ['D-dorian', {}, 'D4 E4 F4 G4 A4 B4 C5 D5'],
+    ['E-minor', {}, 'E4 F#4 G4 A4 B4 C5 D#5 E5'],
+  ] as const)('into %s %j', (to, wish, expected) => {
+    const version = moved(open(musicXml(scale)), to, wish);
+    expect(version.notes.map(({ pitch }) => pitchText(pitch)).join(' ')).toBe(expected);
+    expect(version.remarks.map(({ code }) => code)).toContain('other-mode');
+  });
+
+  it('takes the raised sixth and seventh of minor for the plain ones of major, and keeps other alterations', () => {
+    const minor = musicXml({ right: 'A4q G#4q F#4q D#4q | A4w', left: 'A2w | A2w', mode: 'minor' });
+    expect(pitches(minor, 'A-major').replace(/A2 /g, '')).toBe('A4 G#4 F#4 D#4 A4');
+    expect(pitches(musicXml({ right: 'F#4h Bb4h', mode: 'major' }), 'C-minor')).toBe('F#4 Bb4');
+  });
+
+  it('is the piece itself when it goes and comes back between modes that share their alterations', () => {
+    for (const mode of ['dorian', 'phrygian', 'lydian', 'mixolydian', 'locrian']) {
+      const there = moved(open(musicXml(scale)), `F-${mode}`);
+      const again = moved(open(writeMusicXml(there.score)), 'C-major', { direction: 'down' });
+      expect(again.notes.map(({ pitch }) => pitchText(pitch)).join(' ')).toBe('C4 D4 E4 F4 G4 A4 B4 C5');
+    }
+  });
+
+  it('turns the triads of chord symbols into those of the degree', () => {
+    const chord = (step: string, kind: string): string => `<harmony><root><root-step>${step}</root-step></root><kind>${kind}</kind></harmony>`;
+    const text = musicXml({ right: 'C4w | F4w | G4w | A4w', mode: 'major', extra: { 1: chord('C', 'major'), 2: chord('F', 'major'), 3: chord('G', 'major'), 4: chord('A', 'minor') } });
+    const kinds = [...writeMusicXml(moved(open(text), 'C-minor').score).matchAll(/<root-step>(.)<\/root-step>(<root-alter>-1<\/root-alter>)?<\/root><kind>(\w+)</g)].map(([, step, flat, kind]) => `${step}${flat ? 'b' : ''} ${kind}`);
+    expect(kinds).toEqual(['C minor', 'F minor', 'G major', 'Ab major']);
+  });
+});
+
+describe('the teacher’s spelling', () => {
+  it('puts a note under the other letter, the notes it is tied to as well, and draws its sign', () => {
+    const piece = open(musicXml({ right: 'F#4w~ | F#4h D4h', mode: 'major' }));
+    const id = piece.notes[0]?.id ?? '';
+    const version = moved(piece, 'C', { respelled: [id] });
+    expect(version.notes.map(({ pitch, item }) => `${pitchText(pitch)} ${item.accidental?.sign ?? '-'}`)).toEqual(['Gb4 flat', 'Gb4 -', 'D4 -']);
+    expect(version.notes.map(({ midi }) => midi)).toEqual(piece.notes.map(({ midi }) => midi));
+  });
+
+  it('leaves D, G and A alone: they have no other letter with one sign', () => {
+    const piece = open(musicXml({ right: 'D4q G4q A4q C4q', mode: 'major' }));
+    expect(moved(piece, 'C', { respelled: piece.notes.map(({ id }) => id) }).notes.map(({ pitch }) => pitchText(pitch)).join(' ')).toBe('D4 G4 A4 B#3');
+  });
+
+  it('lists what plain spelling changed, each once with its bars', () => {
+    const version = moved(open(musicXml({ right: 'F#4w | F#4w', mode: 'major' })), 'B', { spelling: 'plain' });
+    expect(version.remarks).toEqual([{ code: 'respelled-note', bars: ['1', '2'], from: 'E♯', to: 'F' }]);
+  });
+});
+
 describe('the interval of a move', () => {
   it('is the one tonal finds between first notes', () => {
     for (const { text } of DEMO_FILES) {

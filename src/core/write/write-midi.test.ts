@@ -49,6 +49,17 @@ describe('writeMidiFile', () => {
     expect(midi.header.keySignatures[0]).toMatchObject({ key: 'Bb', scale: 'major' });
   });
 
+  it('slows down in a ritardando, holds a fermata, and takes the tempo up again', () => {
+    const words = (text: string): string => `<direction><direction-type><words>${text}</words></direction-type></direction>`;
+    const text = musicXml({ right: 'C4w | C4q D4q E4q F4q | C4w | D4w', extra: { 2: words('rit.'), 3: words('a tempo') } }).replace(/(<step>D<\/step><octave>4<\/octave><\/pitch><duration>8.*?<staff>1<\/staff>)/, '$1<notations><fermata/></notations>');
+    const tempos = heard(text).header.tempos.map(({ ticks, bpm }) => [ticks / 960, Math.round(bpm)]);
+    const slowing = tempos.filter(([at]) => (at as number) >= 4 && (at as number) < 8).map(([, bpm]) => bpm as number);
+    expect(slowing).toEqual([...slowing].sort((a, b) => b - a));
+    expect(slowing.at(-1)).toBe(64);
+    expect(tempos).toContainEqual([8, 92]);
+    expect(tempos.at(-1)).toEqual([12, 53]);
+  });
+
   it('plays louder marks louder', () => {
     const mark = (name: string): string => `<direction><direction-type><dynamics><${name}/></dynamics></direction-type><staff>1</staff></direction>`;
     const notes = heard(musicXml({ right: 'C4w | C4w | C4w', extra: { 1: mark('p'), 2: mark('mf'), 3: mark('ff') } })).tracks.at(-1)?.notes ?? [];

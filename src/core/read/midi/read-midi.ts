@@ -25,7 +25,7 @@ export function readMidi(bytes: Uint8Array): Result<PlainReading, Fault> {
     { clef: 'G' as const, hand: hands.right },
     { clef: 'F' as const, hand: hands.left },
   ].filter(({ hand }) => hand.length > 0);
-  const tempos = value.tempos.map(({ at, quartersPerMinute }) => ({ onset: plainTicks(at, value), quartersPerMinute }));
+  const tempos = lastingTempos(value, end);
   const [first] = spellings;
   const key = keyPrint(unwrap(keyOfSignature(first?.fifths ?? 0, first?.mode ?? 'major')));
   const remarks: Remark[] = [
@@ -44,6 +44,12 @@ export function readMidi(bytes: Uint8Array): Result<PlainReading, Fault> {
     },
     remarks,
   });
+}
+
+/** A tempo is a mark of the page where it lasts for a whole note or more; shorter ones are how someone played. */
+function lastingTempos(content: MidiContent, end: Ticks): readonly { readonly onset: Ticks; readonly quartersPerMinute: number }[] {
+  const tempos = content.tempos.map(({ at, quartersPerMinute }) => ({ onset: plainTicks(at, content), quartersPerMinute }));
+  return tempos.filter(({ onset }, i) => i === 0 || (tempos[i + 1]?.onset ?? end) - onset >= 4 * PLAIN_TICKS);
 }
 
 function plainTicks(at: number, { ticksPerQuarter }: MidiContent): Ticks {

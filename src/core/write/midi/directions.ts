@@ -1,4 +1,4 @@
-import { childAt, childElements, childText, type XmlElement } from '../../markup';
+import { childAt, childElements, childText, textOf, type XmlElement } from '../../markup';
 import type { Measure } from '../../score';
 import type { Ticks } from '../../time';
 
@@ -13,6 +13,8 @@ export const USUAL_TEMPO = 92;
 /** What a direction says to a player, at a place within its bar. `staff` is null where it is for all. */
 export type Instruction =
   | { readonly kind: 'tempo'; readonly onset: Ticks; readonly quartersPerMinute: number }
+  | { readonly kind: 'slowing'; readonly onset: Ticks }
+  | { readonly kind: 'a-tempo'; readonly onset: Ticks }
   | { readonly kind: 'loudness'; readonly onset: Ticks; readonly staff: number | null; readonly velocity: number };
 
 /** The tempo and dynamics of a bar. */
@@ -21,7 +23,7 @@ export function instructionsOf(measure: Measure): readonly Instruction[] {
     if (item.kind !== 'carried' || item.node.kind !== 'element') return [];
     if (item.node.name === 'sound') return tempoOf(item.node, item.onset);
     if (item.node.name !== 'direction') return [];
-    return [...directionTempo(item.node, item.onset), ...loudnessOf(item.node, item.onset)];
+    return [...directionTempo(item.node, item.onset), ...pacing(item.node, item.onset), ...loudnessOf(item.node, item.onset)];
   });
 }
 
@@ -34,6 +36,15 @@ function directionTempo(direction: XmlElement, onset: Ticks): readonly Instructi
   const quarters = QUARTERS[childText(metronome, 'beat-unit') ?? 'quarter'] ?? 1;
   const dots = childElements(metronome, 'beat-unit-dot').length;
   return [{ kind: 'tempo', onset, quartersPerMinute: perMinute * quarters * (2 - 0.5 ** dots) }];
+}
+
+/** Words that slow down, and words that end it. */
+function pacing(direction: XmlElement, onset: Ticks): readonly Instruction[] {
+  const words = childElements(direction, 'direction-type').flatMap((type) => childElements(type, 'words')).map((word) => textOf(word).toLowerCase());
+  return words.flatMap((word): readonly Instruction[] => {
+    if (/\b(rit|ritard|ritardando|rall|rallentando)\b/.test(word)) return [{ kind: 'slowing', onset }];
+    return /\ba tempo\b/.test(word) ? [{ kind: 'a-tempo', onset }] : [];
+  });
 }
 
 const QUARTERS: Readonly<Record<string, number>> = { whole: 4, half: 2, quarter: 1, eighth: 0.5, '16th': 0.25 };

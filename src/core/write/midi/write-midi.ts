@@ -4,8 +4,9 @@ import { childAt, childElements, childText } from '../../markup';
 import { keyOfSignature, midiNumber, signatureOf, transposeBy, intervalOf, type Key } from '../../pitch';
 import { handOfStaff, handsOf, soundingShift, type Measure, type NoteItem, type Part, type Score } from '../../score';
 import type { Meter, Ticks } from '../../time';
-import { instructionsOf, USUAL_LOUDNESS, USUAL_TEMPO } from './directions';
+import { instructionsOf, USUAL_LOUDNESS } from './directions';
 import { playingOrder } from './playing-order';
+import { tempoMap } from './tempo-map';
 
 /** Ticks in a quarter note of the file. 960 holds triplets and sixty-fourths exactly. */
 const TICKS = 960;
@@ -53,14 +54,9 @@ function conductorTrack(score: Score, order: readonly number[], key: Key): MidiE
   if (!part) return track([]);
   const scale = TICKS / score.ticksPerQuarter;
   const bars = playedBars(part, order);
-  const tempi = bars.flatMap(({ measure, start }) =>
-    instructionsOf(measure).flatMap((said) =>
-      said.kind === 'tempo' ? [set((start + said.onset) * scale, tempoEvent(said.quartersPerMinute))] : [],
-    ),
-  );
+  const tempi = tempoMap(bars, score.ticksPerQuarter).map(({ at, quartersPerMinute }) => set(at * scale, tempoEvent(quartersPerMinute)));
   const title = score.title === '' ? [] : [set(0, { type: 'trackName', text: latin(score.title) } as MidiEvent)];
-  const first = tempi.some(({ at }) => at === 0) ? [] : [set(0, tempoEvent(USUAL_TEMPO))];
-  return track([...title, ...first, ...tempi, ...meters(bars, scale), ...keys(bars, scale, part, key)]);
+  return track([...title, ...tempi, ...meters(bars, scale), ...keys(bars, scale, part, key)]);
 }
 
 function meters(bars: readonly PlayedBar[], scale: number): readonly Timed[] {
