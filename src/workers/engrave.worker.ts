@@ -78,8 +78,10 @@ const HOUSE_STYLE = {
   spacingStaff: 8,
   spacingSystem: 14,
   systemDivider: 'none',
-  minLastJustification: 0.4,
-  lyricSize: 4.8,
+  minLastJustification: 0.2,
+  // Our text is a little wider than the one that the engraver reckons with: words get more room.
+  lyricSize: 4.3,
+  lyricWordSpace: 2.2,
   fingeringScale: 0.9,
 };
 

@@ -59,7 +59,7 @@ export const QUESTIONS: readonly Question[] = [
   {
     name: 'reminders',
     title: 'Reminders of the key signature',
-    note: 'A dotted rim around every note that the signature alters. It is a mark for the eye on the Bench, no accidental.',
+    note: 'A soft ring around every note that the signature alters. It is a mark for the eye on the Bench, no accidental.',
     choices: [
       { value: 'none', words: 'None' },
       { value: 'signature', words: 'Mark the notes that the signature alters', who: 'for beginners in a new key' },

@@ -42,9 +42,8 @@ text {
   paint-order: stroke;
 }
 .is-signed .notehead use {
-  stroke: var(--color-primary);
-  stroke-width: 70px;
-  stroke-dasharray: 40 60;
+  stroke: color-mix(in oklab, var(--color-primary) 40%, transparent);
+  stroke-width: 150px;
   paint-order: stroke;
 }
 .is-now use {

@@ -70,7 +70,7 @@ function chordNotes(event: PlainEvent, value: TimedValue, part: { readonly isFir
     const marks = [
       ...ties.map((type) => element('tied', { type })),
       ...(i === 0 ? [...slurs, ...tupletMarks(event.tuplet, part)] : []),
-      ...(part.isFirst && note.finger !== null ? [element('technical', {}, [text('fingering', note.finger)])] : []),
+      ...(part.isFirst && note.finger !== null ? [element('technical', {}, [element('fingering', { placement: placing.staff === 1 ? 'above' : 'below' }, [String(note.finger)])])] : []),
       ...(i === 0 && part.isFirst && event.articulations.length > 0 ? [element('articulations', {}, event.articulations.map((mark) => element(mark)))] : []),
       ...(i === 0 && part.isLast && event.hasFermata ? [element('fermata', { type: 'upright' })] : []),
     ];
