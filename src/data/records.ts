@@ -12,6 +12,8 @@ export const pieceRecordSchema = object({
   /** The piece's own key where the teacher overrules what was found. */
   ownKey: string().nullable().defined(),
   /** What was doubtful when the file was read, in words; kept with the piece. */
+  /** The part that is the pupil's, by its id, where the teacher says so. */
+  part: string().nullable().default(undefined),
   /** Notes that the teacher wants under the other letter, each as `key|note`, the key as `D-major`. */
   respelled: array(string().required()).default(undefined),
   remarks: array(object({ message: string().required(), bar: string() })).default(undefined),

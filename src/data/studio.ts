@@ -42,6 +42,11 @@ export async function noteKey(database: StudioDatabase, id: string, lastKey: str
   await database.pieces.update(id, { lastKey });
 }
 
+/** Says which part of a piece is the pupil's. */
+export async function choosePart(database: StudioDatabase, piece: PieceRecord, part: string, label: string): Promise<void> {
+  await makeEdit(database, { label, pieces: [{ id: piece.id, after: { ...piece, part } }] });
+}
+
 /** Puts a note of a piece under the other letter in one key, or back. */
 export async function respellNote(database: StudioDatabase, piece: PieceRecord, entry: string, label: string): Promise<void> {
   const before = piece.respelled ?? [];

@@ -6,7 +6,7 @@ import { createCoreService } from './core-service';
 import { ID_PREFIXES, type Answer, type BenchWish } from './protocol';
 
 const USUAL: BenchWish = { to: null, direction: 'nearest', octaveRight: 0, octaveLeft: 0, spelling: 'strict', courtesy: 'bar', sixth: 'natural', seventh: 'raised', outer: 'allow', keyboard: 88, respelled: [] };
-const source = (id: string, ownKey: string | null = null) => ({ musicXml: demoFile(id), ownKey });
+const source = (id: string, ownKey: string | null = null) => ({ musicXml: demoFile(id), ownKey, part: null });
 
 function valueOf<T>(answer: Answer<T>): T {
   if (!answer.ok) throw new Error(answer.trouble.message);

@@ -16,10 +16,10 @@ export function createCoreService(): CoreService {
 
   const open = (source: PieceSource): Result<OpenedPiece, Fault> => {
     pieceSourceSchema.validateSync(source, { strict: true });
-    const name = `${source.ownKey ?? ''}\n${source.musicXml}`;
+    const name = `${source.ownKey ?? ''}\n${source.part ?? ''}\n${source.musicXml}`;
     const kept = opened.get(name);
     if (kept) return ok(kept);
-    const piece = openPiece(new TextEncoder().encode(source.musicXml), { format: null, key: source.ownKey, part: null });
+    const piece = openPiece(new TextEncoder().encode(source.musicXml), { format: null, key: source.ownKey, part: source.part });
     if (piece.ok) {
       opened.set(name, piece.value);
       const oldest = opened.keys().next().value;

@@ -21,6 +21,8 @@ export type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok
 export interface PieceSource {
   readonly musicXml: string;
   readonly ownKey: string | null;
+  /** The pupil's part, by its id; null for the first with two staves. */
+  readonly part: string | null;
 }
 
 /** How the piece is wanted. */
@@ -84,6 +86,7 @@ export const ID_PREFIXES = { before: 'before-', after: 'after-' } as const;
 export const pieceSourceSchema = object({
   musicXml: string().required(),
   ownKey: string().nullable().defined(),
+  part: string().nullable().defined(),
 });
 
 export const benchWishSchema = object({

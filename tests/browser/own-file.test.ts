@@ -77,6 +77,23 @@ describe('files of other formats', () => {
   });
 });
 
+describe('a file of several parts', () => {
+  it('moves as a whole, and the teacher says which part is the pupil’s', async () => {
+    const duet = OWN.replace('</part-list>', '<score-part id="P2"><part-name>Teacher</part-name></score-part></part-list>')
+      .replace('Rain Barrel', 'Duet')
+      .replace('</score-partwise>', `${/<part id="P1">.*<\/part>/.exec(OWN)?.[0].replace('id="P1"', 'id="P2"')}</score-partwise>`);
+    await drop(teacher.page, [{ name: 'duet.musicxml', text: duet }]);
+    await sees(teacher.page, 'Duet');
+    await (await teacher.page.waitForSelector('[data-role=way]'))?.click();
+    await teacher.page.waitForSelector('[data-role=part]');
+    await teacher.page.select('[data-role=part]', '1');
+    await teacher.page.waitForFunction(() => (document.querySelector('[data-role=part]') as HTMLSelectElement | null)?.value === '1');
+    await press(teacher.page, 'Undo');
+    await teacher.page.waitForFunction(() => (document.querySelector('[data-role=part]') as HTMLSelectElement | null)?.value === '0');
+    await press(teacher.page, 'Undo');
+  });
+});
+
 describe('a file that is no piece', () => {
   it.each([
     ['cut-off.musicxml', demoFile('echo-well').slice(0, 2500), 'The file is cut off'],

@@ -41,6 +41,8 @@ export interface BenchView {
   readonly to: string;
   readonly toText: string;
   readonly bars: number;
+  /** All parts of the piece, and which is the pupil's. */
+  readonly parts: readonly { readonly id: string; readonly name: string; readonly isPupils: boolean }[];
   readonly page: EngravingPage;
   readonly summary: readonly string[];
   readonly handNotes: readonly HandNoteView[];
@@ -76,6 +78,7 @@ export function benchView(piece: OpenedPiece, before: Version, after: Version, p
     to: keyPrint(after.key),
     toText: keyText(after.key),
     bars: piece.part.measures.length,
+    parts: piece.score.parts.map(({ id, name }) => ({ id, name: name || id, isPupils: id === piece.part.id })),
     page: engravingPage(page.view === 'both' ? layers : layers.slice(1), systemBreaks(piece.score, page.columns)),
     summary: handsWords(stretchesOf(piece, after), after.flags, stretchesOf(piece, before)),
     handNotes: handNoteViews(after),

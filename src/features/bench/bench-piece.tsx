@@ -3,7 +3,7 @@
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { BenchView, HandNoteView, PageView } from '@/core/job';
 import { parseKey } from '@/core/pitch';
-import { noteKey, respellNote, studioDatabase, type PieceRecord, type Settings } from '@/data';
+import { choosePart, noteKey, respellNote, studioDatabase, type PieceRecord, type Settings } from '@/data';
 import { EngravedPage } from '@/features/shared/engraved-page';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { ID_PREFIXES, type EngraveLayout } from '@/workers/protocol';
@@ -65,6 +65,7 @@ export function BenchPiece({ piece, settings }: { readonly piece: PieceRecord; r
     },
     [view, selectNote],
   );
+  const choosePupil = (id: string, name: string): void => void choosePart(studioDatabase(), piece, id, `${name} is the pupil’s part`);
   const respell = useCallback(
     (noteId: string, from: string, to: string): void => {
       const key = address.key ?? view?.toText ?? '';
@@ -98,7 +99,7 @@ export function BenchPiece({ piece, settings }: { readonly piece: PieceRecord; r
           </p>
         </div>
         <div className="ml-auto flex flex-wrap items-center gap-3">
-          {ownKey && shownKey ? <BenchTools address={address} own={ownKey} shown={shownKey} hands={ladder.value?.piece.hands ?? []} onChange={go} /> : null}
+          {ownKey && shownKey ? <BenchTools address={address} own={ownKey} shown={shownKey} hands={ladder.value?.piece.hands ?? []} parts={view?.parts ?? []} onPart={choosePupil} onChange={go} /> : null}
           <SaveButtons onSave={save} />
         </div>
       </div>

@@ -2,6 +2,7 @@
 
 import { useRef } from 'react';
 import { ChevronDown, Download } from 'lucide-react';
+import type { BenchView } from '@/core/job';
 import type { FileFormat } from '@/core/result';
 import type { Direction, Key, Mode } from '@/core/pitch';
 import { keyText, signatureOf } from '@/core/pitch';
@@ -13,6 +14,8 @@ interface BenchToolsProps {
   readonly own: Key;
   readonly shown: Key;
   readonly hands: readonly ('right' | 'left')[];
+  readonly parts: BenchView['parts'];
+  readonly onPart: (id: string, name: string) => void;
   readonly onChange: (change: Partial<BenchAddress>) => void;
 }
 
@@ -23,7 +26,7 @@ const WAYS: readonly (readonly [Direction, string])[] = [
 ];
 
 /** Which way the piece moves, and octaves for each hand. */
-export function BenchTools({ address, own, shown, hands, onChange }: BenchToolsProps) {
+export function BenchTools({ address, own, shown, hands, parts, onPart, onChange }: BenchToolsProps) {
   return (
     <details className="relative text-sm">
       <summary className="btn btn-sm h-9 font-normal" data-role="way">
@@ -41,6 +44,7 @@ export function BenchTools({ address, own, shown, hands, onChange }: BenchToolsP
         </select>
       </label>
       <ModeChoice own={own} shown={shown} minor={address.minor} onChange={onChange} />
+      {parts.length > 1 ? <PartChoice parts={parts} onPart={onPart} /> : null}
       {hands.map((hand) => (
         <OctaveChoice key={hand} hand={hand} value={address[hand]} onChange={(value) => onChange({ [hand]: value })} />
       ))}
@@ -97,6 +101,26 @@ function ModeChoice({ own, shown, minor, onChange }: { readonly own: Key; readon
         {ways.map(({ words }, i) => (
           <option key={words} value={i + 1}>
             {words}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+/** Which part is the pupil's: its hands are told of and may take octaves; all parts move together. */
+function PartChoice({ parts, onPart }: Pick<BenchToolsProps, 'parts' | 'onPart'>) {
+  const choose = (index: number): void => {
+    const part = parts[index];
+    if (part) onPart(part.id, part.name);
+  };
+  return (
+    <label className="flex items-center justify-between gap-1.5">
+      Pupil’s part
+      <select className="select select-sm h-9 w-48" data-role="part" value={parts.findIndex(({ isPupils }) => isPupils)} onChange={(event) => choose(event.target.selectedIndex)}>
+        {parts.map(({ id, name }, i) => (
+          <option key={id} value={i}>
+            {name}
           </option>
         ))}
       </select>

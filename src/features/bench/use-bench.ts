@@ -29,11 +29,12 @@ export interface BenchPage {
 
 export function useBench(piece: PieceRecord, settings: Settings, address: BenchAddress, page: BenchPage | null): BenchAnswers {
   const { musicXml, ownKey } = piece;
+  const part = piece.part ?? null;
   const { outer, spelling, courtesy, keyOrder } = settings;
   const keyboard = Number(settings.keyboard);
   const { key, way, minor, right, left } = address;
   const mode = key === null ? null : (parseKey(key, 'major')?.mode ?? null);
-  const source = useMemo(() => ({ musicXml, ownKey }), [musicXml, ownKey]);
+  const source = useMemo(() => ({ musicXml, ownKey, part }), [musicXml, ownKey, part]);
   const anyKey = useMemo(
     () => ({ to: null, direction: way, ...DEGREES[minor], octaveRight: right, octaveLeft: left, spelling, courtesy, outer, keyboard, respelled: NO_NOTES }),
     [way, minor, right, left, outer, spelling, courtesy, keyboard],
@@ -49,7 +50,7 @@ export function useBench(piece: PieceRecord, settings: Settings, address: BenchA
     },
     [source, anyKey, page, piece],
   );
-  const subject = `${piece.id}/${ownKey}`;
+  const subject = `${piece.id}/${ownKey}/${part}`;
   return { source, wish, view: useAnswer(subject, askView), ladder: useAnswer(subject, askLadder), prepare };
 }
 

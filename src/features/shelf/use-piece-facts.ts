@@ -21,9 +21,9 @@ export function usePieceFacts(pieces: readonly PieceRecord[] | undefined): Reado
     let isWanted = true;
     const look = async (): Promise<void> => {
       for (const piece of pieces ?? []) {
-        const version = `${piece.ownKey}\n${piece.musicXml}`;
+        const version = `${piece.ownKey}/${piece.part}\n${piece.musicXml}`;
         if (seen.current.get(piece.id) === version) continue;
-        const answer = await coreWorker().shelf({ musicXml: piece.musicXml, ownKey: piece.ownKey }, `card-${piece.id}-`);
+        const answer = await coreWorker().shelf({ musicXml: piece.musicXml, ownKey: piece.ownKey, part: piece.part ?? null }, `card-${piece.id}-`);
         if (!isWanted) return;
         seen.current.set(piece.id, version);
         setFacts((before) => new Map(before).set(piece.id, answer.ok ? factsOf(piece, answer.value) : troubleOf(piece, answer.trouble.message)));
