@@ -2,10 +2,10 @@ import { faultWords, remarkBar, remarkWords } from '@/core/explain';
 import { asWritten, benchView, ladderOf, moveTo, openPiece, saveAs, shelfView, type OpenedPiece, type Version, type Wish } from '@/core/job';
 import type { KeyboardSize } from '@/core/keyboard';
 import { parseKey, type Key } from '@/core/pitch';
-import { err, ok, type Fault, type Result } from '@/core/result';
-import { splitPieces } from '@/core/read';
+import { err, ok, type Fault, type FileFormat, type Result } from '@/core/result';
+import { recogniseFormat, splitPieces, type Grid } from '@/core/read';
 import { writeMusicXml } from '@/core/write';
-import { ID_PREFIXES, benchWishSchema, pieceSourceSchema, type Answer, type BenchWish, type BroughtPiece, type CoreService, type PieceSource } from './protocol';
+import { ID_PREFIXES, benchWishSchema, gridSchema, pieceSourceSchema, type Answer, type BenchWish, type BroughtPiece, type CoreService, type PieceSource } from './protocol';
 
 /** How many opened pieces are kept, so that another key need not read the file again. */
 const KEPT_PIECES = 24;
@@ -39,7 +39,11 @@ export function createCoreService(): CoreService {
   };
 
   return {
-    bringIn: (bytes) => splitPieces(bytes).map((part) => answer(mapped(openPiece(part, { format: null, key: null, part: null }), broughtPiece))),
+    bringIn: (bytes) => splitPieces(bytes).map((part) => answer(mapped(openPiece(part, { format: null, key: null, part: null }), (piece) => broughtPiece(piece, recogniseFormat(part))))),
+    regrid: (bytes, grid) => {
+      const wanted = gridSchema.validateSync(grid, { strict: true }) as Grid | null;
+      return answer(mapped(openPiece(bytes, { format: 'midi', key: null, part: null, grid: wanted }), (piece) => broughtPiece(piece, 'midi')));
+    },
     shelf: (source, prefix) => answer(mapped(open(source), (piece) => shelfView(piece, prefix))),
     bench: (source, wish, view, columns) =>
       answer(mapped(moved(source, wish), ({ piece, before, after }) => benchView(piece, before, after, { view, columns, prefixes: ID_PREFIXES }))),
@@ -52,10 +56,10 @@ export function createCoreService(): CoreService {
   };
 }
 
-function broughtPiece({ score, remarks }: OpenedPiece): BroughtPiece {
+function broughtPiece({ score, remarks }: OpenedPiece, format: FileFormat | null): BroughtPiece {
   // Missing fingers are told on the Bench for as long as they are missing; the other remarks are about the file.
   const aboutFile = remarks.filter(({ code }) => code !== 'no-fingers');
-  return { musicXml: writeMusicXml(score), title: score.title, remarks: aboutFile.map((remark) => {
+  return { musicXml: writeMusicXml(score), title: score.title, format, remarks: aboutFile.map((remark) => {
     const bar = remarkBar(remark);
     return bar === null ? { message: remarkWords(remark) } : { message: remarkWords(remark), bar };
   }) };

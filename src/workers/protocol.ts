@@ -45,6 +45,8 @@ export interface BenchWish {
 export interface CoreService {
   /** Reads the bytes of a dropped file and gives back its pieces as MusicXML, each once it is known to be one. */
   bringIn(bytes: Uint8Array): readonly Answer<BroughtPiece>[];
+  /** Reads a MIDI file again with its rhythm set to another grid, in parts of a quarter; null finds one. */
+  regrid(bytes: Uint8Array, grid: number | null): Answer<BroughtPiece>;
   shelf(source: PieceSource, prefix: string): Answer<ShelfView>;
   bench(source: PieceSource, wish: BenchWish, view: PageView, columns: number): Answer<BenchView>;
   /** The keys of a mode; null for the piece's own. */
@@ -56,6 +58,7 @@ export interface CoreService {
 export interface BroughtPiece {
   readonly musicXml: string;
   readonly title: string;
+  readonly format: FileFormat | null;
   readonly remarks: readonly { readonly message: string; readonly bar?: string }[];
 }
 
@@ -88,6 +91,8 @@ export const pieceSourceSchema = object({
   ownKey: string().nullable().defined(),
   part: string().nullable().defined(),
 });
+
+export const gridSchema = number().oneOf([1, 2, 3, 4, 6, 8]).nullable().defined();
 
 export const benchWishSchema = object({
   to: string().nullable().defined(),

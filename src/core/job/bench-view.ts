@@ -1,5 +1,6 @@
 import { flagWords, handsWords, positionWords } from '../explain';
-import { keyPrint, keyText, namePrint, pitchPrint, type Key } from '../pitch';
+import { keyPrint, keyText, namePrint, pitchPrint, type Direction, type Key } from '../pitch';
+import { groupMove } from '../transpose';
 import type { FlagKind, Severity } from '../flag';
 import type { Hand } from '../score';
 import { engravingPage, systemBreaks, type EngravingPage } from '../write';
@@ -50,6 +51,8 @@ export interface BenchView {
   readonly momentsBefore: readonly Moment[];
   readonly momentsAfter: readonly Moment[];
   readonly remarks: readonly ReportRemark[];
+  /** The piece between the black-key groups and the white keys beside them; null where it is on neither. */
+  readonly group: { readonly onto: 'black' | 'white'; readonly key: string; readonly keyWords: string; readonly direction: Direction } | null;
   /** Notes that the signature alters and no sign reminds of. */
   readonly bySignature: readonly string[];
 }
@@ -86,8 +89,14 @@ export function benchView(piece: OpenedPiece, before: Version, after: Version, p
     momentsBefore: momentsOf(before),
     momentsAfter: momentsOf(after),
     remarks: [...piece.remarks, ...after.remarks].map(reportRemark),
+    group: groupView(piece),
     bySignature: after.notes.filter(({ pitch, item, tieStop }) => pitch.alter !== 0 && !item.accidental && !tieStop).map(({ id }) => id),
   };
+}
+
+function groupView(piece: OpenedPiece): BenchView['group'] {
+  const move = groupMove(piece.notes, piece.key.key);
+  return move && { onto: move.onto, key: keyText(move.key), keyWords: keyPrint(move.key), direction: move.direction };
 }
 
 function stretchesOf(piece: OpenedPiece, version: Version): readonly BlackStretch[] {

@@ -2,8 +2,8 @@ import { placePosition, handPositions, type HandPosition, type PlacedPosition } 
 import { compareFlags, findFlags, type Flag, type OuterSchool } from '../flag';
 import type { KeyboardSize } from '../keyboard';
 import { octaveRemarks } from './octave-remarks';
-import { diatonicNumber, type Direction, type Interval, type Key } from '../pitch';
-import { readPiece } from '../read';
+import { diatonicNumber, keyPrint, type Direction, type Interval, type Key } from '../pitch';
+import { readPiece, type Grid } from '../read';
 import { err, ok, type Fault, type FileFormat, type Remark, type Result } from '../result';
 import { handNotes, handsOf, mapMeasures, pupilPart, struckNotes, type FoundKey, type Hand, type HandNote, type NoteId, type Part, type Score } from '../score';
 import { beatTicks } from '../time';
@@ -28,6 +28,8 @@ export interface OpenOptions {
   readonly format: FileFormat | null;
   readonly key: string | null;
   readonly part: string | null;
+  /** What the rhythm of a MIDI file is set to; found where nothing is said. */
+  readonly grid?: Grid | null;
 }
 
 /** What becomes of the fingers: `plan` looks for better ones where the hand needs them, `keep` carries them over. */
@@ -65,7 +67,7 @@ export interface Version {
 
 /** Reads a piece and finds its key, its hands and where they sit. Errors: the `read.*` codes, `query.part`. */
 export function openPiece(bytes: Uint8Array, options: OpenOptions): Result<OpenedPiece, Fault> {
-  const reading = readPiece(bytes, options.format);
+  const reading = readPiece(bytes, options.format, options.grid ?? null);
   if (!reading.ok) return reading;
   const { remarks, carried } = reading.value;
   const score = reading.value.signs === 'drawn' ? reading.value.score : withSigns(reading.value.score);
@@ -77,7 +79,7 @@ export function openPiece(bytes: Uint8Array, options: OpenOptions): Result<Opene
   const struck = struckNotes(notes);
   const ofHand = (hand: Hand): readonly HandNote[] => struck.filter((note) => note.hand === hand && !note.isGrace);
   const positions = hands.flatMap((hand) => handPositions(ofHand(hand), score.ticksPerQuarter));
-  return ok({ score, part, hands, key, notes, positions, carried, remarks: [...remarks, ...fingerRemarks(hands, notes)] });
+  return ok({ score, part, hands, key, notes, positions, carried, remarks: [...remarks, ...keyRemarks(key), ...fingerRemarks(hands, notes, positions)] });
 }
 
 /** A file that has no signs of print of its own gets those of the bar rule. */
@@ -85,10 +87,16 @@ function withSigns(score: Score): Score {
   return { ...score, parts: score.parts.map((part) => drawAccidentals(part, 'bar')) };
 }
 
-function fingerRemarks(hands: readonly Hand[], notes: readonly HandNote[]): readonly Remark[] {
+/** A key that is hardly ahead of another is told of, so that the teacher can overrule it. */
+function keyRemarks({ key, runnerUp, certainty }: FoundKey): readonly Remark[] {
+  return certainty === 'open' && runnerUp ? [{ code: 'key-guessed', key: keyPrint(key), runnerUp: keyPrint(runnerUp) }] : [];
+}
+
+function fingerRemarks(hands: readonly Hand[], notes: readonly HandNote[], positions: readonly HandPosition[]): readonly Remark[] {
   return hands
     .filter((hand) => notes.some((note) => note.hand === hand))
     .filter((hand) => !notes.some((note) => note.hand === hand && note.finger !== null))
+    .filter((hand) => !positions.some((position) => position.hand === hand))
     .map((hand) => ({ code: 'no-fingers', hand }));
 }
 

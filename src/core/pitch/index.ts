@@ -38,10 +38,13 @@ export {
   keyOfSignature,
   keyPrint,
   keyText,
+  parallelKey,
   parseKey,
+  relativeKey,
   sameKey,
   signatureAlter,
   signatureOf,
+  signatureSigns,
   signaturesAround,
 } from './key';
 export type { Direction, Key, Mode } from './key';

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { Key as TonalKey, Mode as TonalMode, Note as TonalNote } from 'tonal';
 import { unwrap } from '../result';
 import { intervalName, intervalSemitones } from './interval';
-import { MODES, degreeOf, enharmonicKey, fifteenKeys, intervalToKey, keyOfSignature, keyPrint, keyText, parseKey, signatureAlter, signatureOf, signaturesAround, type Key } from './key';
+import { MODES, degreeOf, enharmonicKey, fifteenKeys, intervalToKey, keyOfSignature, keyPrint, keyText, parallelKey, parseKey, relativeKey, signatureAlter, signatureOf, signatureSigns, signaturesAround, type Key } from './key';
 import { LETTERS, type Step } from './letters.table';
 import { nameText } from './pitch-text';
 
@@ -85,6 +85,23 @@ describe('parseKey', () => {
 describe('keys beside each other', () => {
   it('are turned over by twelve fifths: C♯ and D♭, F♯ and G♭, B and C♭ (common practice)', () => {
     expect(['C#', 'F#', 'B'].map((text) => keyText(unwrap(enharmonicKey(key(text)))))).toEqual(['Db-major', 'Gb-major', 'Cb-major']);
+  });
+
+  it('are relative and parallel as tonal has them', () => {
+    for (const major of fifteenKeys('major')) {
+      const tonal = TonalKey.majorKey(nameText(major.tonic));
+      expect(nameText(unwrap(relativeKey(major)).tonic)).toBe(tonal.minorRelative);
+      expect(unwrap(relativeKey(unwrap(relativeKey(major))))).toEqual(major);
+      expect(parallelKey(parallelKey(major))).toEqual(major);
+    }
+  });
+
+  it('write their signs in order: F C G D A E B, and the other way round for flats (common practice)', () => {
+    expect(signatureSigns(7).map(nameText).join(' ')).toBe('F# C# G# D# A# E# B#');
+    expect(signatureSigns(-3).map(nameText).join(' ')).toBe('Bb Eb Ab');
+    for (const { fifths, signs } of [-7, -4, 0, 3, 6].map((value) => ({ fifths: value, signs: signatureSigns(value) }))) {
+      for (const { step, alter } of signs) expect(signatureAlter(fifths, step)).toBe(alter);
+    }
   });
 
   it('share a signature when relative', () => {

@@ -74,6 +74,23 @@ export function degreeOf(key: Key, step: Step): number {
   return ((step - key.tonic.step + 7) % 7) + 1;
 }
 
+/** The key of the other mode, major or minor, with the same signature. Errors: `pitch.out-of-range`.
+ * @example relativeKey(C major) //=> ok A minor */
+export function relativeKey(key: Key): Result<Key, Fault> {
+  return keyOfSignature(signatureOf(key), key.mode === 'minor' ? 'major' : 'minor');
+}
+
+/** The key of the other mode, major or minor, on the same tonic. It may need more signs than print has. */
+export function parallelKey(key: Key): Key {
+  return { tonic: key.tonic, mode: key.mode === 'minor' ? 'major' : 'minor' };
+}
+
+/** The signs of a signature in the order in which they are written: four sharps are F♯ C♯ G♯ D♯. */
+export function signatureSigns(fifths: number): readonly PitchName[] {
+  const order = fifths > 0 ? SHARP_ORDER : SHARP_ORDER.toReversed();
+  return order.slice(0, Math.abs(fifths)).map((step) => ({ step, alter: Math.sign(fifths) }));
+}
+
 /** The same sounding tonic spelled the other way, with the signature turned over by twelve fifths.
  * @example enharmonicKey(C♯ major) //=> ok D♭ major */
 export function enharmonicKey(key: Key): Result<Key, Fault> {

@@ -3,6 +3,7 @@ import { err, ok, type Fault, type FileFormat, type Result } from '../result';
 import { readAbc, splitAbc, type PlainReading } from './abc/read-abc';
 import { composeMusicXml } from './compose/compose-musicxml';
 import { decodeText } from './decode';
+import type { Grid } from './midi/grid';
 import { readMidi } from './midi/read-midi';
 import { unpackMxl } from './mxl';
 import { readOwnFile } from './own-file';
@@ -13,8 +14,8 @@ import { recogniseFormat } from './recognise';
 export const MAX_FILE_MB = 10;
 
 /** Reads a piece from the bytes of its file. The format is told from the bytes unless it is given. Of a file with
- * several tunes the first is read. Errors: the `read.*` codes. */
-export function readPiece(bytes: Uint8Array, given: FileFormat | null): Result<Reading, Fault> {
+ * several tunes the first is read; `grid` is what the rhythm of a MIDI file is set to, found where it is null. Errors: the `read.*` codes. */
+export function readPiece(bytes: Uint8Array, given: FileFormat | null, grid: Grid | null = null): Result<Reading, Fault> {
   if (bytes.length === 0) return err({ code: 'read.empty' });
   if (bytes.length > MAX_FILE_MB * 1024 * 1024) return err({ code: 'read.too-large', limitMb: MAX_FILE_MB });
   const format = given ?? recogniseFormat(bytes);
@@ -30,7 +31,7 @@ export function readPiece(bytes: Uint8Array, given: FileFormat | null): Result<R
     case 'abc':
       return readTextAs(bytes, readFirstTune);
     case 'midi':
-      return composed(readMidi(bytes));
+      return composed(readMidi(bytes, grid));
     case 'newthumb':
       return readTextAs(bytes, readPieceFile);
   }

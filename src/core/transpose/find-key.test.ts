@@ -31,6 +31,14 @@ describe('findKey', () => {
     expect(keys).toMatchObject({ 'fog-over-the-sluice': 'A-minor', 'slow-ferris': 'G-major', 'mill-wheel': 'F-major', 'lantern-walk': 'C-major' });
   });
 
+  it('says how sure it is, and tells the teacher where it hardly is', () => {
+    const sure = open(musicXml({ right: 'C4q E4q G4q E4q | D4q B3q C4h', left: 'C3w | G3h C3h', mode: 'major' }));
+    expect([sure.key.certainty, sure.remarks.filter(({ code }) => code === 'key-guessed')]).toEqual(['sure', []]);
+    const open1 = open(musicXml({ right: 'E4q C4q A4q E4q | A4h C5h' }));
+    expect(open1.key.certainty).not.toBe('sure');
+    expect(open1.key.runnerUp).not.toBeNull();
+  });
+
   it('is overruled by the teacher', () => {
     const { score, part } = open(musicXml({ right: 'C4w' }));
     expect(findKey(score, part, 'A-minor')).toMatchObject({ source: 'given', key: { mode: 'minor' } });

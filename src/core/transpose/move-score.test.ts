@@ -8,6 +8,7 @@ import { writeMusicXml } from '../write';
 import { musicXml } from '../../../tests/support/build-piece';
 import { DEMO_FILES, demoFile } from '../../../tests/support/demo-pieces';
 import { moved, open, USUAL } from '../../../tests/support/open';
+import { groupMove } from './black-groups';
 
 const pitches = (text: string, to: string, wish = {}): string => moved(open(text), to, wish).notes.map(({ pitch }) => pitchText(pitch)).join(' ');
 
@@ -151,6 +152,29 @@ describe('another mode, degree by degree', () => {
     const text = musicXml({ right: 'C4w | F4w | G4w | A4w', mode: 'major', extra: { 1: chord('C', 'major'), 2: chord('F', 'major'), 3: chord('G', 'major'), 4: chord('A', 'minor') } });
     const kinds = [...writeMusicXml(moved(open(text), 'C-minor').score).matchAll(/<root-step>(.)<\/root-step>(<root-alter>-1<\/root-alter>)?<\/root><kind>(\w+)</g)].map(([, step, flat, kind]) => `${step}${flat ? 'b' : ''} ${kind}`);
     expect(kinds).toEqual(['C minor', 'F minor', 'G major', 'Ab major']);
+  });
+});
+
+describe('groupMove', () => {
+  const move = (right: string, left: string, fifths = 0): string => {
+    const piece = open(musicXml({ right, left, fifths, mode: 'major' }));
+    const found = groupMove(piece.notes, piece.key.key);
+    return found ? `${found.onto} ${keyText(found.key)} ${found.direction}` : 'none';
+  };
+
+  it('finds the black groups half a step below D E and G A B, with the same fingers (common practice)', () => {
+    expect(move('G4q/2 A4q/3 B4h/4', 'D3h/3 E3h/2')).toBe('black B-major down');
+    const piece = open(musicXml({ right: 'G4q/2 A4q/3 B4h/4', mode: 'major' }));
+    const black = moved(piece, 'B', { direction: 'down' });
+    expect(black.notes.map(({ pitch, finger }) => `${pitchText(pitch)} ${finger}`)).toEqual(['F#4 2', 'G#4 3', 'A#4 4']);
+  });
+
+  it('goes back half a step up from the black groups', () => {
+    expect(move('G#4q/3 A#4q/4 F#4h/2', 'C#3h/3 F#3h/1', 6)).toBe('white G-major up');
+  });
+
+  it('is none for a tune on other keys', () => {
+    expect(move('C4w', 'C3w')).toBe('none');
   });
 });
 

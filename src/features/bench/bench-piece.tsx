@@ -8,6 +8,7 @@ import { EngravedPage } from '@/features/shared/engraved-page';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { ID_PREFIXES, type EngraveLayout } from '@/workers/protocol';
 import { BenchTools, SaveButtons } from './bench-tools';
+import { GridChoice } from './grid-choice';
 import { HandNotes } from './hand-notes';
 import { KeyboardDock } from './keyboard-dock';
 import { keyName, KeyStrip } from './key-strip';
@@ -99,7 +100,7 @@ export function BenchPiece({ piece, settings }: { readonly piece: PieceRecord; r
           </p>
         </div>
         <div className="ml-auto flex flex-wrap items-center gap-3">
-          {ownKey && shownKey ? <BenchTools address={address} own={ownKey} shown={shownKey} hands={ladder.value?.piece.hands ?? []} parts={view?.parts ?? []} onPart={choosePupil} onChange={go} /> : null}
+          {ownKey && shownKey ? <BenchTools address={address} own={ownKey} shown={shownKey} hands={ladder.value?.piece.hands ?? []} parts={view?.parts ?? []} onPart={choosePupil} group={view?.group ?? null} onChange={go} /> : null}
           <SaveButtons onSave={save} />
         </div>
       </div>
@@ -127,7 +128,10 @@ export function BenchPiece({ piece, settings }: { readonly piece: PieceRecord; r
             {view && page ? <Paper view={view} layout={page.layout} flag={flag} at={at} hasReminders={settings.reminders === 'signature'} onNote={selectEngraved} /> : null}
           </div>
         </div>
-        <aside>{view ? <HandNotes view={view} aboutFile={piece.remarks} chosen={chosenIndex} onChoose={choose} /> : null}</aside>
+        <aside className="flex flex-col gap-3">
+          <GridChoice piece={piece} />
+          {view ? <HandNotes view={view} aboutFile={piece.remarks} chosen={chosenIndex} onChoose={choose} /> : null}
+        </aside>
       </div>
       {view ? <KeyboardDock view={view} at={at} onWalk={walk} onRespell={respell} /> : null}
     </div>

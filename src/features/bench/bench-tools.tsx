@@ -16,6 +16,7 @@ interface BenchToolsProps {
   readonly hands: readonly ('right' | 'left')[];
   readonly parts: BenchView['parts'];
   readonly onPart: (id: string, name: string) => void;
+  readonly group: BenchView['group'];
   readonly onChange: (change: Partial<BenchAddress>) => void;
 }
 
@@ -26,7 +27,7 @@ const WAYS: readonly (readonly [Direction, string])[] = [
 ];
 
 /** Which way the piece moves, and octaves for each hand. */
-export function BenchTools({ address, own, shown, hands, parts, onPart, onChange }: BenchToolsProps) {
+export function BenchTools({ address, own, shown, hands, parts, onPart, group, onChange }: BenchToolsProps) {
   return (
     <details className="relative text-sm">
       <summary className="btn btn-sm h-9 font-normal" data-role="way">
@@ -44,6 +45,11 @@ export function BenchTools({ address, own, shown, hands, parts, onPart, onChange
         </select>
       </label>
       <ModeChoice own={own} shown={shown} minor={address.minor} onChange={onChange} />
+      {group ? (
+        <button type="button" className="btn btn-sm h-9 font-normal" onClick={() => onChange({ key: group.key, way: group.direction })}>
+          Half a step onto the {group.onto} keys: {group.keyWords}
+        </button>
+      ) : null}
       {parts.length > 1 ? <PartChoice parts={parts} onPart={onPart} /> : null}
       {hands.map((hand) => (
         <OctaveChoice key={hand} hand={hand} value={address[hand]} onChange={(value) => onChange({ [hand]: value })} />

@@ -10,13 +10,31 @@ export interface BroughtIn {
   readonly troubles: readonly { readonly fileName: string; readonly trouble: Trouble }[];
 }
 
+/** Bytes as text, for a record that goes into the studio file. */
+function toBase64(bytes: Uint8Array): string {
+  return btoa(Array.from(bytes, (byte) => String.fromCharCode(byte)).join(''));
+}
+
+/** Reads a piece's MIDI file again with its rhythm set to another grid (0 finds one). The notes that were read before
+ * are replaced, in one edit that can be undone. */
+export async function changeGrid(piece: PieceRecord, grid: number, words: string): Promise<Trouble | null> {
+  if (!piece.midi) return null;
+  const bytes = Uint8Array.from(atob(piece.midi.file), (letter) => letter.charCodeAt(0));
+  const answer = await coreWorker().regrid(bytes, grid === 0 ? null : grid);
+  if (!answer.ok) return answer.trouble;
+  const { musicXml, remarks } = answer.value;
+  await addPieces(studioDatabase(), [{ ...piece, musicXml, remarks: [...remarks], midi: { ...piece.midi, grid } }], `rhythm set to ${words}`);
+  return null;
+}
+
 /** Reads dropped files and puts those that are pieces on the shelf, all in one edit. A file that is none changes nothing. */
 export async function bringIn(files: readonly File[]): Promise<BroughtIn> {
   const pieces: PieceRecord[] = [];
   const troubles: { fileName: string; trouble: Trouble }[] = [];
   const atMs = Date.now();
   for (const file of files) {
-    for (const answer of await coreWorker().bringIn(new Uint8Array(await file.arrayBuffer()))) {
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    for (const answer of await coreWorker().bringIn(bytes)) {
       if (!answer.ok) {
         troubles.push({ fileName: file.name, trouble: answer.trouble });
         continue;
@@ -30,6 +48,7 @@ export async function bringIn(files: readonly File[]): Promise<BroughtIn> {
         lastKey: null,
         ownKey: null,
         remarks: [...answer.value.remarks],
+        ...(answer.value.format === 'midi' ? { midi: { file: toBase64(bytes), grid: 0 } } : {}),
       });
     }
   }

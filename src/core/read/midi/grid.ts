@@ -20,18 +20,24 @@ export interface Gridded {
 /** Parts of a quarter that a beat may be divided into, simplest first: a finer one must be clearly better. */
 const DIVISIONS = [1, 2, 4, 3, 6, 8] as const;
 
+/** The grids that a teacher can choose: parts of a quarter. */
+export const GRIDS = [1, 2, 3, 4, 6, 8] as const;
+export type Grid = (typeof GRIDS)[number];
+
 /** How far from the grid a note may stand without being called moved. Unit: quarters. */
 const STILL = 0.02;
 
 /** What a finer division must gain over a simpler one: mean distance, in quarters. Our own choice. */
 const WORTH = 0.03;
 
-const NAMES: Readonly<Record<number, string>> = { 1: 'quarters', 2: 'eighths', 3: 'eighth triplets', 4: 'sixteenths', 6: 'sixteenth triplets', 8: 'thirty-seconds' };
+/** The grids by their note values. */
+export const GRID_NAMES: Readonly<Record<Grid, string>> = { 1: 'quarters', 2: 'eighths', 3: 'eighth triplets', 4: 'sixteenths', 6: 'sixteenth triplets', 8: 'thirty-seconds' };
 
 /** Sets notes to a grid that is found beat by beat: each quarter is divided by the simplest number that fits the notes
- * beginning in it. Ends go to the grid too; a gap shorter than a quarter of the note is closed. */
-export function toGrid(notes: readonly MidiNote[], ticksPerQuarter: number): Gridded {
-  const divisionOf = new Map<number, number>();
+ * beginning in it, or all by the one that is given. Ends go to the grid too; a gap shorter than a quarter of the note is
+ * closed. */
+export function toGrid(notes: readonly MidiNote[], ticksPerQuarter: number, given: Grid | null): Gridded {
+  const divisionOf = new Map<number, Grid>();
   const beats = new Map<number, number[]>();
   for (const { start } of notes) {
     const at = start / ticksPerQuarter;
@@ -39,7 +45,7 @@ export function toGrid(notes: readonly MidiNote[], ticksPerQuarter: number): Gri
     const beat = Math.floor(at + 1 / 16);
     beats.set(beat, [...(beats.get(beat) ?? []), at - beat]);
   }
-  for (const [beat, places] of beats) divisionOf.set(beat, bestDivision(places));
+  for (const [beat, places] of beats) divisionOf.set(beat, given ?? bestDivision(places));
   const onGrid = (at: number): number => {
     const beat = Math.floor(at + 1 / 16);
     const division = divisionOf.get(beat) ?? 4;
@@ -52,13 +58,13 @@ export function toGrid(notes: readonly MidiNote[], ticksPerQuarter: number): Gri
     return { group: note.group, key: note.key, onset: Math.round(onset * PLAIN_TICKS), end: Math.round(end * PLAIN_TICKS) };
   });
   const moved = notes.filter(({ start }) => Math.abs(onGrid(start / ticksPerQuarter) - start / ticksPerQuarter) > STILL).length;
-  const finest = Math.max(1, ...divisionOf.values());
-  return { notes: placed, grid: NAMES[finest] ?? 'sixteenths', moved };
+  const finest = Math.max(1, ...divisionOf.values()) as Grid;
+  return { notes: placed, grid: GRID_NAMES[finest], moved };
 }
 
-function bestDivision(places: readonly number[]): number {
+function bestDivision(places: readonly number[]): Grid {
   const errorOf = (division: number): number => places.reduce((sum, place) => sum + Math.abs(Math.round(place * division) / division - place), 0) / places.length;
-  return DIVISIONS.reduce((best, division) => (errorOf(division) < errorOf(best) - WORTH ? division : best), 1 as number);
+  return DIVISIONS.reduce<Grid>((best, division) => (errorOf(division) < errorOf(best) - WORTH ? division : best), 1);
 }
 
 /** The end of a note: on its beat's grid, at least one step long; where the next onset is near, there. */

@@ -44,6 +44,13 @@ describe('reading MIDI', () => {
     expect(piece.remarks).toContainEqual({ code: 'midi-grid', grid: 'eighths', moved: 4 });
   });
 
+  it('takes the grid that the teacher gives', () => {
+    const played = [{ key: 60, at: 0, length: 0.55 }, { key: 62, at: 0.55, length: 0.45 }, { key: 64, at: 1, length: 1 }];
+    const withGrid = (grid: 1 | 2 | 4): string => told(unwrap(openPiece(midi([played]), { format: null, key: null, part: null, grid })));
+    expect(withGrid(2)).toBe('rC4@0+0.5 rD4@0.5+0.5 rE4@1+1');
+    expect(withGrid(1)).toContain('rE4@1+1');
+  });
+
   it('finds triplets beside eighths', () => {
     const third = 1 / 3;
     const played = [...line([60, 62, 64], third), { key: 65, at: 1, length: 0.5 }, { key: 67, at: 1.5, length: 0.5 }, { key: 69, at: 2, length: 2 }];

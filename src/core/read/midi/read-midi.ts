@@ -3,19 +3,19 @@ import { err, ok, unwrap, type Fault, type Remark, type Result } from '../../res
 import { barTicks, type Meter, type Ticks } from '../../time';
 import type { PlainReading } from '../abc/read-abc';
 import { PLAIN_BAR, PLAIN_TICKS, type PlainBar, type PlainLyric } from '../compose/plain-piece';
-import { toGrid, type GridNote } from './grid';
+import { toGrid, type Grid, type GridNote } from './grid';
 import { readMidiEvents, type MidiContent } from './midi-events';
 import { splitHands } from './split-hands';
 import { voicesOf, type Spelling } from './voices';
 
-/** Reads a Standard MIDI File as a piece: rhythm set to a grid, hands told apart, pitches spelled in the key of the file
+/** Reads a Standard MIDI File as a piece: rhythm set to a grid (found, unless it is given), hands told apart, pitches spelled in the key of the file
  * or the one that is found. Each of these is told in a remark. Errors: `read.midi-damaged`, `read.no-notes`. */
-export function readMidi(bytes: Uint8Array): Result<PlainReading, Fault> {
+export function readMidi(bytes: Uint8Array, grid: Grid | null): Result<PlainReading, Fault> {
   const content = readMidiEvents(bytes);
   if (!content.ok) return content;
   const { value } = content;
   if (value.notes.length === 0) return err({ code: 'read.no-notes' });
-  const gridded = toGrid(value.notes, value.ticksPerQuarter);
+  const gridded = toGrid(value.notes, value.ticksPerQuarter, grid);
   const hands = splitHands(gridded.notes, value.names);
   const spellings = spellingsOf(value, gridded.notes);
   const end = Math.max(...gridded.notes.map((note) => note.end));
