@@ -4,7 +4,7 @@ import { unwrap } from '@/core/result';
 import { openDatabase, type StudioDatabase } from './database';
 import { redoEdit, undoEdit } from './journal';
 import { USUAL_SETTINGS, type PieceRecord } from './records';
-import { addPieces, allPieces, changeSettings, currentSettings, noteKey, overruleKey, pieceById, putDemoAway, removePiece, seedOnFirstVisit } from './studio';
+import { addPieces, allPieces, changeSettings, choosePart, currentSettings, noteKey, overruleKey, pieceById, putDemoAway, removePiece, respellNote, seedOnFirstVisit } from './studio';
 import { readStudioFile, restoreStudio, studioFileText } from './studio-file';
 
 const piece = (id: string, more: Partial<PieceRecord> = {}): PieceRecord => ({ id, origin: 'own', fileName: `${id}.musicxml`, musicXml: '<score-partwise/>', addedAt: 1, lastKey: null, ownKey: null, ...more });
@@ -134,7 +134,37 @@ describe('a piece’s keys', () => {
   });
 });
 
+describe('what the teacher decides of a piece', () => {
+  it('is kept beside it and can be taken back: spelling of a note, the pupil’s part', async () => {
+    await addPieces(database, [piece('a')], 'brought in');
+    await respellNote(database, piece('a'), 'D-major|n3', 'F♯ written as G♭');
+    expect((await pieceById(database, 'a'))?.respelled).toEqual(['D-major|n3']);
+    await respellNote(database, (await pieceById(database, 'a')) as PieceRecord, 'D-major|n3', 'and back');
+    expect((await pieceById(database, 'a'))?.respelled).toEqual([]);
+    await undoEdit(database);
+    expect((await pieceById(database, 'a'))?.respelled).toEqual(['D-major|n3']);
+    await choosePart(database, (await pieceById(database, 'a')) as PieceRecord, 'P2', 'part');
+    expect(await pieceById(database, 'a')).toMatchObject({ part: 'P2', respelled: ['D-major|n3'] });
+  });
+
+  it('goes into the studio file and comes back from it, with the MIDI file a piece was read from', async () => {
+    const full = piece('a', { part: 'P2', respelled: ['D-major|n3'], midi: { file: 'TVRoZA==', grid: 4 }, remarks: [{ message: 'Every note stands on the grid.' }] });
+    await addPieces(database, [full], 'brought in');
+    const text = await studioFileText(database, 'now');
+    await removePiece(database, 'a', 'gone');
+    await restoreStudio(database, unwrap(readStudioFile(text)));
+    expect(await pieceById(database, 'a')).toEqual(full);
+  });
+});
+
 describe('the studio file', () => {
+  it('of an older version gets the usual choice for settings that it does not have', async () => {
+    await addPieces(database, [piece('a')], 'brought in');
+    const text = (await studioFileText(database, 'now')).replace(/\n {4}"keyboard": "88",/, '').replace(/"look": "system"/, '"look": "paper"');
+    await restoreStudio(database, unwrap(readStudioFile(text)));
+    expect(await currentSettings(database)).toMatchObject({ look: 'paper', keyboard: '88' });
+  });
+
   it('restores everything, and one undo brings back what was here', async () => {
     await addPieces(database, [piece('a'), piece('b')], 'brought in');
     await changeSettings(database, { look: 'lamplight' }, 'look');

@@ -16,7 +16,8 @@ export const askBench = remembering(
 /** Has a page engraved, likewise once. */
 export const askEngraving = remembering((page: EngravingPage, layout: EngraveLayout): Promise<Answer<readonly string[]>> => engraveWorker().engrave(page, layout));
 
-function remembering<Question extends readonly unknown[], T>(ask: (...question: Question) => Promise<T>): (...question: Question) => Promise<T> {
+/** Makes asking remember its last answers. */
+export function remembering<Question extends readonly unknown[], T>(ask: (...question: Question) => Promise<T>): (...question: Question) => Promise<T> {
   const answers = new Map<string, Promise<T>>();
   return (...question) => {
     const name = JSON.stringify(question);

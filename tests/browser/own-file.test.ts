@@ -1,3 +1,8 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { ElementHandle } from 'puppeteer-core';
+import { asWritten, saveAs } from '@/core/job';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { musicXml } from '../support/build-piece';
 import { demoFile } from '../support/demo-pieces';
@@ -66,6 +71,22 @@ describe('files of other formats', () => {
     expect(file.name).toBe('lantern-walk-in-D.abc');
     const again = open(new TextDecoder().decode(file.bytes));
     expect(again.notes.map(({ finger }) => finger)).toEqual(open(demoFile('lantern-walk')).notes.map(({ finger }) => finger));
+  });
+
+  it('MIDI comes in with its grid, which the teacher can change and take back', async () => {
+    const piece = open(demoFile('mill-wheel'));
+    const path = join(mkdtempSync(join(tmpdir(), 'new-thumb-midi-')), 'mill.mid');
+    writeFileSync(path, saveAs(piece, asWritten(piece, 'allow'), 'midi').content as Uint8Array);
+    await (await teacher.page.waitForSelector('[data-role=bring-in]') as ElementHandle<HTMLInputElement>).uploadFile(path);
+    await seesKey(teacher.page, 'F-major');
+    await teacher.page.waitForSelector('[data-role=grid]');
+    await teacher.page.select('[data-role=grid]', '3');
+    await teacher.page.waitForFunction(() => (document.querySelector('[data-role=grid]') as HTMLSelectElement).value === '3');
+    await press(teacher.page, 'Undo');
+    await teacher.page.waitForFunction(() => (document.querySelector('[data-role=grid]') as HTMLSelectElement).value === '0');
+    await press(teacher.page, 'Undo');
+    await goTo(teacher.page, '/bench?piece=lantern-walk');
+    await seesKey(teacher.page, 'C-major');
   });
 
   it('a piece goes into minor, degree by degree, and says so', async () => {

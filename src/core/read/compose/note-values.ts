@@ -33,6 +33,13 @@ export function noteValue(ticks: Ticks): NoteValue | undefined {
   return VALUES.find((value) => value.ticks === ticks);
 }
 
+/** The first piece of a length: up to the next beat, or from a beat on as many whole beats as one value holds. */
+function towardsBeat(left: Ticks, place: Ticks, beat: Ticks): NoteValue | undefined {
+  const toBeat = beat - (place % beat);
+  if (toBeat < beat) return toBeat < left ? noteValue(toBeat) : undefined;
+  return VALUES.find(({ ticks }) => ticks <= left && ticks % beat === 0);
+}
+
 /** Cuts a length into values to be tied together, at the beats where it can: `at` is its place in the bar, `beat` the
  * length of a beat. What no value can hold, less than a 128th, is left out. */
 export function splitLength(ticks: Ticks, at: Ticks, beat: Ticks): readonly NoteValue[] {
@@ -42,8 +49,7 @@ export function splitLength(ticks: Ticks, at: Ticks, beat: Ticks): readonly Note
   while (left > 0) {
     const whole = noteValue(left);
     if (whole) return [...pieces, whole];
-    const toBeat = beat - (place % beat);
-    const first = (toBeat < left ? noteValue(toBeat) : undefined) ?? VALUES.find((value) => value.ticks <= left && value.dots === 0);
+    const first = towardsBeat(left, place, beat) ?? VALUES.find((value) => value.ticks <= left && value.dots === 0);
     if (!first) return pieces;
     pieces.push(first);
     left -= first.ticks;

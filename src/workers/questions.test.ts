@@ -1,0 +1,41 @@
+import { describe, expect, it } from '@jest/globals';
+import { remembering } from './questions';
+
+describe('remembering', () => {
+  it('works the same question out once, also while the answer is on its way', async () => {
+    let asked = 0;
+    const ask = remembering(async (a: number, b: { readonly c: string }) => {
+      asked += 1;
+      return `${a}${b.c}`;
+    });
+    expect(await Promise.all([ask(1, { c: 'x' }), ask(1, { c: 'x' }), ask(1, { c: 'y' })])).toEqual(['1x', '1x', '1y']);
+    expect(asked).toBe(2);
+  });
+
+  it('tries again what failed', async () => {
+    let isBroken = true;
+    const ask = remembering(async (what: string) => {
+      if (isBroken) throw new Error('no engraver');
+      return what;
+    });
+    await expect(ask('page')).rejects.toThrow('no engraver');
+    isBroken = false;
+    expect(await ask('page')).toBe('page');
+  });
+
+  it('forgets the oldest answers, not those that are asked for again and again', async () => {
+    const asked: number[] = [];
+    const ask = remembering(async (what: number) => {
+      asked.push(what);
+      return what;
+    });
+    await ask(0);
+    for (let i = 1; i < 40; i += 1) {
+      await ask(i);
+      await ask(0);
+    }
+    expect(asked.filter((what) => what === 0)).toHaveLength(1);
+    await ask(1);
+    expect(asked.filter((what) => what === 1)).toHaveLength(2);
+  });
+});
