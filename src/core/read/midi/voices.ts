@@ -1,5 +1,5 @@
 import { groupBy } from '../../list';
-import { spellKey, type Pitch } from '../../pitch';
+import { fifthsOf, intervalOf, spellKey, transposeBy, type Pitch } from '../../pitch';
 import type { Ticks } from '../../time';
 import { PLAIN_EVENT, PLAIN_TICKS, type PlainEvent, type PlainLyric } from '../compose/plain-piece';
 import type { GridNote } from './grid';
@@ -54,14 +54,29 @@ function shortened(voices: readonly Voice[], onset: Ticks): Voice {
 
 function spelled(notes: readonly GridNote[], spellings: readonly Spelling[]): ReadonlyMap<GridNote, Pitch> {
   const inTime = notes.toSorted((a, b) => a.onset - b.onset || b.key - a.key);
-  return new Map(
-    inTime.map((note, i) => {
+  const first = inTime.map((note, i) => {
       const spelling = spellings.findLast(({ from }) => from <= note.onset) ?? { from: 0, fifths: 0, mode: 'major' as const };
       const before = inTime.slice(Math.max(0, i - 4), i).findLast((other) => other.onset < note.onset && other.key !== note.key);
       const next = inTime.slice(i + 1, i + 5).find((other) => other.onset > note.onset && other.key !== note.key);
-      return [note, spellKey({ midi: note.key, before: before?.key ?? null, next: next?.key ?? null }, spelling.fifths, spelling.mode)];
-    }),
-  );
+      return spellKey({ midi: note.key, before: before?.key ?? null, next: next?.key ?? null }, spelling.fifths, spelling.mode);
+    });
+  const second = first.map((pitch, i) => nearNeighbours(pitch, first.slice(Math.max(0, i - NEAR), i + NEAR + 1)));
+  return new Map(inTime.map((note, i) => [note, second[i] as Pitch]));
+}
+
+/** How many notes to either side a note is spelled like. Our own choice. */
+const NEAR = 8;
+
+/** Puts a note under its other letter where the notes around it lie that way: a piece may change its key without saying. */
+function nearNeighbours(pitch: Pitch, around: readonly Pitch[]): Pitch {
+  const other = otherLetter(pitch);
+  const middle = around.reduce((sum, near) => sum + fifthsOf(near), 0) / around.length;
+  return other && Math.abs(fifthsOf(other) - middle) + 2 < Math.abs(fifthsOf(pitch) - middle) ? other : pitch;
+}
+
+function otherLetter(pitch: Pitch): Pitch | null {
+  const turned = transposeBy(pitch, pitch.alter > 0 || (pitch.alter === 0 && fifthsOf(pitch) > 2) ? intervalOf(1, 0) : intervalOf(-1, 0));
+  return turned.ok && Math.abs(turned.value.alter) <= 1 ? turned.value : null;
 }
 
 /** Cuts what touches a triplet at the beats and marks the pieces inside as triplets, with the rests between them. */
