@@ -1,4 +1,4 @@
-import type { KeyboardSize } from '@/core/keyboard';
+import { KEYBOARD_SIZES, type KeyboardSize } from '@/core/keyboard';
 import { mixed, number, string, type Schema } from 'yup';
 import { FINGERINGS, type Fingering, type Wish } from '@/core/job';
 import { OUTER_SCHOOLS, type OuterSchool } from '@/core/flag';
@@ -56,7 +56,7 @@ export function readQuery(search: URLSearchParams): Result<ApiQuery, Fault> {
       seventh: choice<DegreeForm>('seventh', DEGREE_FORMS, 'raised'),
       fingering: choice<Fingering>('fingering', FINGERINGS, 'plan'),
       school: choice<OuterSchool>('outer', OUTER_SCHOOLS, 'allow'),
-      keyboard: Number(choice('keyboard', ['88', '76', '61'], '88')) as KeyboardSize,
+      keyboard: Number(choice('keyboard', KEYBOARD_SIZES.map(String), '88')) as KeyboardSize,
       respelled: [],
     },
   };

@@ -14,6 +14,8 @@ export const pieceRecordSchema = object({
   /** What was doubtful when the file was read, in words; kept with the piece. */
   /** The MIDI file that the piece was read from, in base 64, and the grid its rhythm was set to (0 is the found one). */
   midi: object({ file: string().required(), grid: number().required() }).default(undefined).optional(),
+  /** What the piece file held beside the music, carried through. */
+  beside: object().default(undefined).optional(),
   /** The part that is the pupil's, by its id, where the teacher says so. */
   part: string().nullable().default(undefined),
   /** Notes that the teacher wants under the other letter, each as `key|note`, the key as `D-major`. */

@@ -66,9 +66,16 @@ describe('the core behind the worker’s door', () => {
   });
 
   it('saves what it shows', () => {
-    const file = valueOf(service.save(source('lantern-walk'), { ...USUAL, to: 'F' }, 'musicxml'));
+    const file = valueOf(service.save(source('lantern-walk'), { ...USUAL, to: 'F' }, 'musicxml', {}));
     expect(file.name).toBe('lantern-walk-in-F.musicxml');
     expect(open(String(file.content)).key.key.tonic).toEqual({ step: 3, alter: 0 });
+  });
+
+  it('puts the teacher’s decisions into a piece file, and gives them back from it with whatever else is there', () => {
+    const beside = { part: 'P1', pupils: [{ name: 'Ilse' }] };
+    const file = valueOf(service.save(source('lantern-walk'), { ...USUAL, to: 'F' }, 'newthumb', beside));
+    const [again] = service.bringIn(bytesOf(String(file.content)));
+    expect(again?.ok && again.value).toMatchObject({ title: 'Lantern Walk', format: 'newthumb', beside });
   });
 
   it('reads the piece anew where the teacher overrules its key', () => {

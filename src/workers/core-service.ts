@@ -49,17 +49,17 @@ export function createCoreService(): CoreService {
       answer(mapped(moved(source, wish), ({ piece, before, after }) => benchView(piece, before, after, { view, columns, prefixes: ID_PREFIXES }))),
     ladder: (source, wish, order, mode) =>
       answer(mapped(moved(source, { ...wish, to: null }), ({ piece, wish: full }) => ladderOf(piece, full, order, mode ?? piece.key.key.mode))),
-    save: (source, wish, format) => {
+    save: (source, wish, format, beside) => {
       const version = moved(source, wish);
-      return answer(mapped(version, ({ piece, after }) => saveAs(piece, after, format)));
+      return answer(mapped(version, ({ piece, after }) => saveAs({ ...piece, carried: { ...piece.carried, ...beside } }, after, format)));
     },
   };
 }
 
-function broughtPiece({ score, remarks }: OpenedPiece, format: FileFormat | null): BroughtPiece {
+function broughtPiece({ score, remarks, carried }: OpenedPiece, format: FileFormat | null): BroughtPiece {
   // Missing fingers are told on the Bench for as long as they are missing; the other remarks are about the file.
   const aboutFile = remarks.filter(({ code }) => code !== 'no-fingers');
-  return { musicXml: writeMusicXml(score), title: score.title, format, remarks: aboutFile.map((remark) => {
+  return { musicXml: writeMusicXml(score), title: score.title, format, beside: carried, remarks: aboutFile.map((remark) => {
     const bar = remarkBar(remark);
     return bar === null ? { message: remarkWords(remark) } : { message: remarkWords(remark), bar };
   }) };

@@ -51,14 +51,19 @@ export interface CoreService {
   bench(source: PieceSource, wish: BenchWish, view: PageView, columns: number): Answer<BenchView>;
   /** The keys of a mode; null for the piece's own. */
   ladder(source: PieceSource, wish: BenchWish, order: KeyOrder, mode: Mode | null): Answer<Ladder>;
-  save(source: PieceSource, wish: BenchWish, format: FileFormat): Answer<SavedPiece>;
+  /** `beside` goes into a piece file of ours beside the music. */
+  save(source: PieceSource, wish: BenchWish, format: FileFormat, beside: Beside): Answer<SavedPiece>;
 }
+
+/** What a piece file of ours holds beside the music: the teacher's decisions, and what another version put there. */
+export type Beside = Readonly<Record<string, unknown>>;
 
 /** A piece as it was read from a file. */
 export interface BroughtPiece {
   readonly musicXml: string;
   readonly title: string;
   readonly format: FileFormat | null;
+  readonly beside: Beside;
   readonly remarks: readonly { readonly message: string; readonly bar?: string }[];
 }
 

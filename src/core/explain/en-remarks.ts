@@ -22,6 +22,8 @@ export function remarkWords(remark: Remark): string {
       return `Bar ${remark.bar}${remark.part ? ` in ${remark.part}` : ''} is ${remark.found} quarter notes long instead of ${remark.expected}; it was left as it is.`;
     case 'key-guessed':
       return `The key was taken to be ${remark.key}; it could also be ${remark.runnerUp}.`;
+    case 'carried-element':
+      return `<${remark.element}> in bar ${remark.bar}${remark.count > 1 ? ` and ${remark.count - 1} more` : ''} is not known here; it is carried through unchanged.`;
     case 'abc-unclear':
       return `Line ${remark.line}, column ${remark.column}: ${remark.detail}. It was left out.`;
     case 'abc-octaves':

@@ -48,6 +48,7 @@ const REMARKS: { readonly [Code in Remark['code']]: Extract<Remark, { code: Code
   'no-fingers': { code: 'no-fingers', hand: 'left' },
   'bar-length': { code: 'bar-length', bar: '2', part: 'Piano', expected: '4', found: '3' },
   'key-guessed': { code: 'key-guessed', key: 'A minor', runnerUp: 'C major' },
+  'carried-element': { code: 'carried-element', element: 'x-studio', bar: '2', count: 3 },
   'abc-unclear': { code: 'abc-unclear', line: 6, column: 7, detail: 'Unknown character ignored' },
   'abc-octaves': { code: 'abc-octaves' },
   'more-tunes': { code: 'more-tunes', count: 3 },

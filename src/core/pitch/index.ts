@@ -4,7 +4,6 @@ export {
   diatonicNumber,
   fifthsOf,
   fromCoordinates,
-  letterOf,
   midiNumber,
   nameAtFifths,
   pitchClass,
@@ -14,7 +13,6 @@ export {
 export type { Coordinates, Pitch, PitchName } from './pitch';
 export { namePrint, nameText, parseName, parsePitch, pitchPrint, pitchText, stepOfLetter } from './pitch-text';
 export {
-  OCTAVE,
   UNISON,
   addIntervals,
   intervalBetween,

@@ -15,7 +15,6 @@ import {
 export type Interval = Coordinates;
 
 export const UNISON: Interval = { fifths: 0, octaves: 0 };
-export const OCTAVE: Interval = { fifths: 0, octaves: 1 };
 
 /** The widest interval that is moved by: four octaves. Unit: semitones. */
 const WIDEST_SEMITONES = 48;

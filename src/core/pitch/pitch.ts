@@ -1,5 +1,5 @@
 import { err, ok, type Fault, type Result } from '../result';
-import { LETTERS, MAX_ALTER, STEP_FIFTHS, STEP_SEMITONES, type Letter, type Step } from './letters.table';
+import { MAX_ALTER, STEP_FIFTHS, STEP_SEMITONES, type Step } from './letters.table';
 
 /** A pitch class as it is spelled: F♯ and G♭ differ. `alter` counts semitones, -3..3. */
 export interface PitchName {
@@ -17,12 +17,6 @@ export interface Pitch extends PitchName {
 export interface Coordinates {
   readonly fifths: number;
   readonly octaves: number;
-}
-
-/** The letter of a pitch or pitch name.
- * @example letterOf({ step: 0, alter: 1 }) //=> 'C' */
-export function letterOf(name: PitchName): Letter {
-  return LETTERS[name.step];
 }
 
 /** Place on the line of fifths, from C. A sharp adds seven.

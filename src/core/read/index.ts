@@ -1,6 +1,5 @@
 export { recogniseFormat } from './recognise';
 export { readPiece, splitPieces, MAX_FILE_MB } from './read-piece';
-export { GRIDS, GRID_NAMES } from './midi/grid';
 export type { Grid } from './midi/grid';
 export { readMusicXml } from './read-musicxml';
 export type { Reading } from './read-musicxml';

@@ -54,6 +54,11 @@ describe('reading a piece', () => {
     expect(remarks).toEqual([{ code: 'bar-length', bar: '2', part: 'Piano', expected: '4', found: '2' }]);
   });
 
+  it('tells of elements that it does not know, once a name, and carries them', () => {
+    const { remarks } = unwrap(read(musicXml({ right: 'C4w | C4w', extra: { 1: '<x-studio/>', 2: '<x-studio/>' } })));
+    expect(remarks).toEqual([{ code: 'carried-element', element: 'x-studio', bar: '1', count: 2 }]);
+  });
+
   it('gives notes without ids the same ids each time, and keeps those they have', () => {
     const ids = (): readonly string[] => unwrap(read(musicXml({ right: 'C4q D4q E4h' }))).score.parts.flatMap((part) => notesOf(part).map(({ id }) => id));
     expect(ids()).toEqual(['n1', 'n2', 'n3']);

@@ -30,15 +30,18 @@ export function readPart(xml: XmlElement, name: string, ticksPerQuarter: number,
   const running: Running = { divisions: { over: 1, under: 1 }, meter: { beats: 4, beatType: 4 }, staves: 1, previousGap: 0 };
   const measures: Measure[] = [];
   const remarks: Remark[] = [];
+  const unknown = new Map<string, { readonly bar: string; readonly count: number }>();
   const bars = xml.children.filter(isElement).filter((child) => child.name === 'measure');
   for (const [index, bar] of bars.entries()) {
     const measure = readMeasure(bar, index, ticksPerQuarter, running, ids);
     if (!measure.ok) return measure;
     measures.push(measure.value);
     const isLast = index === bars.length - 1;
+    unknownElements(measure.value, unknown);
     const remark = lengthRemark(measure.value, isLast, ticksPerQuarter, name || (xml.attributes['id'] ?? ''));
     if (remark) remarks.push(remark);
   }
+  for (const [element, { bar, count }] of unknown) remarks.push({ code: 'carried-element', element, bar, count });
   const shell = withChildren(xml, xml.children.map((child) => (isElement(child) ? withChildren(child, []) : child)));
   return ok({ part: { id: xml.attributes['id'] ?? '', name, staves: running.staves, xml: shell, measures }, remarks });
 }
@@ -136,6 +139,17 @@ function leadOf(xml: XmlElement, index: number, length: Ticks, full: Ticks, prev
   if (index === 0) return full - length;
   const completes = xml.attributes['implicit'] === 'yes' && previousGap > 0;
   return completes ? full - previousGap : 0;
+}
+
+/** What stands in a bar besides notes, attributes and chord symbols. Source: MusicXML 4.0, `music-data`. */
+const KNOWN_IN_BARS = ['direction', 'barline', 'backup', 'forward', 'print', 'sound', 'listening', 'figured-bass', 'grouping', 'link', 'bookmark'];
+
+function unknownElements({ number, items }: Measure, found: Map<string, { readonly bar: string; readonly count: number }>): void {
+  for (const item of items) {
+    if (item.kind !== 'carried' || !isElement(item.node) || KNOWN_IN_BARS.includes(item.node.name)) continue;
+    const { name } = item.node;
+    found.set(name, { bar: found.get(name)?.bar ?? number, count: (found.get(name)?.count ?? 0) + 1 });
+  }
 }
 
 function lengthRemark(measure: Measure, isLast: boolean, ticksPerQuarter: number, part: string): Remark | null {

@@ -47,6 +47,7 @@ export type Remark =
   | { readonly code: 'no-fingers'; readonly hand: 'right' | 'left' }
   | { readonly code: 'bar-length'; readonly bar: string; readonly part: string; readonly expected: string; readonly found: string }
   | { readonly code: 'key-guessed'; readonly key: string; readonly runnerUp: string }
+  | { readonly code: 'carried-element'; readonly element: string; readonly bar: string; readonly count: number }
   | { readonly code: 'abc-unclear'; readonly line: number; readonly column: number; readonly detail: string }
   | { readonly code: 'abc-octaves' }
   | { readonly code: 'more-tunes'; readonly count: number }

@@ -11,9 +11,10 @@ interface OwnKeyProps {
   readonly onChanged: () => void;
 }
 
-const MODES: readonly Mode[] = ['major', 'minor'];
+const MODES: readonly Mode[] = ['major', 'minor', 'dorian', 'mixolydian', 'phrygian', 'lydian', 'locrian'];
 
-/** The piece's own key, which the teacher can overrule: one signature stands for two keys. */
+/** The piece's own key, which the teacher can overrule: one signature stands for two keys, and for a church
+ * mode now and then. */
 export function OwnKey({ piece, current, fifths, onChanged }: OwnKeyProps) {
   const keys = MODES.flatMap((mode): readonly Key[] => {
     const key = keyOfSignature(fifths, mode);

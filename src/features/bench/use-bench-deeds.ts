@@ -19,7 +19,7 @@ export interface BenchDeeds {
 }
 
 /** The deeds keep their identity while what they work on is the same, so that what shows them need not be drawn again. */
-export function useBenchDeeds({ source, wish, view: { value: view }, prepare }: BenchAnswers, keys: readonly string[]): BenchDeeds {
+export function useBenchDeeds({ source, beside, wish, view: { value: view }, prepare }: BenchAnswers, keys: readonly string[]): BenchDeeds {
   const { say } = useMessages();
   const goToKey = useCallback(
     (key: string): void => {
@@ -56,14 +56,14 @@ export function useBenchDeeds({ source, wish, view: { value: view }, prepare }: 
   const save = useCallback(
     (format: FileFormat): void => {
       void coreWorker()
-        .save(source, wish, format)
+        .save(source, wish, format, beside)
         .then((saved) => {
           if (!saved.ok) return say({ kind: 'trouble', text: saved.trouble.message, hint: saved.trouble.hint });
           saveFile(saved.value.name, saved.value.mediaType, saved.value.content);
           say({ kind: 'done', text: `Saved as ${saved.value.name}.` });
         });
     },
-    [source, wish, say],
+    [source, beside, wish, say],
   );
   return { goToKey, stepKey, walk, selectNote, save };
 }

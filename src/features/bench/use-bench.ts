@@ -6,13 +6,15 @@ import { parseKey } from '@/core/pitch';
 import type { PieceRecord, Settings } from '@/data';
 import { useAnswer, type Answered } from '@/features/shared/use-answer';
 import { coreWorker } from '@/workers/client';
-import type { Answer, BenchWish, EngraveLayout, PieceSource } from '@/workers/protocol';
+import type { Answer, Beside, BenchWish, EngraveLayout, PieceSource } from '@/workers/protocol';
 import { askBench, askEngraving } from '@/workers/questions';
 import type { BenchAddress } from './use-bench-address';
 
 /** Everything the Bench asks the core for: the piece in the wanted key, and the ladder of all keys. */
 export interface BenchAnswers {
   readonly source: PieceSource;
+  /** What goes into a piece file beside the music. */
+  readonly beside: Beside;
   readonly wish: BenchWish;
   readonly view: Answered<BenchView>;
   readonly ladder: Answered<Ladder>;
@@ -50,8 +52,9 @@ export function useBench(piece: PieceRecord, settings: Settings, address: BenchA
     },
     [source, anyKey, page, piece],
   );
+  const beside = useMemo(() => ({ ...piece.beside, ...(part === null ? {} : { part }) }), [piece.beside, part]);
   const subject = `${piece.id}/${ownKey}/${part}`;
-  return { source, wish, view: useAnswer(subject, askView), ladder: useAnswer(subject, askLadder), prepare };
+  return { source, beside, wish, view: useAnswer(subject, askView), ladder: useAnswer(subject, askLadder), prepare };
 }
 
 const NO_NOTES: readonly string[] = [];

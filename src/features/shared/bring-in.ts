@@ -1,13 +1,22 @@
 'use client';
 
+import { object, string } from 'yup';
 import { addPieces, studioDatabase, type PieceRecord } from '@/data';
 import { coreWorker } from '@/workers/client';
-import type { Trouble } from '@/workers/protocol';
+import type { Beside, Trouble } from '@/workers/protocol';
 
 /** What became of the dropped files. */
 export interface BroughtIn {
   readonly pieces: readonly PieceRecord[];
   readonly troubles: readonly { readonly fileName: string; readonly trouble: Trouble }[];
+}
+
+const besideSchema = object({ part: string().nullable() });
+
+/** What a piece file says of the teacher's decisions; everything beside the music is carried on. */
+function decisionsIn(beside: Beside): Partial<PieceRecord> {
+  if (Object.keys(beside).length === 0) return {};
+  return besideSchema.isValidSync(beside) ? { part: beside.part ?? null, beside } : { beside };
 }
 
 /** Bytes as text, for a record that goes into the studio file. */
@@ -48,6 +57,7 @@ export async function bringIn(files: readonly File[]): Promise<BroughtIn> {
         lastKey: null,
         ownKey: null,
         remarks: [...answer.value.remarks],
+        ...decisionsIn(answer.value.beside),
         ...(answer.value.format === 'midi' ? { midi: { file: toBase64(bytes), grid: 0 } } : {}),
       });
     }

@@ -21,8 +21,7 @@ export interface Gridded {
 const DIVISIONS = [1, 2, 4, 3, 6, 8] as const;
 
 /** The grids that a teacher can choose: parts of a quarter. */
-export const GRIDS = [1, 2, 3, 4, 6, 8] as const;
-export type Grid = (typeof GRIDS)[number];
+export type Grid = 1 | 2 | 3 | 4 | 6 | 8;
 
 /** How far from the grid a note may stand without being called moved. Unit: quarters. */
 const STILL = 0.02;
@@ -31,7 +30,7 @@ const STILL = 0.02;
 const WORTH = 0.03;
 
 /** The grids by their note values. */
-export const GRID_NAMES: Readonly<Record<Grid, string>> = { 1: 'quarters', 2: 'eighths', 3: 'eighth triplets', 4: 'sixteenths', 6: 'sixteenth triplets', 8: 'thirty-seconds' };
+const GRID_NAMES: Readonly<Record<Grid, string>> = { 1: 'quarters', 2: 'eighths', 3: 'eighth triplets', 4: 'sixteenths', 6: 'sixteenth triplets', 8: 'thirty-seconds' };
 
 /** Sets notes to a grid that is found beat by beat: each quarter is divided by the simplest number that fits the notes
  * beginning in it, or all by the one that is given. Ends go to the grid too; a gap shorter than a quarter of the note is
