@@ -21,6 +21,12 @@ beforeAll(async () => {
 });
 afterAll(() => teacher.leave());
 
+/** Takes the piece on the Bench off the shelf again, and waits until it is gone. */
+async function takeBack(): Promise<void> {
+  await press(teacher.page, 'Undo');
+  await sees(teacher.page, 'This piece is not on the shelf');
+}
+
 describe('a file of the teacher’s own', () => {
   it('dropped on the shelf opens on the Bench, and moves to F at a press', async () => {
     await drop(teacher.page, [{ name: 'rain-barrel.musicxml', text: OWN }]);
@@ -58,7 +64,7 @@ describe('files of other formats', () => {
     await sees(teacher.page, 'Drizzle');
     await (await teacher.page.waitForSelector('[data-role=remarks]'))?.click();
     await sees(teacher.page, 'Unknown character');
-    await press(teacher.page, 'Undo');
+    await takeBack();
   });
 
   it('a piece goes out as ABC and comes back the same', async () => {
@@ -84,7 +90,7 @@ describe('files of other formats', () => {
     await teacher.page.waitForFunction(() => (document.querySelector('[data-role=grid]') as HTMLSelectElement).value === '3');
     await press(teacher.page, 'Undo');
     await teacher.page.waitForFunction(() => (document.querySelector('[data-role=grid]') as HTMLSelectElement).value === '0');
-    await press(teacher.page, 'Undo');
+    await takeBack();
   });
 
   it('a piece goes into minor, degree by degree, and says so', async () => {
@@ -111,7 +117,7 @@ describe('a file of several parts', () => {
     await teacher.page.waitForFunction(() => (document.querySelector('[data-role=part]') as HTMLSelectElement | null)?.value === '1');
     await press(teacher.page, 'Undo');
     await teacher.page.waitForFunction(() => (document.querySelector('[data-role=part]') as HTMLSelectElement | null)?.value === '0');
-    await press(teacher.page, 'Undo');
+    await takeBack();
   });
 });
 
