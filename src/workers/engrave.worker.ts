@@ -82,7 +82,8 @@ const HOUSE_STYLE = {
   // Our text is a little wider than the one that the engraver reckons with: words get more room.
   lyricSize: 4.3,
   lyricWordSpace: 2.2,
-  fingeringScale: 0.9,
+  // Fingers are sized by the size of words: as large as before those got more room.
+  fingeringScale: 1,
 };
 
 export type EngraveWorker = { engrave: typeof engrave; textFont: typeof textFont };
