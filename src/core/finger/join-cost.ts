@@ -1,0 +1,228 @@
+import { tallyColours } from './grip-cost';
+import type { Grip, Stand } from './grip';
+import { spanOf } from './hand-measure';
+import { FREE_BOND, type Passage, type PassageEvent } from './passage';
+import type { Demands } from './player';
+import { SEMITONE_MM } from './spans.table';
+import { add, addSpan, type Tally } from './tally';
+import type { View } from './view';
+
+/** How the hand gets from one moment to the next. `stay`: the hand keeps its position, perhaps opening. All others begin a new
+ * one: `shift` keeps the order of the fingers, `leap` does not or goes beyond the reach, `hop` takes one finger to another key,
+ * `change` puts another finger on the same key, `pass` brings the thumb under or a finger over. */
+export const JOINS = ['stay', 'shift', 'leap', 'hop', 'change', 'pass'] as const;
+export type Join = (typeof JOINS)[number];
+
+/** Two moments next to each other, with the keys that the join is about. */
+export interface Meeting {
+  readonly event: PassageEvent;
+  readonly before: Stand;
+  readonly after: Stand;
+  /** Places of the released keys in the stand before, of the struck ones in the stand after, and of held ones in both. */
+  readonly from: readonly number[];
+  readonly to: readonly number[];
+  readonly held: readonly (readonly [number, number])[];
+}
+
+export function meetingOf(event: PassageEvent, before: Stand, after: Stand): Meeting {
+  const from: number[] = [];
+  const held: (readonly [number, number])[] = [];
+  before.down.forEach((note, i) => {
+    const k = after.down.indexOf(note);
+    if (k >= 0 && after.isHeld[k]) held.push([i, k]);
+    else from.push(i);
+  });
+  const to = after.down.flatMap((_, k) => (after.isHeld[k] ? [] : [k]));
+  return { event, before, after, from, to, held };
+}
+
+/** Detached notes, rests and phrase ends excuse a hop (handbook, positions and moves). How far is our own choice. */
+const EXCUSED = 0.25;
+
+function hopBond(bond: number): number {
+  return bond < 1 ? bond * EXCUSED : bond;
+}
+
+/** In a join this free, what a finger next to a black key has to do with the one before still counts a little. */
+const LEAST_COLOUR = 0.2;
+
+/** A reversed order of fingers closer than this, in a line, is a crossing in disguise. Unit: hundredths of a mm.
+ * Source: the project's fingering model. */
+const DISGUISED_WITHIN = 6000;
+
+const SEMITONE = SEMITONE_MM * 100;
+
+/** Beyond what fingers reach under or over each other, an arpeggio swings the hand along. Unit: hundredths of a mm. Our own choice, so that
+ * the fourth from 3 to the thumb in C–E–G–C can be crossed (Hanon 1873, no. 41). */
+const SWING_WITHIN = 2500;
+
+/** Keys next to each other, of which one is black. Unit: hundredths of a mm. Source: key geometry, A–B♭ is 15.1 mm. */
+const HALF_STEP_WITHIN = 1600;
+
+/** Whether the hand can stay where it is, and what that costs: fingers keep their order on the keys and stay within reach of
+ * each other; within chords a finger may go to another key, in a line only to another key of its letter. */
+export function tallyStay(tally: Tally, passage: Passage, view: View, demands: Demands, meeting: Meeting, a: Grip, b: Grip): boolean {
+  const { before, after, from, to, held, event } = meeting;
+  for (const [i, k] of held) if (a.fingers[i] !== b.fingers[k]) return false;
+  const isLine = from.length === 1 && to.length === 1;
+  const factor = from.length === 0 ? 0 : 1 / Math.max(from.length, to.length);
+  for (const i of from) {
+    for (const k of to) {
+      const [m, n] = [before.down[i] as number, after.down[k] as number];
+      const [f, g] = [a.fingers[i] as number, b.fingers[k] as number];
+      const way = (view.places[n] as number) - (view.places[m] as number);
+      if (way === 0 && f !== g) return false;
+      if (way === 0) {
+        if (event.bond > FREE_BOND) add(tally, 'repeat', factor);
+        continue;
+      }
+      if (f === g) {
+        const isSameLetter = passage.notes[m]?.letter === passage.notes[n]?.letter;
+        if (isLine && !isSameLetter) return false;
+        add(tally, isLine ? 'hop' : 'chordHop', factor * hopBond(event.bond));
+        continue;
+      }
+      const distance = f < g ? way : -way;
+      const span = spanOf(demands.measure, Math.min(f, g), Math.max(f, g));
+      if (distance <= 0 || distance > span.greatestPractical) return false;
+      tallyLine(tally, view, demands, m, f, n, g, distance, factor, event.bond);
+      if (event.endsOctave) tallyInner(tally, passage, view, demands, m, f, n, g);
+    }
+  }
+  return true;
+}
+
+/** What two fingers that follow each other cost whether or not the hand moves. */
+function tallyLine(tally: Tally, view: View, demands: Demands, m: number, f: number, n: number, g: number, distance: number, factor: number, bond: number): void {
+  const [mBlack, nBlack] = [view.black[m] === 1, view.black[n] === 1];
+  const isUnder = (f === 1 && !mBlack && nBlack) || (g === 1 && !nBlack && mBlack);
+  addSpan(tally, demands.measure, Math.min(f, g), Math.max(f, g), distance, isUnder, factor * bond);
+  if (f === 3 && g === 4) add(tally, 'threeFour', factor * bond);
+  tallyColours(tally, f, mBlack, g, nBlack, factor, Math.max(bond, LEAST_COLOUR));
+  // A long finger on the white key next to a black one has to find room between the black keys.
+  if (Math.min(f, g) > 1 && mBlack !== nBlack && distance < HALF_STEP_WITHIN) add(tally, 'betweenBlack', factor * bond);
+}
+
+/** In a broken octave pattern the finger beside 5 is 4 up to a third, else 3; in the other school 3 on a black key (handbook). */
+function tallyInner(tally: Tally, passage: Passage, view: View, demands: Demands, m: number, f: number, n: number, g: number): void {
+  if (Math.max(f, g) !== 5) return;
+  const inner = f === 5 ? n : m;
+  const gap = Math.abs((passage.notes[m]?.letter ?? 0) - (passage.notes[n]?.letter ?? 0));
+  const isBlackInside = demands.player.inner === 'black' && view.black[inner] === 1;
+  if (Math.min(f, g) !== (gap <= THIRD_LETTERS && !isBlackInside ? 4 : 3)) add(tally, 'innerLine', 1);
+}
+
+const THIRD_LETTERS = 2;
+
+/** What it costs to take the hand to a new position without a crossing, and how it gets there. */
+export function tallyMove(tally: Tally, view: View, demands: Demands, meeting: Meeting, a: Grip, b: Grip): Exclude<Join, 'stay' | 'pass'> {
+  const { before, after, from, to, held, event } = meeting;
+  for (const [i, k] of held) if (a.fingers[i] !== b.fingers[k]) tally.limits += 1;
+  const { bond } = event;
+  const kind = from.length === 1 && to.length === 1 ? tallyLineMove(tally, view, demands, meeting, a, b) : tallyChordMove(tally, view, demands, meeting, a, b);
+  if (kind === 'change') {
+    const letters = Math.abs((a.fingers[from[0] as number] as number) - (b.fingers[to[0] as number] as number));
+    add(tally, 'change', 1 + bond);
+    add(tally, 'changeLetters', letters * bond);
+  } else {
+    add(tally, 'move', bond);
+    add(tally, 'moveLetters', (Math.abs(2 * (after.base - before.base) + b.low + b.high - a.low - a.high) / 2) * bond);
+    if (bond > 0.6) add(tally, 'legatoMove', 1);
+  }
+  const { level } = demands.player;
+  // Source: the fingering model, section 5.
+  if (level === 1 || (kind === 'change' && level === 2 && bond > FREE_BOND)) tally.limits += 1;
+  return kind;
+}
+
+function tallyLineMove(tally: Tally, view: View, demands: Demands, { before, after, from, to, event }: Meeting, a: Grip, b: Grip): Exclude<Join, 'stay' | 'pass'> {
+  const { bond } = event;
+  const [i, k] = [from[0] as number, to[0] as number];
+  const [m, n] = [before.down[i] as number, after.down[k] as number];
+  const [f, g] = [a.fingers[i] as number, b.fingers[k] as number];
+  const way = (view.places[n] as number) - (view.places[m] as number);
+  if (f === g) {
+    if (way === 0) {
+      if (bond > FREE_BOND) add(tally, 'repeat', 1);
+      return 'shift';
+    }
+    add(tally, 'hop', hopBond(bond));
+    return 'hop';
+  }
+  if (way === 0) return 'change';
+  const distance = f < g ? way : -way;
+  const span = spanOf(demands.measure, Math.min(f, g), Math.max(f, g));
+  if (distance > 0) {
+    tallyLine(tally, view, demands, m, f, n, g, distance, 1, bond);
+    if (distance <= span.greatestPractical) return 'shift';
+    add(tally, 'leap', bond);
+    return 'leap';
+  }
+  if (bond <= FREE_BOND) {
+    tallyColours(tally, f, view.black[m] === 1, g, view.black[n] === 1, 1, Math.max(bond, LEAST_COLOUR));
+    return 'shift';
+  }
+  add(tally, 'leap', bond);
+  if (-distance < DISGUISED_WITHIN) add(tally, 'disguisedPass', bond);
+  tallyColours(tally, f, view.black[m] === 1, g, view.black[n] === 1, 1, Math.max(bond, LEAST_COLOUR));
+  return 'leap';
+}
+
+/** What it costs to bring the thumb under or a finger over, in a line, where that can be done. */
+export function tallyPass(tally: Tally, view: View, demands: Demands, { before, after, from, to, held, event }: Meeting, a: Grip, b: Grip): boolean {
+  const { bond } = event;
+  if (from.length !== 1 || to.length !== 1 || held.length > 0 || bond <= FREE_BOND || demands.player.level < 4) return false;
+  const [i, k] = [from[0] as number, to[0] as number];
+  const [m, n] = [before.down[i] as number, after.down[k] as number];
+  const [f, g] = [a.fingers[i] as number, b.fingers[k] as number];
+  const over = Math.max(f, g);
+  if (f === g || Math.min(f, g) !== 1 || over === 5) return false;
+  const way = (view.places[n] as number) - (view.places[m] as number);
+  const distance = f < g ? way : -way;
+  const span = spanOf(demands.measure, 1, over);
+  const swing = Math.max(0, span.leastPractical - distance);
+  if (distance >= 0 || swing > SWING_WITHIN) return false;
+  const [thumb, finger] = f === 1 ? [m, n] : [n, m];
+  const [thumbBlack, fingerBlack] = [view.black[thumb] === 1, view.black[finger] === 1];
+  add(tally, 'pass', bond);
+  add(tally, 'passDistance', (-distance / SEMITONE) * bond);
+  add(tally, 'passSwing', (swing / SEMITONE) * bond);
+  if (over === 4) add(tally, 'passFour', bond);
+  add(tally, 'passSpan', ((Math.max(0, span.leastComfortable - distance) + Math.max(0, span.leastRelaxed - distance)) / SEMITONE) * bond);
+  if (thumbBlack && !fingerBlack) add(tally, 'passThumbBlack', bond);
+  if (thumbBlack === fingerBlack) add(tally, 'passLevel', bond);
+  tallyColours(tally, f, view.black[m] === 1, g, view.black[n] === 1, 1, Math.max(bond, LEAST_COLOUR));
+  return true;
+}
+
+function tallyChordMove(tally: Tally, view: View, demands: Demands, { before, after, from, to, event }: Meeting, a: Grip, b: Grip): 'shift' | 'leap' {
+  const { bond } = event;
+  if (from.length === 0) return 'shift';
+  const factor = 1 / Math.max(from.length, to.length);
+  let isReversed = false;
+  for (const i of from) {
+    for (const k of to) {
+      const [m, n] = [before.down[i] as number, after.down[k] as number];
+      const [f, g] = [a.fingers[i] as number, b.fingers[k] as number];
+      const way = (view.places[n] as number) - (view.places[m] as number);
+      if (way === 0) {
+        if (f === g && bond > FREE_BOND) add(tally, 'repeat', factor);
+        if (f !== g) {
+          add(tally, 'change', factor * (1 + bond));
+          add(tally, 'changeLetters', factor * Math.abs(f - g) * bond);
+        }
+        continue;
+      }
+      if (f === g) {
+        add(tally, 'chordHop', factor * hopBond(bond));
+        continue;
+      }
+      const distance = f < g ? way : -way;
+      if (distance > 0) tallyLine(tally, view, demands, m, f, n, g, distance, factor, bond);
+      else isReversed = true;
+    }
+  }
+  if (!isReversed || bond <= FREE_BOND) return 'shift';
+  add(tally, 'leap', bond);
+  return 'leap';
+}

@@ -1,0 +1,152 @@
+import { tallyGrip } from './grip-cost';
+import { gripsOf, standOf, type Grip, type Stand } from './grip';
+import { JOINS, meetingOf, tallyMove, tallyPass, tallyStay, type Join, type Meeting } from './join-cost';
+import type { Passage, PassageEvent } from './passage';
+import { widestOpening, type Demands } from './player';
+import { BROKEN_LIMIT } from './rules.table';
+import { clear, emptyTally, RULE_INDEX, weigh } from './tally';
+import type { View } from './view';
+
+/** What the joins between the grips of two moments cost: one entry a pair, at `grip before * grips now + grip now`; Infinity where there
+ * is none. `kinds` tells how the hand moves, as an index into `JOINS`. */
+export interface JoinTable {
+  readonly stay: Float64Array;
+  readonly move: Float64Array;
+  readonly kinds: Uint8Array;
+}
+
+/** All grips of a passage in one view with what they and the joins between them cost. */
+export interface Lattice {
+  readonly passage: Passage;
+  readonly view: View;
+  readonly demands: Demands;
+  /** How many letters beyond five a position may open, and what each of them costs. */
+  readonly widest: number;
+  readonly openCost: number;
+  readonly stands: readonly Stand[];
+  readonly grips: readonly (readonly Grip[])[];
+  readonly gripCosts: readonly Float64Array[];
+  /** Joins from the event before; none at the first. */
+  readonly joins: readonly (JoinTable | null)[];
+}
+
+/** What was worked out before for demands, by a description of all it depends on: the same few intervals come again and again, in
+ * one piece and in all its keys. It saves time and changes no answer. */
+interface Memory {
+  readonly grips: Map<string, readonly Grip[]>;
+  readonly costs: Map<string, Float64Array>;
+  readonly joins: Map<string, JoinTable>;
+}
+
+const memories = new WeakMap<Demands, Memory>();
+
+/** So many tables are kept; then all are forgotten. */
+const KEPT_TABLES = 20_000;
+
+function memoryOf(demands: Demands): Memory {
+  const known = memories.get(demands);
+  if (known && known.joins.size < KEPT_TABLES) return known;
+  const memory = { grips: new Map(), costs: new Map(), joins: new Map() };
+  memories.set(demands, memory);
+  return memory;
+}
+
+/** Lays out all that a hand can do. O(events x grips²) time for what is new. */
+export function latticeOf(passage: Passage, view: View, demands: Demands): Lattice {
+  const memory = memoryOf(demands);
+  const widest = widestOpening(demands.player.level, passage.isChromatic);
+  const stands: Stand[] = [];
+  const grips: (readonly Grip[])[] = [];
+  const gripCosts: Float64Array[] = [];
+  const joins: (JoinTable | null)[] = [];
+  let nameBefore = '';
+  passage.events.forEach((event, t) => {
+    const stand = standOf(passage, event, view.places, demands.player.spanMm * 100);
+    const [shape, name] = namesOf(passage, view, stand);
+    const own = remembered(memory.grips, shape, () => gripsOf(passage, stand));
+    stands.push(stand);
+    grips.push(own);
+    gripCosts.push(remembered(memory.costs, `${widest}/${name}`, () => Float64Array.from(own, (grip) => gripCost(passage, view, demands, stand, grip, widest))));
+    const before = stands[t - 1];
+    joins.push(
+      before
+        ? remembered(memory.joins, `${nameBefore}>${name}@${joinName(passage, view, event, before, stand)}`, () =>
+            joinTable(passage, view, demands, event, before, stand, grips[t - 1] as readonly Grip[], own),
+          )
+        : null,
+    );
+    nameBefore = name;
+  });
+  return { passage, view, demands, widest, openCost: demands.weights[RULE_INDEX.open] as number, stands, grips, gripCosts, joins };
+}
+
+function remembered<T>(memory: Map<string, T>, name: string, make: () => T): T {
+  const known = memory.get(name);
+  if (known !== undefined) return known;
+  const made = make();
+  memory.set(name, made);
+  return made;
+}
+
+/** What the grips of a stand depend on, and with them what their costs depend on. */
+function namesOf(passage: Passage, view: View, { down, isHeld, dropped, base }: Stand): readonly [string, string] {
+  const first = view.places[down[0] as number] as number;
+  let shape = '';
+  let name = '';
+  down.forEach((index, i) => {
+    const { letter, altered } = passage.notes[index] as { letter: number; altered: number };
+    shape += `${letter - base}${altered > 0 ? '+' : altered < 0 ? '-' : ''}${isHeld[i] ? 'h' : ''},`;
+    name += `${(view.places[index] as number) - first}${view.black[index] === 1 ? 'b' : ''}${' rR'[view.inRun[index] as number]},`;
+  });
+  return [shape, `${shape}${name}${dropped.length}`];
+}
+
+/** What a join depends on beside the two stands: how they lie to each other, which keys are held over, how much the join binds. */
+function joinName(passage: Passage, view: View, event: PassageEvent, before: Stand, now: Stand): string {
+  const [m, n] = [before.down[0] as number, now.down[0] as number];
+  const over = now.isHeld.includes(true) ? now.down.map((note) => before.down.indexOf(note)).join() : '';
+  return `${(view.places[n] as number) - (view.places[m] as number)},${now.base - before.base},${event.bond}${event.endsOctave ? 'o' : ''},${over}`;
+}
+
+/** The cost of a grip alone; one that no position of the level holds breaks a limit. */
+export function gripCost(passage: Passage, view: View, demands: Demands, stand: Stand, grip: Grip, widest: number): number {
+  const tally = emptyTally();
+  tallyGrip(tally, passage, view, demands, stand, grip);
+  const isTooWide = grip.high - grip.low > widest;
+  return weigh(tally, demands.weights) + BROKEN_LIMIT * (tally.limits + Number(isTooWide));
+}
+
+function joinTable(passage: Passage, view: View, demands: Demands, event: PassageEvent, before: Stand, now: Stand, from: readonly Grip[], to: readonly Grip[]): JoinTable {
+  const meeting = meetingOf(event, before, now);
+  const size = from.length * to.length;
+  const table = { stay: new Float64Array(size), move: new Float64Array(size), kinds: new Uint8Array(size) };
+  let at = 0;
+  for (const a of from) {
+    for (const b of to) {
+      table.stay[at] = stayCost(passage, view, demands, meeting, a, b);
+      const [kind, cost] = moveCost(passage, view, demands, meeting, a, b);
+      table.move[at] = cost;
+      table.kinds[at] = JOINS.indexOf(kind);
+      at += 1;
+    }
+  }
+  return table;
+}
+
+const scratch = emptyTally();
+
+export function stayCost(passage: Passage, view: View, demands: Demands, meeting: Meeting, a: Grip, b: Grip): number {
+  clear(scratch);
+  return tallyStay(scratch, passage, view, demands, meeting, a, b) ? weigh(scratch, demands.weights) : Infinity;
+}
+
+/** The cheapest way to a new position: a plain move, or a crossing where the level has it. */
+export function moveCost(passage: Passage, view: View, demands: Demands, meeting: Meeting, a: Grip, b: Grip): readonly [Join, number] {
+  clear(scratch);
+  const kind = tallyMove(scratch, view, demands, meeting, a, b);
+  const plain = weigh(scratch, demands.weights) + BROKEN_LIMIT * scratch.limits;
+  clear(scratch);
+  if (!tallyPass(scratch, view, demands, meeting, a, b)) return [kind, plain];
+  const pass = weigh(scratch, demands.weights);
+  return pass < plain ? ['pass', pass] : [kind, plain];
+}

@@ -1,0 +1,65 @@
+import type { Extra, Lattice, Stand } from '@/core/finger';
+import { tallyGrip } from '@/core/finger/grip-cost';
+import { meetingOf, tallyMove, tallyPass, tallyStay } from '@/core/finger/join-cost';
+import { BROKEN_LIMIT } from '@/core/finger/rules.table';
+import { RULE_INDEX, emptyTally, weigh } from '@/core/finger/tally';
+
+/** The cost of the best fingering, found by trying every grip of every event and every way from one to the next. It shares the
+ * cost rules with the planner and nothing else: no state, no pruning. For a handful of events only. */
+export function cheapestByTrying({ passage, view, demands, widest, stands, grips }: Lattice, extra: Extra): number {
+  const open = demands.weights[RULE_INDEX.open] as number;
+  const places = grips.map((own, t) => own.map((grip) => ({ grip, low: baseOf(t) + grip.low, high: baseOf(t) + grip.high })));
+  const alone = places.map((own, t) =>
+    own.map(({ grip, low, high }, g) => {
+      const tally = emptyTally();
+      tallyGrip(tally, passage, view, demands, stands[t] as Stand, grip);
+      return weigh(tally, demands.weights) + BROKEN_LIMIT * (tally.limits + (high - low > widest ? 1 : 0)) + (extra.own?.[t]?.[g] ?? 0);
+    }),
+  );
+  // Costs of the joins from each grip to each of the next event: staying, and the ways to move.
+  const joins = places.slice(1).map((own, i) => {
+    const t = i + 1;
+    const meeting = meetingOf(passage.events[t] as Lattice['passage']['events'][number], stands[i] as Stand, stands[t] as Stand);
+    return (places[i] ?? []).map(({ grip: from }, p) =>
+      own.map(({ grip: to }, q) => {
+        const opens = isChanged(t, q) && !isChanged(i, p) ? extra.opens : 0;
+        const [stay, plain, pass] = [emptyTally(), emptyTally(), emptyTally()];
+        tallyMove(plain, view, demands, meeting, from, to);
+        const moves = [weigh(plain, demands.weights) + BROKEN_LIMIT * plain.limits + opens];
+        if (tallyPass(pass, view, demands, meeting, from, to)) moves.push(weigh(pass, demands.weights) + opens);
+        const stayed = tallyStay(stay, passage, view, demands, meeting, from, to) ? weigh(stay, demands.weights) + opens : null;
+        return { stayed, moves };
+      }),
+    );
+  });
+
+  function baseOf(t: number): number {
+    return stands[t]?.base ?? 0;
+  }
+  function isChanged(t: number, g: number): boolean {
+    return extra.changed?.[t]?.[g] === 1;
+  }
+  const onwards = (t: number, g: number, low: number, high: number): number => {
+    if (t === stands.length - 1) return 0;
+    let best = Infinity;
+    (places[t + 1] ?? []).forEach((to, q) => {
+      const { stayed, moves } = joins[t]?.[g]?.[q] as { stayed: number | null; moves: number[] };
+      const own = alone[t + 1]?.[q] as number;
+      for (const move of moves) best = Math.min(best, own + move + open * (to.high - to.low) + onwards(t + 1, q, to.low, to.high));
+      if (stayed === null) return;
+      const [lowest, highest] = [Math.min(low, to.low), Math.max(high, to.high)];
+      const isUnmoved = to.low === low && to.high === high;
+      if (highest - lowest > widest && !isUnmoved) return;
+      best = Math.min(best, own + stayed + open * (highest - lowest - (high - low)) + onwards(t + 1, q, lowest, highest));
+    });
+    return best;
+  };
+  return Math.min(
+    ...(places[0] ?? []).map(({ low, high }, g) => (alone[0]?.[g] as number) + (isChanged(0, g) ? extra.opens : 0) + open * (high - low) + onwards(0, g, low, high)),
+  );
+}
+
+/** How many complete sequences there are to try, at most. */
+export function choices({ grips }: Lattice): number {
+  return grips.reduce((product, own, t) => product * own.length * (t === 0 ? 1 : 2), 1);
+}
