@@ -1,5 +1,5 @@
 /** The core's folders in the order of the job: each may use those above it. README.md of src/core follows this list. */
-const ORDER = ['result', 'list', 'pitch', 'time', 'markup', 'score', 'read', 'keyboard', 'transpose', 'finger', 'flag', 'survey', 'explain', 'write', 'job'];
+const ORDER = ['result', 'list', 'pitch', 'time', 'markup', 'score', 'read', 'keyboard', 'transpose', 'finger', 'force', 'flag', 'survey', 'explain', 'write', 'job'];
 
 const TEST = '\\.test\\.tsx?$';
 const coreFile = (names) => `^src/core/(${names.join('|')})/`;
@@ -42,7 +42,7 @@ const config = {
       'heavy-core-only-in-workers',
       'screens reach reading and moving through the workers',
       { path: '^src/(features|app)/', pathNot: ['^src/app/api/', TEST] },
-      { path: '^src/core/(read|write|transpose|finger|job)/', dependencyTypesNot: ['type-only'] },
+      { path: '^src/core/(read|write|transpose|finger|force|job)/', dependencyTypesNot: ['type-only'] },
     ),
     rule('dexie-only-in-data', 'storage has one door', { path: '^src/', pathNot: '^src/data/' }, { path: '^node_modules/dexie' }),
     rule('comlink-only-in-workers', 'the worker boundary has one door', { path: '^src/', pathNot: '^src/workers/' }, { path: '^node_modules/comlink' }),

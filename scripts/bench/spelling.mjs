@@ -15,7 +15,7 @@ export async function measureSpelling() {
   for (const { name, tune } of examples.tunes) {
     const piece = openPiece(tune, { format: 'abc', key: null, part: null });
     if (!piece.ok) continue;
-    const midi = withoutKeys(saveAs(piece.value, asWritten(piece.value, 'allow'), 'midi').content);
+    const midi = withoutKeys(saveAs(piece.value, asWritten(piece.value), 'midi').content);
     const back = openPiece(midi, { format: 'midi', key: null, part: null });
     if (!back.ok) continue;
     const told = (opened) => struckNotes(opened.notes).filter(({ isGrace }) => !isGrace).map(({ midi: key, onset, pitch }) => ({ place: `${Math.round((24 * onset) / opened.score.ticksPerQuarter)}/${key}`, name: nameText(pitch) }));

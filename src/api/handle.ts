@@ -33,7 +33,7 @@ export async function withSentPiece(request: Request, work: (sent: SentPiece) =>
 export function movedPiece({ piece, query }: SentPiece): Result<{ readonly before: Version; readonly after: Version }, Fault> {
   const to = wantedKey(query.to, piece.key.key.mode);
   if (!to.ok) return to;
-  const before = asWritten(piece, query.wish.school, query.wish.keyboard);
+  const before = asWritten(piece, query.wish.player, query.wish.keyboard);
   const after = moveTo(piece, before, { ...query.wish, to: to.value });
   return after.ok ? { ok: true, value: { before, after: after.value } } : after;
 }

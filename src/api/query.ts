@@ -1,7 +1,7 @@
-import { KEYBOARD_SIZES, type KeyboardSize } from '@/core/keyboard';
+import { GREATEST_SPAN_MM, KEYBOARD_SIZES, LEAST_SPAN_MM, type KeyboardSize } from '@/core/keyboard';
 import { mixed, number, string, type Schema } from 'yup';
 import { FINGERINGS, type Fingering, type Wish } from '@/core/job';
-import { OUTER_SCHOOLS, type OuterSchool } from '@/core/flag';
+import { DIALS, INNER_SCHOOLS, LEVELS, OUTER_SCHOOLS, REPEAT_SCHOOLS, USUAL_PLAYER, type Dial, type InnerSchool, type Level, type OuterSchool, type Player, type RepeatSchool } from '@/core/finger';
 import { DIRECTIONS, parseKey, type Direction, type Key, type Mode } from '@/core/pitch';
 import { FILE_FORMATS, err, ok, type Fault, type FileFormat, type Result } from '@/core/result';
 import { KEY_ORDERS, type KeyOrder } from '@/core/survey';
@@ -34,11 +34,17 @@ export function readQuery(search: URLSearchParams): Result<ApiQuery, Fault> {
     right: whole('octaves.right', -4, 4, both, OCTAVES),
     left: whole('octaves.left', -4, 4, both, OCTAVES),
   };
-  // What only the planner will use is checked all the same, so that a script hears of a slip at once.
-  whole('level', 1, 4, 4, '1, 2, 3 or 4');
-  whole('span', 120, 260, 206, 'a number of mm from 120 to 260');
-  choice('inner', ['interval', 'black'], 'interval');
-  choice('repeat', ['keep', 'change'], 'keep');
+  const dial = (name: string): Dial => choice<Dial>(name, DIALS, 'usual');
+  const player: Player = {
+    level: whole('level', 1, LEVELS.length, USUAL_PLAYER.level, LEVELS.join(', ')) as Level,
+    spanMm: field(search, 'span', number().min(LEAST_SPAN_MM).max(GREATEST_SPAN_MM).required(), USUAL_PLAYER.spanMm, `a number of mm from ${LEAST_SPAN_MM} to ${GREATEST_SPAN_MM}`, faults),
+    outer: choice<OuterSchool>('outer', OUTER_SCHOOLS, USUAL_PLAYER.outer),
+    inner: choice<InnerSchool>('inner', INNER_SCHOOLS, USUAL_PLAYER.inner),
+    repeat: choice<RepeatSchool>('repeat', REPEAT_SCHOOLS, USUAL_PLAYER.repeat),
+    thumbOffBlack: dial('thumb'),
+    keepPrinted: dial('printed'),
+    moveOverStretch: dial('moving'),
+  };
 
   const query: ApiQuery = {
     to: search.get('to'),
@@ -55,7 +61,7 @@ export function readQuery(search: URLSearchParams): Result<ApiQuery, Fault> {
       sixth: choice<DegreeForm>('sixth', DEGREE_FORMS, 'natural'),
       seventh: choice<DegreeForm>('seventh', DEGREE_FORMS, 'raised'),
       fingering: choice<Fingering>('fingering', FINGERINGS, 'plan'),
-      school: choice<OuterSchool>('outer', OUTER_SCHOOLS, 'allow'),
+      player,
       keyboard: Number(choice('keyboard', KEYBOARD_SIZES.map(String), '88')) as KeyboardSize,
       respelled: [],
     },

@@ -1,3 +1,4 @@
+import { GREATEST_SPAN_MM, LEAST_SPAN_MM } from '@/core/keyboard';
 import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
 
 /** A piece as it is kept. `musicXml` is the file as it was brought in; what the teacher chose stands beside it. */
@@ -27,10 +28,22 @@ export type PieceRecord = InferType<typeof pieceRecordSchema>;
 export const LOOKS = ['system', 'paper', 'lamplight'] as const;
 export type Look = (typeof LOOKS)[number];
 
+const dial = mixed<'less' | 'usual' | 'more'>().oneOf(['less', 'usual', 'more']).required();
+
 /** The teacher's settings. */
 export const settingsSchema = object({
   look: mixed<Look>().oneOf([...LOOKS]).required(),
+  /** What becomes of the fingers: new ones where the hand needs them, or the printed ones as they are. */
+  fingering: mixed<'plan' | 'keep'>().oneOf(['plan', 'keep']).required(),
+  /** What the pupil may be asked for, and how far the hand reaches in mm. */
+  level: mixed<'1' | '2' | '3' | '4'>().oneOf(['1', '2', '3', '4']).required(),
+  spanMm: number().min(LEAST_SPAN_MM).max(GREATEST_SPAN_MM).required(),
   outer: mixed<'allow' | 'avoid'>().oneOf(['allow', 'avoid']).required(),
+  inner: mixed<'interval' | 'black'>().oneOf(['interval', 'black']).required(),
+  repeat: mixed<'keep' | 'change'>().oneOf(['keep', 'change']).required(),
+  thumbOffBlack: dial,
+  keepPrinted: dial,
+  moveOverStretch: dial,
   keyOrder: mixed<'ease' | 'fifths' | 'shape'>().oneOf(['ease', 'fifths', 'shape']).required(),
   spelling: mixed<'strict' | 'plain'>().oneOf(['strict', 'plain']).required(),
   courtesy: mixed<'none' | 'bar' | 'octaves' | 'bar-plain' | 'octaves-plain'>().oneOf(['none', 'bar', 'octaves', 'bar-plain', 'octaves-plain']).required(),
@@ -45,7 +58,15 @@ export type Settings = InferType<typeof settingsSchema>;
 
 export const USUAL_SETTINGS: Settings = {
   look: 'system',
+  fingering: 'plan',
+  level: '4',
+  spanMm: 206,
   outer: 'allow',
+  inner: 'interval',
+  repeat: 'keep',
+  thumbOffBlack: 'usual',
+  keepPrinted: 'usual',
+  moveOverStretch: 'usual',
   keyOrder: 'ease',
   spelling: 'strict',
   courtesy: 'bar',

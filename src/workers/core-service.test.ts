@@ -1,3 +1,4 @@
+import { USUAL_PLAYER } from '@/core/finger';
 import { describe, expect, it } from '@jest/globals';
 import { DEMO_FILES, demoFile } from '../../tests/support/demo-pieces';
 import { bytesOf } from '../../tests/support/build-piece';
@@ -5,7 +6,7 @@ import { open } from '../../tests/support/open';
 import { createCoreService } from './core-service';
 import { ID_PREFIXES, type Answer, type BenchWish } from './protocol';
 
-const USUAL: BenchWish = { to: null, direction: 'nearest', octaveRight: 0, octaveLeft: 0, spelling: 'strict', courtesy: 'bar', sixth: 'natural', seventh: 'raised', outer: 'allow', keyboard: 88, respelled: [] };
+const USUAL: BenchWish = { to: null, direction: 'nearest', octaveRight: 0, octaveLeft: 0, spelling: 'strict', courtesy: 'bar', sixth: 'natural', seventh: 'raised', fingering: 'plan', player: USUAL_PLAYER, keyboard: 88, respelled: [] };
 const source = (id: string, ownKey: string | null = null) => ({ musicXml: demoFile(id), ownKey, part: null });
 
 function valueOf<T>(answer: Answer<T>): T {

@@ -33,7 +33,7 @@ export function createCoreService(): CoreService {
     if (!piece.ok) return piece;
     const full = fullWish(piece.value, wish);
     if (!full.ok) return full;
-    const before = asWritten(piece.value, wish.outer, wish.keyboard as KeyboardSize);
+    const before = asWritten(piece.value, wish.player, wish.keyboard as KeyboardSize);
     const after = moveTo(piece.value, before, full.value);
     return after.ok ? ok({ piece: piece.value, before, after: after.value, wish: full.value }) : after;
   };
@@ -57,9 +57,7 @@ export function createCoreService(): CoreService {
 }
 
 function broughtPiece({ score, remarks, carried }: OpenedPiece, format: FileFormat | null): BroughtPiece {
-  // Missing fingers are told on the Bench for as long as they are missing; the other remarks are about the file.
-  const aboutFile = remarks.filter(({ code }) => code !== 'no-fingers');
-  return { musicXml: writeMusicXml(score), title: score.title, format, beside: carried, remarks: aboutFile.map((remark) => {
+  return { musicXml: writeMusicXml(score), title: score.title, format, beside: carried, remarks: remarks.map((remark) => {
     const bar = remarkBar(remark);
     return bar === null ? { message: remarkWords(remark) } : { message: remarkWords(remark), bar };
   }) };
@@ -86,9 +84,8 @@ function fullWish(piece: OpenedPiece, wish: BenchWish): Result<Wish, Fault> {
     courtesy: wish.courtesy,
     sixth: wish.sixth,
     seventh: wish.seventh,
-    // The planner is a later part of the core: fingers are carried over, and the Bench says so in its own words.
-    fingering: 'keep',
-    school: wish.outer,
+    fingering: wish.fingering,
+    player: wish.player,
     keyboard: wish.keyboard as KeyboardSize,
     respelled: wish.respelled,
   });

@@ -1,10 +1,11 @@
 import { array, mixed, number, object, string } from 'yup';
 import type { BenchView, Ladder, PageView, ShelfView } from '@/core/job';
+import { GREATEST_SPAN_MM, LEAST_SPAN_MM } from '@/core/keyboard';
 import type { Direction, Mode } from '@/core/pitch';
 import type { FileFormat } from '@/core/result';
 import type { KeyOrder } from '@/core/survey';
 import type { Courtesy, DegreeForm, Spelling } from '@/core/transpose';
-import type { OuterSchool } from '@/core/flag';
+import { DIALS, INNER_SCHOOLS, LEVELS, OUTER_SCHOOLS, REPEAT_SCHOOLS, type Dial, type InnerSchool, type Level, type OuterSchool, type Player, type RepeatSchool } from '@/core/finger';
 import type { EngravingPage } from '@/core/write';
 
 /** A refusal as the screens show it: words for teachers and, where known, the place in the file. */
@@ -35,7 +36,9 @@ export interface BenchWish {
   readonly courtesy: Courtesy;
   readonly sixth: DegreeForm;
   readonly seventh: DegreeForm;
-  readonly outer: OuterSchool;
+  readonly fingering: 'plan' | 'keep';
+  /** Who plays, and by which school. */
+  readonly player: Player;
   readonly keyboard: number;
   /** Ids of notes under the other letter. */
   readonly respelled: readonly string[];
@@ -99,6 +102,19 @@ export const pieceSourceSchema = object({
 
 export const gridSchema = number().oneOf([1, 2, 3, 4, 6, 8]).nullable().defined();
 
+const dial = mixed<Dial>().oneOf([...DIALS]).required();
+
+export const playerSchema = object({
+  level: mixed<Level>().oneOf([...LEVELS]).required(),
+  spanMm: number().min(LEAST_SPAN_MM).max(GREATEST_SPAN_MM).required(),
+  outer: mixed<OuterSchool>().oneOf([...OUTER_SCHOOLS]).required(),
+  inner: mixed<InnerSchool>().oneOf([...INNER_SCHOOLS]).required(),
+  repeat: mixed<RepeatSchool>().oneOf([...REPEAT_SCHOOLS]).required(),
+  thumbOffBlack: dial,
+  keepPrinted: dial,
+  moveOverStretch: dial,
+});
+
 export const benchWishSchema = object({
   to: string().nullable().defined(),
   direction: mixed<Direction>().oneOf(['nearest', 'up', 'down']).required(),
@@ -110,7 +126,8 @@ export const benchWishSchema = object({
   courtesy: mixed<Courtesy>().oneOf(['none', 'bar', 'octaves', 'bar-plain', 'octaves-plain']).required(),
   keyboard: number().oneOf([88, 76, 61]).required(),
   respelled: array(string().required()).required(),
-  outer: mixed<OuterSchool>().oneOf(['allow', 'avoid']).required(),
+  fingering: mixed<'plan' | 'keep'>().oneOf(['plan', 'keep']).required(),
+  player: playerSchema.required(),
 });
 
 export const engravingPageSchema = object({

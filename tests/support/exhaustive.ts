@@ -1,6 +1,6 @@
 import type { Extra, Lattice, Stand } from '@/core/finger';
 import { tallyGrip } from '@/core/finger/grip-cost';
-import { meetingOf, tallyMove, tallyPass, tallyStay } from '@/core/finger/join-cost';
+import { growth, meetingOf, tallyMove, tallyPass, tallyStay } from '@/core/finger/join-cost';
 import { BROKEN_LIMIT } from '@/core/finger/rules.table';
 import { RULE_INDEX, emptyTally, weigh } from '@/core/finger/tally';
 
@@ -27,8 +27,12 @@ export function cheapestByTrying({ passage, view, demands, widest, stands, grips
         tallyMove(plain, view, demands, meeting, from, to);
         const moves = [weigh(plain, demands.weights) + BROKEN_LIMIT * plain.limits + opens];
         if (tallyPass(pass, view, demands, meeting, from, to)) moves.push(weigh(pass, demands.weights) + opens);
+        const grow = (down: number, up: number): number => {
+          const [opened, contracted] = growth(meeting, from, to, down, up);
+          return open * opened + (demands.weights[RULE_INDEX.contract] as number) * contracted;
+        };
         const stayed = tallyStay(stay, passage, view, demands, meeting, from, to) ? weigh(stay, demands.weights) + opens : null;
-        return { stayed, moves };
+        return { stayed, moves, grow };
       }),
     );
   });
@@ -43,14 +47,14 @@ export function cheapestByTrying({ passage, view, demands, widest, stands, grips
     if (t === stands.length - 1) return 0;
     let best = Infinity;
     (places[t + 1] ?? []).forEach((to, q) => {
-      const { stayed, moves } = joins[t]?.[g]?.[q] as { stayed: number | null; moves: number[] };
+      const { stayed, moves, grow } = joins[t]?.[g]?.[q] as { stayed: number | null; moves: number[]; grow: (down: number, up: number) => number };
       const own = alone[t + 1]?.[q] as number;
       for (const move of moves) best = Math.min(best, own + move + open * (to.high - to.low) + onwards(t + 1, q, to.low, to.high));
       if (stayed === null) return;
       const [lowest, highest] = [Math.min(low, to.low), Math.max(high, to.high)];
       const isUnmoved = to.low === low && to.high === high;
       if (highest - lowest > widest && !isUnmoved) return;
-      best = Math.min(best, own + stayed + open * (highest - lowest - (high - low)) + onwards(t + 1, q, lowest, highest));
+      best = Math.min(best, own + stayed + grow(low - lowest, highest - high) + onwards(t + 1, q, lowest, highest));
     });
     return best;
   };

@@ -1,4 +1,5 @@
 import { asWritten, moveTo, openPiece, type OpenedPiece, type Version, type Wish } from '@/core/job';
+import { USUAL_PLAYER } from '@/core/finger';
 import { parseKey } from '@/core/pitch';
 import { unwrap } from '@/core/result';
 import { bytesOf } from './build-piece';
@@ -15,7 +16,7 @@ export const USUAL: Omit<Wish, 'to'> = {
   sixth: 'natural',
   seventh: 'raised',
   fingering: 'keep',
-  school: 'allow',
+  player: USUAL_PLAYER,
   keyboard: 88,
   respelled: [],
 };
@@ -24,5 +25,5 @@ export const USUAL: Omit<Wish, 'to'> = {
 export function moved(piece: OpenedPiece, to: string, wish: Partial<Wish> = {}): Version {
   const key = parseKey(to, piece.key.key.mode);
   if (!key) throw new Error(`no key ${to}`);
-  return unwrap(moveTo(piece, asWritten(piece, 'allow'), { ...USUAL, to: key, ...wish }));
+  return unwrap(moveTo(piece, asWritten(piece), { ...USUAL, to: key, ...wish }));
 }

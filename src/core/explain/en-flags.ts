@@ -1,17 +1,7 @@
 import type { Flag } from '../flag';
 import { namePrint, pitchPrint } from '../pitch';
-import { assertNever } from '../result';
-import type { Finger, Hand } from '../score';
-
-/** What a flag says, and what to do about it. */
-export interface FlagWords {
-  readonly title: string;
-  readonly message: string;
-  readonly suggestion: string;
-}
-
-const HAND: Readonly<Record<Hand, string>> = { right: 'right hand', left: 'left hand' };
-const FINGER: Readonly<Record<Finger, string>> = { 1: 'thumb', 2: 'finger 2', 3: 'finger 3', 4: 'finger 4', 5: 'finger 5' };
+import { barsText, capital, countWord, FINGER, HAND, type FlagWords } from './en-common';
+import { handFlagWords } from './en-hand-flags';
 
 /** A flag in words for teachers, in English. Bars are given by their printed numbers. */
 export function flagWords(flag: Flag): FlagWords {
@@ -75,23 +65,6 @@ export function flagWords(flag: Flag): FlagWords {
         suggestion: 'Move this hand back by an octave.',
       };
     default:
-      return assertNever(evidence);
+      return handFlagWords(flag, evidence);
   }
-}
-
-const COUNTS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
-
-function countWord(count: number): string {
-  return COUNTS[count] ?? String(count);
-}
-
-/** Bars for a sentence: `bar 3`, `bars 1, 3 and 5`, `bars 1, 2, 3 and 9 more`. */
-export function barsText(bars: readonly string[]): string {
-  if (bars.length === 1) return `bar ${bars[0]}`;
-  const shown = bars.length > 5 ? [...bars.slice(0, 3), `${bars.length - 3} more`] : bars;
-  return `bars ${shown.slice(0, -1).join(', ')} and ${shown.at(-1)}`;
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

@@ -1,8 +1,10 @@
 import type { PlacedPosition } from '../finger';
 import { groupBy } from '../list';
 import type { Flag } from '../flag';
-import { namePrint, type PitchName } from '../pitch';
-import type { Finger, Hand } from '../score';
+import { isBlackKey } from '../keyboard';
+import { diatonicNumber, namePrint, pitchPrint, type PitchName } from '../pitch';
+import type { Finger, Hand, HandNote } from '../score';
+import { barsText, countWord, listed } from './en-common';
 
 /** A black key under a finger; null where the finger is not known. */
 interface BlackKey {
@@ -39,7 +41,7 @@ function usesWords(uses: readonly BlackKey[]): string {
   if (uses.length === 0) return 'white keys only';
   const known = uses.filter((use): use is BlackKey & { finger: Finger } => use.finger !== null);
   const unknown = uses.filter((use) => use.finger === null);
-  const open = unknown.length > 0 ? [`${list([...new Set(unknown.map(({ key }) => namePrint(key)))])} without a printed finger`] : [];
+  const open = unknown.length > 0 ? [`${listed([...new Set(unknown.map(({ key }) => namePrint(key)))])} without a printed finger`] : [];
   return [...keysWords(known), ...open].join('; ');
 }
 
@@ -49,37 +51,87 @@ function keysWords(uses: readonly { readonly key: PitchName; readonly finger: Fi
   const byKey = [...groupBy(uses, ({ key }) => namePrint(key))].map(([name, own]) => ({ name, fingers: own.map(({ finger }) => String(finger)).sort() }));
   if (byKey.length === 0) return [];
   const isOneEach = byKey.length === uses.length && new Set(uses.map(({ finger }) => finger)).size === uses.length;
-  if (isOneEach) return [`${list(byKey.map(({ name }) => name))} under ${list(byKey.flatMap(({ fingers }) => fingers))}`];
-  return byKey.map(({ name, fingers }) => `${name} under ${list(fingers)}`);
+  if (isOneEach) return [`${listed(byKey.map(({ name }) => name))} under ${listed(byKey.flatMap(({ fingers }) => fingers))}`];
+  return byKey.map(({ name, fingers }) => `${name} under ${listed(fingers)}`);
 }
 
-/** A position in words, told from the place before: `D position`, `E♭, open by one · 1 where 4 was`. */
+/** A position in words, told from the place before: `D position`, `E♭, open by one · 1 where 4 was, in the rest`. */
 export function positionWords(placed: PlacedPosition, before: PlacedPosition | undefined): string {
   const { spread } = placed.position;
-  const shape = spread === 0 ? `${namePrint(placed.name)} position` : `${namePrint(placed.name)}, open by ${COUNTS[spread] ?? spread}`;
-  return before ? `${shape} · ${moveWords(placed, before)}` : shape;
+  const shape = spread === 0 ? `${namePrint(placed.name)} position` : `${namePrint(placed.name)}, open by ${countWord(spread)}`;
+  return [shape, ...(before ? [`${moveWords(placed, before)}${timeWords(placed)}`] : []), ...aheadWords(placed)].join(' · ');
 }
-
-const COUNTS = ['none', 'one', 'two', 'three', 'four'];
 
 /** Where the hand goes, told from where it was: "put 1 where 4 was" (handbook, positions and moves). */
 function moveWords(placed: PlacedPosition, before: PlacedPosition): string {
   const steps = placed.position.lowest - before.position.lowest;
+  const landing = placed.notes[0] as HandNote;
+  const finger = placed.position.fingers.get(landing.id);
+  const onBlack = finger !== undefined && isBlackKey(landing.midi) ? `, ${finger} lands on ${namePrint(landing.pitch)}` : '';
+  if (placed.position.arrival?.join === 'pass') return `${finger === 1 ? 'thumb under' : `${finger ?? 'finger'} over`}${onBlack}`;
   if (steps === 0) return before.position.spread > placed.position.spread ? 'the hand closes again' : 'the hand opens';
   if (Math.abs(steps) === 7) return `the same place an octave ${steps > 0 ? 'higher' : 'lower'}`;
   const isOpen = placed.position.spread > 0 || before.position.spread > 0;
-  if (isOpen || Math.abs(steps) > 4) return `${letters(Math.abs(steps))} ${steps > 0 ? 'higher' : 'lower'}`;
+  if (isOpen || Math.abs(steps) > 4) return `${letters(Math.abs(steps))} ${steps > 0 ? 'higher' : 'lower'}${onBlack}`;
   const isRight = placed.position.hand === 'right';
   // The finger that leads the way is the one at the side the hand came from.
   const lands = steps > 0 === isRight ? 1 : 5;
   const was = lands === 1 ? 1 + Math.abs(steps) : 5 - Math.abs(steps);
-  return `${lands} where ${was} was`;
+  return `${lands} where ${was} was${onBlack}`;
 }
+
+/** How much time there is for a move. The limits are those of the planner's bonds. */
+function timeWords({ position: { arrival } }: PlacedPosition): string {
+  if (!arrival) return '';
+  if (arrival.join === 'change') return ', on the repeated key';
+  if (arrival.bond <= 0.2) return ', in the rest';
+  if (arrival.bond <= 0.4) return ', at the end of the phrase';
+  if (arrival.bond < 1) return ', after a long or a detached note';
+  return arrival.join === 'pass' ? '' : ', without a break';
+}
+
+/** Why the hand sits here already: a note that comes only in a later bar. A closed hand is tied to its place by its outermost letters. */
+function aheadWords({ position, notes, name }: PlacedPosition): readonly string[] {
+  if (position.spread > 0 || notes.length === 0) return [];
+  const letterOf = (note: HandNote): number => diatonicNumber(note.pitch);
+  const all = notes.map(letterOf);
+  if (Math.max(...all) - Math.min(...all) !== CLOSED_LETTERS) return [];
+  const decides = notes.findIndex((_, i) => Math.max(...all.slice(0, i + 1)) - Math.min(...all.slice(0, i + 1)) === CLOSED_LETTERS);
+  const [first, decisive] = [notes[0] as HandNote, notes[decides] as HandNote];
+  const isThereAtOnce = letterOf(first) === Math.min(...all) || letterOf(first) === Math.max(...all);
+  if (decisive.barIndex === first.barIndex || isThereAtOnce) return [];
+  return [`sits at ${namePrint(name)} from bar ${first.bar} because of ${namePrint(decisive.pitch)} in bar ${decisive.bar}`];
+}
+
+/** Letters between the outer fingers of a closed hand. */
+const CLOSED_LETTERS = 4;
 
 function letters(count: number): string {
-  return count === 1 ? 'one letter' : `${COUNTS[count] ?? count} letters`;
+  return count === 1 ? 'one letter' : `${countWord(count)} letters`;
 }
 
-function list(items: readonly string[]): string {
-  return items.length < 2 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items.at(-1)}`;
+/** Where both hands sit over the same keys: `Both hands share middle C in bars 1–8`. */
+export function sharedPlaceWords(positions: readonly PlacedPosition[]): readonly string[] {
+  const ofHand = (hand: Hand): readonly PlacedPosition[] => positions.filter(({ position }) => position.hand === hand);
+  const shared = ofHand('right').flatMap((right) => ofHand('left').flatMap((left) => sharedKeys(right, left)));
+  return [...groupBy(shared, ({ keys }) => keys).values()].map((group) => {
+    const bars = [...new Set(group.map(({ bar }) => bar))];
+    return `Both hands lie over ${group[0]?.keys} (${barsText(bars)}): one has to make room where both want it.`;
+  });
+}
+
+function sharedKeys(right: PlacedPosition, left: PlacedPosition): readonly { readonly keys: string; readonly bar: string }[] {
+  const [from, to] = [Math.max(start(right), start(left)), Math.min(end(right), end(left))];
+  if (from >= to) return [];
+  const common = right.keys.flatMap((key, i) => (key && left.frame.includes(right.frame[i] ?? null) ? [pitchPrint(key)] : []));
+  const later = start(right) >= start(left) ? right : left;
+  return common.length === 0 ? [] : [{ keys: listed(common), bar: later.notes[0]?.bar ?? '' }];
+}
+
+function start({ notes }: PlacedPosition): number {
+  return notes[0]?.onset ?? 0;
+}
+
+function end({ notes }: PlacedPosition): number {
+  return Math.max(...notes.map(({ onset, duration }) => onset + duration));
 }

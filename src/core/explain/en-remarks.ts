@@ -1,5 +1,5 @@
 import { assertNever, type Remark } from '../result';
-import { barsText } from './en-flags';
+import { barsText } from './en-common';
 
 /** A remark in words for teachers, in English. */
 export function remarkWords(remark: Remark): string {
@@ -14,10 +14,10 @@ export function remarkWords(remark: Remark): string {
       return `From ${remark.from} to ${remark.to} the piece goes degree by degree: letters and fingers keep their pattern, the intervals do not, and it sounds different.`;
     case 'enharmonic-proposed':
       return `The raised seventh needs a double sharp here. ${remark.to} sounds the same and reads more easily.`;
-    case 'not-planned':
-      return 'Fingers are carried over as printed; this version does not look for new fingering.';
-    case 'no-fingers':
-      return `The ${remark.hand} hand has no finger numbers, so where it sits is not told.`;
+    case 'not-playable':
+      return notPlayableWords(remark);
+    case 'moves-spared':
+      return `In this key the ${remark.hand} hand stays where it had to move: ${barsText(remark.bars)}.`;
     case 'bar-length':
       return `Bar ${remark.bar}${remark.part ? ` in ${remark.part}` : ''} is ${remark.found} quarter notes long instead of ${remark.expected}; it was left as it is.`;
     case 'key-guessed':
@@ -44,6 +44,22 @@ export function remarkWords(remark: Remark): string {
       return assertNever(remark);
   }
 }
+
+/** Why a hand cannot play the piece so, and the least change that would make it so. */
+function notPlayableWords({ hand, bar, limit, atLevel, level, spanMm, isKeys }: Extract<Remark, { code: 'not-playable' }>): string {
+  const remedies = [...(level === null ? [] : [`at level ${level} it can`]), ...(spanMm === null ? [] : [`a hand of ${spanMm} mm can`])];
+  const remedy = remedies.length > 0 ? `; ${remedies.join(', and ')}` : '; let a note go, or give it to the other hand';
+  return `The ${hand} hand cannot play this at level ${atLevel}${isKeys ? ' in this key, though it could on white keys' : ''}, because in bar ${bar} ${LIMITS[limit]}${remedy}.`;
+}
+
+const LIMITS: Readonly<Record<Extract<Remark, { code: 'not-playable' }>['limit'], string>> = {
+  reach: 'the keys lie further apart than the hand reaches',
+  'held-reach': 'a held key lies out of reach of the next one',
+  'held-finger': 'a finger is wanted while it still holds a key',
+  open: 'the hand would have to open wider than this level does',
+  move: 'the hand would have to leave its one position',
+  change: 'a repeated key would have to change its finger without a rest',
+};
 
 /** The printed bar number a remark is about; null where it is about the whole piece. */
 export function remarkBar(remark: Remark): string | null {

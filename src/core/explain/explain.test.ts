@@ -113,7 +113,7 @@ describe('hands in words', () => {
   };
   const words = (text: string): readonly string[] => {
     const piece = open(text);
-    const version = asWritten(piece, 'allow');
+    const version = asWritten(piece);
     return benchView(piece, version, version, { view: 'both', columns: 30, prefixes: { before: 'a-', after: 'b-' } }).positions.map((position) => position.words);
   };
 

@@ -7,7 +7,7 @@ import { nameText, pitchText } from '../pitch';
 
 /** Positions of one hand: `C` closed, `C+1` open by one, with the bars they last. */
 function positions(text: string, hand: 'right' | 'left' = 'right'): string {
-  return asWritten(open(text), 'allow')
+  return asWritten(open(text))
     .positions.filter(({ position }) => position.hand === hand)
     .map(({ name, position, notes }) => `${nameText(name)}${position.spread ? `+${position.spread}` : ''} ${notes[0]?.bar}-${notes.at(-1)?.bar}`)
     .join(', ');

@@ -36,6 +36,10 @@ export function meetingOf(event: PassageEvent, before: Stand, after: Stand): Mee
   return { event, before, after, from, to, held };
 }
 
+/** Where the hand stays it has moved in as a whole, and there is room to play beside a thumb or fifth finger on black (handbook, positions
+ * and moves): a white key beside it counts for less. How much is our own choice. */
+const IN_PLACE = 0.35;
+
 /** Detached notes, rests and phrase ends excuse a hop (handbook, positions and moves). How far is our own choice. */
 const EXCUSED = 0.25;
 
@@ -85,31 +89,43 @@ export function tallyStay(tally: Tally, passage: Passage, view: View, demands: D
       const distance = f < g ? way : -way;
       const span = spanOf(demands.measure, Math.min(f, g), Math.max(f, g));
       if (distance <= 0 || distance > span.greatestPractical) return false;
-      tallyLine(tally, view, demands, m, f, n, g, distance, factor, event.bond);
-      if (event.endsOctave) tallyInner(tally, passage, view, demands, m, f, n, g);
+      tallyLine(tally, view, demands, m, f, n, g, distance, factor, event.bond, IN_PLACE);
+      if (event.octaveEnd) tallyInner(tally, passage, view, demands, event.octaveEnd, m, f, n, g);
     }
   }
   return true;
 }
 
+/** By how many letters a position opens when the hand stays, and by how many it contracts. The new place of the thumb lies beyond the old
+ * ones: on the side of the finger that plays, the hand spreads; on the other, its fingers crowd together. */
+export function growth(meeting: Meeting, a: Grip, b: Grip, down: number, up: number): readonly [opened: number, contracted: number] {
+  const way = Math.sign(middle(b, meeting.to) - middle(a, meeting.from));
+  if (way === 0) return [down + up, 0];
+  return way > 0 ? [up, down] : [down, up];
+}
+
+function middle({ fingers }: Grip, at: readonly number[]): number {
+  return at.reduce((sum, i) => sum + (fingers[i] as number), 0) / Math.max(1, at.length);
+}
+
 /** What two fingers that follow each other cost whether or not the hand moves. */
-function tallyLine(tally: Tally, view: View, demands: Demands, m: number, f: number, n: number, g: number, distance: number, factor: number, bond: number): void {
+function tallyLine(tally: Tally, view: View, demands: Demands, m: number, f: number, n: number, g: number, distance: number, factor: number, bond: number, neighbour: number): void {
   const [mBlack, nBlack] = [view.black[m] === 1, view.black[n] === 1];
   const isUnder = (f === 1 && !mBlack && nBlack) || (g === 1 && !nBlack && mBlack);
   addSpan(tally, demands.measure, Math.min(f, g), Math.max(f, g), distance, isUnder, factor * bond);
   if (f === 3 && g === 4) add(tally, 'threeFour', factor * bond);
-  tallyColours(tally, f, mBlack, g, nBlack, factor, Math.max(bond, LEAST_COLOUR));
+  tallyColours(tally, f, mBlack, g, nBlack, factor, neighbour * Math.max(bond, LEAST_COLOUR));
   // A long finger on the white key next to a black one has to find room between the black keys.
   if (Math.min(f, g) > 1 && mBlack !== nBlack && distance < HALF_STEP_WITHIN) add(tally, 'betweenBlack', factor * bond);
 }
 
 /** In a broken octave pattern the finger beside 5 is 4 up to a third, else 3; in the other school 3 on a black key (handbook). */
-function tallyInner(tally: Tally, passage: Passage, view: View, demands: Demands, m: number, f: number, n: number, g: number): void {
+function tallyInner(tally: Tally, passage: Passage, view: View, demands: Demands, kind: 'pattern' | 'arpeggio', m: number, f: number, n: number, g: number): void {
   if (Math.max(f, g) !== 5) return;
   const inner = f === 5 ? n : m;
   const gap = Math.abs((passage.notes[m]?.letter ?? 0) - (passage.notes[n]?.letter ?? 0));
   const isBlackInside = demands.player.inner === 'black' && view.black[inner] === 1;
-  if (Math.min(f, g) !== (gap <= THIRD_LETTERS && !isBlackInside ? 4 : 3)) add(tally, 'innerLine', 1);
+  if (Math.min(f, g) !== (gap <= THIRD_LETTERS && !isBlackInside ? 4 : 3)) add(tally, kind === 'pattern' ? 'innerPattern' : 'innerArpeggio', 1);
 }
 
 const THIRD_LETTERS = 2;
@@ -153,7 +169,7 @@ function tallyLineMove(tally: Tally, view: View, demands: Demands, { before, aft
   const distance = f < g ? way : -way;
   const span = spanOf(demands.measure, Math.min(f, g), Math.max(f, g));
   if (distance > 0) {
-    tallyLine(tally, view, demands, m, f, n, g, distance, 1, bond);
+    tallyLine(tally, view, demands, m, f, n, g, distance, 1, bond, 1);
     if (distance <= span.greatestPractical) return 'shift';
     add(tally, 'leap', bond);
     return 'leap';
@@ -218,7 +234,7 @@ function tallyChordMove(tally: Tally, view: View, demands: Demands, { before, af
         continue;
       }
       const distance = f < g ? way : -way;
-      if (distance > 0) tallyLine(tally, view, demands, m, f, n, g, distance, factor, bond);
+      if (distance > 0) tallyLine(tally, view, demands, m, f, n, g, distance, factor, bond, 1);
       else isReversed = true;
     }
   }

@@ -1,6 +1,6 @@
 import { tallyGrip } from './grip-cost';
 import { gripsOf, standOf, type Grip, type Stand } from './grip';
-import { JOINS, meetingOf, tallyMove, tallyPass, tallyStay, type Join, type Meeting } from './join-cost';
+import { growth, JOINS, meetingOf, tallyMove, tallyPass, tallyStay, type Join, type Meeting } from './join-cost';
 import type { Passage, PassageEvent } from './passage';
 import { widestOpening, type Demands } from './player';
 import { BROKEN_LIMIT } from './rules.table';
@@ -13,6 +13,9 @@ export interface JoinTable {
   readonly stay: Float64Array;
   readonly move: Float64Array;
   readonly kinds: Uint8Array;
+  /** What each letter costs by which a position grows at its lower and at its upper end when the hand stays. */
+  readonly down: Float64Array;
+  readonly up: Float64Array;
 }
 
 /** All grips of a passage in one view with what they and the joins between them cost. */
@@ -20,7 +23,7 @@ export interface Lattice {
   readonly passage: Passage;
   readonly view: View;
   readonly demands: Demands;
-  /** How many letters beyond five a position may open, and what each of them costs. */
+  /** How many letters beyond five a position may open, and what each costs that it is open by from the start. */
   readonly widest: number;
   readonly openCost: number;
   readonly stands: readonly Stand[];
@@ -105,7 +108,7 @@ function namesOf(passage: Passage, view: View, { down, isHeld, dropped, base }: 
 function joinName(passage: Passage, view: View, event: PassageEvent, before: Stand, now: Stand): string {
   const [m, n] = [before.down[0] as number, now.down[0] as number];
   const over = now.isHeld.includes(true) ? now.down.map((note) => before.down.indexOf(note)).join() : '';
-  return `${(view.places[n] as number) - (view.places[m] as number)},${now.base - before.base},${event.bond}${event.endsOctave ? 'o' : ''},${over}`;
+  return `${(view.places[n] as number) - (view.places[m] as number)},${now.base - before.base},${event.bond}${event.octaveEnd ?? ''},${over}`;
 }
 
 /** The cost of a grip alone; one that no position of the level holds breaks a limit. */
@@ -119,7 +122,9 @@ export function gripCost(passage: Passage, view: View, demands: Demands, stand: 
 function joinTable(passage: Passage, view: View, demands: Demands, event: PassageEvent, before: Stand, now: Stand, from: readonly Grip[], to: readonly Grip[]): JoinTable {
   const meeting = meetingOf(event, before, now);
   const size = from.length * to.length;
-  const table = { stay: new Float64Array(size), move: new Float64Array(size), kinds: new Uint8Array(size) };
+  const table = { stay: new Float64Array(size), move: new Float64Array(size), kinds: new Uint8Array(size), down: new Float64Array(size), up: new Float64Array(size) };
+  const [open, contract] = [demands.weights[RULE_INDEX.open] as number, demands.weights[RULE_INDEX.contract] as number];
+  const price = ([opened, contracted]: readonly [number, number]): number => open * opened + contract * contracted;
   let at = 0;
   for (const a of from) {
     for (const b of to) {
@@ -127,6 +132,8 @@ function joinTable(passage: Passage, view: View, demands: Demands, event: Passag
       const [kind, cost] = moveCost(passage, view, demands, meeting, a, b);
       table.move[at] = cost;
       table.kinds[at] = JOINS.indexOf(kind);
+      table.down[at] = price(growth(meeting, a, b, 1, 0));
+      table.up[at] = price(growth(meeting, a, b, 0, 1));
       at += 1;
     }
   }

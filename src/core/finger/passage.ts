@@ -23,14 +23,15 @@ export interface PassageEvent {
   readonly released: readonly number[];
   /** How much the join to the event before binds: 1 in a line without a break, less where there is time to move. */
   readonly bond: number;
-  /** Whether this key and the one before lie at finger 5's end of four keys that go over an octave in one direction. */
-  readonly endsOctave: boolean;
+  /** Whether this key and the one before lie at finger 5's end of four keys over an octave in one direction: of just these four, or of a
+   * longer arpeggio. */
+  readonly octaveEnd: 'pattern' | 'arpeggio' | null;
   /** Name of what it has in common with like moments: same letters with the same neighbours. */
   readonly likeness: string;
 }
 
 /** A moment before it is compared with the others. */
-type Moment = Omit<PassageEvent, 'likeness' | 'endsOctave'>;
+type Moment = Omit<PassageEvent, 'likeness' | 'octaveEnd'>;
 
 /** Everything that one hand plays, the same in every key. */
 export interface Passage {
@@ -42,13 +43,15 @@ export interface Passage {
 }
 
 /** How much a join binds. Unit: none, 0..1; lengths in quarter notes. Source: the project's fingering model, timing table;
- * `ACCOMPANIMENT` (a single note and a chord in turn, as in a waltz bass) is ours. */
+ * that a single note and a chord in turn (a waltz bass)
+ * and whole chords bind less is our own choice. */
 const LEGATO = 1;
 const DETACHED = 0.6;
 const PHRASE_END = 0.4;
 const REST = 0.2;
 const LONG_REST = 0.1;
 const LONG_NOTE_QUARTERS = 2;
+const CHORD_KEYS = 3;
 
 /** Joins up to here leave the hand free to go anywhere. Source: the fingering model. */
 export const FREE_BOND = PHRASE_END;
@@ -102,8 +105,9 @@ function bondOf(notes: readonly PassageNote[], released: readonly number[], grou
   if (rest >= 2) return LONG_REST;
   if (rest >= 1) return REST;
   if (rest >= 0.5 || latest.some(({ note }) => note.slurEnds)) return PHRASE_END;
+  const areChords = left.length >= CHORD_KEYS && group.length >= CHORD_KEYS;
   const isLong = latest.some(({ note }) => note.duration >= LONG_NOTE_QUARTERS * ticksPerQuarter);
-  return isLong || isAccompaniment || latest.every(({ note }) => note.detached) ? DETACHED : LEGATO;
+  return isLong || isAccompaniment || areChords || latest.every(({ note }) => note.detached) ? DETACHED : LEGATO;
 }
 
 /** Letters between the ends of an octave pattern, and how many keys it has. Source: handbook, octave patterns. */
@@ -124,20 +128,20 @@ function compared(notes: readonly PassageNote[], events: readonly Moment[]): rea
     });
     const around = [step(base, lowest(events[t - 1])), step(base, lowest(events[t + 1]))].sort();
     const likeness = `${((base.letter % 7) + 7) % 7}:${shape.join()}:${event.held.length}:${around.join('|')}`;
-    return { ...event, likeness, endsOctave: ends.has(t) };
+    return { ...event, likeness, octaveEnd: ends.get(t) ?? null };
   });
 }
 
-function octaveEnds(notes: readonly PassageNote[], events: readonly Moment[]): ReadonlySet<number> {
-  const ends = new Set<number>();
+function octaveEnds(notes: readonly PassageNote[], events: readonly Moment[]): ReadonlyMap<number, 'pattern' | 'arpeggio'> {
+  const ends = new Map<number, 'pattern' | 'arpeggio'>();
+  const letters = events.map(({ struck, held }) => (struck.length === 1 && held.length === 0 ? (notes[struck[0] as number] as PassageNote).letter : NaN));
+  const wayTo = (t: number): number => Math.sign((letters[t] ?? NaN) - (letters[t - 1] ?? NaN));
   for (let t = OCTAVE_KEYS - 1; t < events.length; t += 1) {
-    const four = events.slice(t - OCTAVE_KEYS + 1, t + 1);
-    if (four.some(({ struck, held }) => struck.length > 1 || held.length > 0)) continue;
-    const letters = four.map(({ struck }) => (notes[struck[0] as number] as PassageNote).letter);
-    const steps = letters.slice(1).map((letter, i) => letter - (letters[i] as number));
-    if (Math.abs((letters.at(-1) as number) - (letters[0] as number)) !== OCTAVE_LETTERS) continue;
-    if (steps.every((step) => step > 0)) ends.add(t);
-    if (steps.every((step) => step < 0)) ends.add(t - OCTAVE_KEYS + 2);
+    const begin = t - OCTAVE_KEYS + 1;
+    const way = wayTo(t);
+    if ((letters[t] as number) - (letters[begin] as number) !== way * OCTAVE_LETTERS || wayTo(t - 1) !== way || wayTo(t - 2) !== way) continue;
+    const goesOn = wayTo(begin) === way || wayTo(t + 1) === way;
+    ends.set(way > 0 ? t : begin + 1, goesOn ? 'arpeggio' : 'pattern');
   }
   return ends;
 }

@@ -1,5 +1,5 @@
 import { tallyGrip } from './grip-cost';
-import { meetingOf, tallyMove, tallyPass, tallyStay } from './join-cost';
+import { growth, meetingOf, tallyMove, tallyPass, tallyStay } from './join-cost';
 import type { Stand } from './grip';
 import type { Lattice } from './lattice';
 import type { PassageEvent } from './passage';
@@ -16,12 +16,15 @@ export function tallySteps(lattice: Lattice, steps: readonly Step[], from: numbe
     tallyGrip(tally, passage, view, demands, stand, step.grip);
     if (step.grip.high - step.grip.low > lattice.widest) tally.limits += 1;
     const before = steps[t - 1];
-    const spread = step.high - step.low;
-    add(tally, 'open', before && step.join === 'stay' ? spread - (before.high - before.low) : spread);
+    if (step.join !== 'stay') add(tally, 'open', step.high - step.low);
     if (!before) continue;
     const meeting = meetingOf(passage.events[t] as PassageEvent, stands[t - 1] as Stand, stand);
-    if (step.join === 'stay') tallyStay(tally, passage, view, demands, meeting, before.grip, step.grip);
-    else if (step.join === 'pass') tallyPass(tally, view, demands, meeting, before.grip, step.grip);
+    if (step.join === 'stay') {
+      const [opened, contracted] = growth(meeting, before.grip, step.grip, before.low - step.low, step.high - before.high);
+      add(tally, 'open', opened);
+      add(tally, 'contract', contracted);
+      tallyStay(tally, passage, view, demands, meeting, before.grip, step.grip);
+    } else if (step.join === 'pass') tallyPass(tally, view, demands, meeting, before.grip, step.grip);
     else tallyMove(tally, view, demands, meeting, before.grip, step.grip);
   }
   return tally;

@@ -1,13 +1,13 @@
 import { diatonicNumber, midiNumber, type Pitch, type PitchName, type Step } from '../pitch';
 import type { Finger, HandNote } from '../score';
-import { fingerAt, type HandPosition } from './hand-positions';
+import { fingerAt, type HandPosition } from './hand-position';
 
 /** A position in one key: its name and the keys under the fingers.
  * `keys` has one entry a finger, 1 to 5, null where a finger has no place of its own in an open hand. */
 export interface PlacedPosition {
   readonly position: HandPosition;
   readonly notes: readonly HandNote[];
-  readonly kind: 'closed' | 'extended';
+  readonly kind: 'closed' | 'extended' | 'crossed';
   readonly name: PitchName;
   readonly keys: readonly (Pitch | null)[];
   /** The same keys as MIDI numbers. */
@@ -35,12 +35,13 @@ export function placePosition(
     return (heard[0] as HandNote).pitch;
   };
   const lowest = position.lowest + shift;
+  const kind = kindOf(position);
   const keys = FINGERS.map((finger): Pitch | null => {
-    if (position.spread === 0) return keyAt(letterUnder(position, lowest, finger));
+    if (kind === 'closed') return keyAt(letterUnder(position, lowest, finger));
     const own = played.find((item) => item.finger === finger);
     return own ? own.note.pitch : null;
   });
-  return { position, notes, kind: position.spread === 0 ? 'closed' : 'extended', name: keyAt(lowest), keys, frame: keys.map((key) => key && midiNumber(key)) };
+  return { position, notes, kind, name: keyAt(lowest), keys, frame: keys.map((key) => key && midiNumber(key)) };
 }
 
 function letterUnder(position: HandPosition, lowest: number, finger: Finger): number {
@@ -58,4 +59,10 @@ function commonShift(position: HandPosition, noteOf: (id: string) => HandNote | 
     counts.set(shift, (counts.get(shift) ?? 0) + 1);
   }
   return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? 0;
+}
+
+/** A position that the hand comes to by a crossing has no fixed frame: only the fingers that play have their keys. */
+function kindOf({ spread, arrival }: HandPosition): PlacedPosition['kind'] {
+  if (spread > 0) return 'extended';
+  return arrival?.join === 'pass' ? 'crossed' : 'closed';
 }

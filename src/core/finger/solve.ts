@@ -41,14 +41,13 @@ export function solve(lattice: Lattice, extra: Extra): Path {
   for (let t = 1; t < stands.length; t += 1) {
     const before = grips[t - 1] as readonly Grip[];
     const now = grips[t] as readonly Grip[];
-    const { stay, move } = lattice.joins[t] as JoinTable;
+    const { stay, move, down: downCosts, up: upCosts } = lattice.joins[t] as JoinTable;
     const shift = (stands[t] as Stand).base - (stands[t - 1] as Stand).base;
     const own = ownCosts(lattice, extra, t);
     const next = new Float64Array(now.length * windows).fill(Infinity);
     const back = new Int32Array(now.length * windows).fill(-1);
     for (let p = 0; p < before.length; p += 1) {
       const from = before[p] as Grip;
-      const fromSpread = from.high - from.low;
       let bestWindow = -1;
       let best = Infinity;
       for (let w = 0; w < windows; w += 1) {
@@ -71,6 +70,8 @@ export function solve(lattice: Lattice, extra: Extra): Path {
         }
         const stayed = stay[p * now.length + q] as number;
         if (stayed === Infinity) continue;
+        const downCost = downCosts[p * now.length + q] as number;
+        const upCost = upCosts[p * now.length + q] as number;
         const down = shift + to.low - from.low;
         const up = shift + to.high - from.high;
         for (let i = 0; i < side; i += 1) {
@@ -81,8 +82,8 @@ export function solve(lattice: Lattice, extra: Extra): Path {
             const above = Math.max(0, k - up);
             const isSame = below === 0 && above === 0 && i + k === 0 && down === 0 && up === 0;
             if (spread + below + above > widest && !isSame) continue;
-            const growth = spread + below + above - fromSpread - i - k;
-            const cost = value + stayed + openCost * growth + base;
+            // The letters by which the ends of the position lie beyond the old ones.
+            const cost = value + stayed + downCost * Math.max(0, -down - i) + upCost * Math.max(0, up - k) + base;
             const at = q * windows + below * side + above;
             if (cost < (next[at] as number)) {
               next[at] = cost;

@@ -1,9 +1,9 @@
 import { groupBy } from '../list';
-import type { PlacedPosition } from '../finger';
+import type { OuterSchool, PlacedPosition } from '../finger';
 import { isBlackKey } from '../keyboard';
 import { samePitch, type Pitch } from '../pitch';
 import type { Finger, HandNote } from '../score';
-import type { Flag, OuterSchool } from './flag';
+import type { Flag } from './flag';
 import { placeOf } from './place-of';
 
 const KIND_OF_FINGER = { 1: 'thumb-on-black', 4: 'fourth-on-black', 5: 'fifth-on-black' } as const;
@@ -13,13 +13,14 @@ export function blackFingerFlags(placed: PlacedPosition, school: OuterSchool): r
   return keysByFinger(placed).flatMap(({ finger, notes }): readonly Flag[] => {
     const key = notes[0] as HandNote;
     if (finger === 2 || finger === 3 || !isBlackKey(key.midi)) return [];
-    const isAvoided = school === 'avoid' && finger !== 4 && placed.kind === 'closed';
+    const isAvoided = school === 'avoid' && finger !== 4 && placed.kind !== 'extended';
     return [
       {
         evidence: { kind: KIND_OF_FINGER[finger], finger, key: key.pitch, school },
         severity: isAvoided ? 'should' : 'watch',
         byBlackKey: true,
         wasThere: false,
+    costs: null,
         ...placeOf(notes),
       },
     ];
@@ -43,6 +44,7 @@ export function doubleDutyFlags(placed: PlacedPosition, letterOf: (note: HandNot
         severity: 'watch',
         byBlackKey: new Set(keys.map((key) => isBlackKey(key.midi))).size > 1,
         wasThere: false,
+    costs: null,
         ...placeOf(notes),
       },
     ];

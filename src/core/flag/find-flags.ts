@@ -1,16 +1,21 @@
 import type { KeyboardSize } from '../keyboard';
-import type { PlacedPosition } from '../finger';
+import type { OuterSchool, PlacedPosition } from '../finger';
+import { compareKeys } from '../force';
 import type { HandNote } from '../score';
 import type { Ticks } from '../time';
 import { blackFingerFlags, doubleDutyFlags } from './black-key-flags';
-import { SEVERITIES, type Flag, type OuterSchool } from './flag';
+import { changeFlags } from './change-flags';
+import { SEVERITIES, type Flag } from './flag';
+import { crossingFlags, extensionFlags, forcedMoveFlags, hopFlags, limitFlags, stretchFlags, type PlayedHand } from './hand-flags';
 import { overlapFlags } from './overlap-flags';
 import { doubleAccidentalFlags, ledgerFlags, offKeyboardFlags } from './register-flags';
 import { sharedKeyFlags } from './shared-key-flags';
+import { canOtherHandTake } from './sharing';
 
 /** A piece in one key, as the flags need it. Notes are struck and in order of time, both hands together. */
 export interface FlagInput {
   readonly notes: readonly HandNote[];
+  readonly hands: readonly PlayedHand[];
   readonly positions: readonly PlacedPosition[];
   readonly school: OuterSchool;
   readonly keyboard: KeyboardSize;
@@ -23,6 +28,13 @@ export function findFlags(input: FlagInput): readonly Flag[] {
   const order = new Map(input.notes.map((note, i) => [note.id, i]));
   const placeInMusic = (flag: Flag): number => order.get(flag.notes[0] ?? '') ?? 0;
   return [
+    ...input.hands.flatMap((hand) => limitFlags(hand, (note) => canOtherHandTake(note, input.notes, hand.study.ground.demands.player.spanMm))),
+    ...input.hands.flatMap(changeFlags),
+    ...input.hands.flatMap(forcedMoveFlags),
+    ...input.hands.flatMap(hopFlags),
+    ...input.hands.flatMap(crossingFlags),
+    ...input.hands.flatMap(extensionFlags),
+    ...input.hands.flatMap(stretchFlags),
     ...input.positions.flatMap((placed) => blackFingerFlags(placed, input.school)),
     ...input.positions.flatMap((placed) => doubleDutyFlags(placed, input.letterOf)),
     ...sharedKeyFlags(input.notes, input.beat),
@@ -30,7 +42,20 @@ export function findFlags(input: FlagInput): readonly Flag[] {
     ...overlapFlags(input.notes),
     ...offKeyboardFlags(input.notes, input.keyboard),
     ...doubleAccidentalFlags(input.notes),
-  ].sort((a, b) => placeInMusic(a) - placeInMusic(b) || SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
+  ]
+    .map((flag) => withCosts(flag, input.hands))
+    .sort((a, b) => placeInMusic(a) - placeInMusic(b) || SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
+}
+
+/** A flag because of black keys keeps the costs it rests on. */
+function withCosts(flag: Flag, hands: readonly PlayedHand[]): Flag {
+  if (!flag.byBlackKey || flag.costs) return flag;
+  const hand = hands.find(({ study }) => study.ground.passage.hand === flag.hand);
+  if (!hand) return flag;
+  const ids = new Set(flag.notes);
+  const { passage } = hand.study.ground;
+  const events = passage.events.flatMap(({ struck }, t) => (struck.some((index) => ids.has(passage.notes[index]?.note.id ?? '')) ? [t] : []));
+  return { ...flag, costs: compareKeys(hand.played, events) };
 }
 
 /** Marks the flags whose kind stood at the same notes already before the piece was moved. */

@@ -1,3 +1,5 @@
+import type { Limit, OuterSchool } from '../finger';
+import type { Cause, Comparison } from '../force';
 import type { Finger, Hand } from '../score';
 import type { KeyboardSize } from '../keyboard';
 import type { Pitch } from '../pitch';
@@ -19,9 +21,41 @@ export interface Flag {
   readonly byBlackKey: boolean;
   /** Whether the piece gave the same cause for care before it was moved. */
   readonly wasThere: boolean;
+  /** What a flag because of black keys rests on: the costs by rule, either way. */
+  readonly costs: Comparison | null;
 }
 
 export type FlagEvidence =
+  | {
+      readonly kind: 'finger-change';
+      /** The key of the first note. */
+      readonly key: Pitch;
+      /** Fingers in order of the flag's notes; null where a note has none. */
+      readonly before: readonly (Finger | null)[];
+      readonly after: readonly (Finger | null)[];
+      readonly cause: Cause;
+      /** By how much the old fingers are the harder; null where they cannot be played at all. */
+      readonly gain: number | null;
+      /** Other fingers for the first note, each with how much more it costs. */
+      readonly alternatives: readonly { readonly finger: Finger; readonly price: number }[];
+      /** Whether the new fingers are in the piece, or only proposed. */
+      readonly isApplied: boolean;
+    }
+  | { readonly kind: 'position-change'; readonly finger: Finger; readonly key: Pitch; readonly because: 'black-keys' | Extract<Limit, 'move' | 'change'> }
+  | { readonly kind: 'extension'; readonly letters: number; readonly because: 'black-keys' | 'notes' | Extract<Limit, 'open'> }
+  | { readonly kind: 'stretch'; readonly fingers: readonly [Finger, Finger]; readonly keys: readonly [Pitch, Pitch]; readonly mm: number }
+  | {
+      readonly kind: 'out-of-reach';
+      readonly keys: readonly [Pitch, Pitch];
+      readonly needsMm: number;
+      readonly spanMm: number;
+      /** Whether one of the keys is still held from before, and whether the other hand could take one. */
+      readonly isHeld: boolean;
+      readonly canShare: boolean;
+    }
+  | { readonly kind: 'hop'; readonly finger: Finger; readonly keys: readonly [Pitch, Pitch]; readonly inChords: boolean }
+  | { readonly kind: 'crossing'; readonly way: 'thumb-under' | 'finger-over'; readonly finger: Finger; readonly key: Pitch }
+  | { readonly kind: 'held-finger'; readonly finger: Finger; readonly key: Pitch }
   | { readonly kind: 'thumb-on-black' | 'fifth-on-black' | 'fourth-on-black'; readonly finger: Finger; readonly key: Pitch; readonly school: OuterSchool }
   | { readonly kind: 'double-duty'; readonly finger: Finger; readonly keys: readonly Pitch[] }
   | { readonly kind: 'shared-key'; readonly key: Pitch; readonly isHeld: boolean }
@@ -31,7 +65,3 @@ export type FlagEvidence =
   | { readonly kind: 'off-keyboard'; readonly pitch: Pitch; readonly keyboard: KeyboardSize };
 
 export type FlagKind = FlagEvidence['kind'];
-
-/** Finger 1 or 5 on a black key in a fixed position: allowed and flagged, or avoided (handbook, where teachers disagree). */
-export const OUTER_SCHOOLS = ['allow', 'avoid'] as const;
-export type OuterSchool = (typeof OUTER_SCHOOLS)[number];

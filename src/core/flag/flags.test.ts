@@ -6,7 +6,10 @@ import { blackFingers } from '../survey';
 import { musicXml } from '../../../tests/support/build-piece';
 import { demoFile } from '../../../tests/support/demo-pieces';
 import { moved, open, USUAL } from '../../../tests/support/open';
+import { USUAL_PLAYER, type Player } from '../finger';
 import type { Flag } from './flag';
+
+const AVOIDING: Player = { ...USUAL_PLAYER, outer: 'avoid' };
 
 const MAJOR = { right: 'C4q/1 D4q/2 E4q/3 F4q/4 | G4w/5', left: 'C3q/5 D3q/4 E3q/3 F3q/2 | G3w/1', mode: 'major' };
 const MINOR = { right: 'A4q/1 B4q/2 C5q/3 D5q/4 | E5w/5', left: 'A2q/5 B2q/4 C3q/3 D3q/2 | E3w/1', mode: 'minor' };
@@ -51,8 +54,8 @@ describe('flags of fingers on black keys', () => {
 
   it('weigh more where the school avoids short fingers on black', () => {
     const piece = open(musicXml(MAJOR));
-    const wish = { ...USUAL, to: parseKey('Bb', 'major') as Key, school: 'avoid' as const };
-    expect(told(unwrap(moveTo(piece, asWritten(piece, 'avoid'), wish)).flags)).toEqual([
+    const wish = { ...USUAL, to: parseKey('Bb', 'major') as Key, player: AVOIDING };
+    expect(told(unwrap(moveTo(piece, asWritten(piece, AVOIDING), wish)).flags)).toEqual([
       'should fifth-on-black left 1',
       'should thumb-on-black right 1',
       'watch fourth-on-black right 1',
@@ -126,7 +129,7 @@ describe('flags of the page and the keyboard', () => {
 
   it('tell what the pupil’s own keyboard does not have', () => {
     const piece = open(musicXml({ right: 'C4w', left: 'B1w' }));
-    const flags = (keyboard: 88 | 61) => told(unwrap(moveTo(piece, asWritten(piece, 'allow'), { ...USUAL, to: piece.key.key, keyboard })).flags);
+    const flags = (keyboard: 88 | 61) => told(unwrap(moveTo(piece, asWritten(piece), { ...USUAL, to: piece.key.key, keyboard })).flags);
     expect([flags(88), flags(61)]).toEqual([[], ['must off-keyboard left 1']]);
   });
 

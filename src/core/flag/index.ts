@@ -1,4 +1,6 @@
-export { OUTER_SCHOOLS, SEVERITIES } from './flag';
-export type { Flag, FlagEvidence, FlagKind, OuterSchool, Severity } from './flag';
+export { SEVERITIES } from './flag';
+export type { Flag, FlagEvidence, FlagKind, Severity } from './flag';
 export { compareFlags, findFlags } from './find-flags';
 export type { FlagInput } from './find-flags';
+export type { PlayedHand } from './hand-flags';
+export { isUnsuitable } from './change-flags';

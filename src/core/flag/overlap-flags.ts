@@ -39,6 +39,7 @@ function overlapFlag(notes: readonly HandNote[], { right, left }: { readonly rig
     severity: 'watch',
     byBlackKey: false,
     wasThere: false,
+    costs: null,
     ...placeOf(notes),
   };
 }

@@ -14,6 +14,7 @@ export function ledgerFlags(notes: readonly HandNote[]): readonly Flag[] {
     severity: 'watch',
     byBlackKey: false,
     wasThere: false,
+    costs: null,
     ...placeOf(run),
   }));
 }
@@ -25,6 +26,7 @@ export function offKeyboardFlags(notes: readonly HandNote[], keyboard: KeyboardS
     severity: 'must',
     byBlackKey: false,
     wasThere: false,
+    costs: null,
     ...placeOf(run),
   }));
 }
@@ -37,6 +39,7 @@ export function doubleAccidentalFlags(notes: readonly HandNote[]): readonly Flag
     severity: 'watch',
     byBlackKey: false,
     wasThere: false,
+    costs: null,
     ...placeOf(group),
   }));
 }

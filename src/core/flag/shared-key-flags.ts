@@ -25,6 +25,7 @@ function sharedKeyFlag(before: HandNote, note: HandNote, isHeld: boolean): Flag 
     severity: isHeld ? 'should' : 'watch',
     byBlackKey: false,
     wasThere: false,
+    costs: null,
     ...placeOf([before, note]),
     hand: note.hand,
   };

@@ -8,18 +8,18 @@ import { asWritten } from './open-piece';
 
 const view = (text: string, to: string): BenchView => {
   const piece = open(text);
-  return benchView(piece, asWritten(piece, 'allow'), moved(piece, to), { view: 'both', columns: 30, prefixes: { before: 'a-', after: 'b-' } });
+  return benchView(piece, asWritten(piece), moved(piece, to), { view: 'both', columns: 30, prefixes: { before: 'a-', after: 'b-' } });
 };
 
 describe('moments', () => {
   it('are the times at which something is struck, with the keys that are down', () => {
-    const moments = momentsOf(asWritten(open(musicXml({ right: 'C4q/1 D4q/2 E4h/3', left: 'C3w/5' })), 'allow'));
+    const moments = momentsOf(asWritten(open(musicXml({ right: 'C4q/1 D4q/2 E4h/3', left: 'C3w/5' }))));
     expect(moments.map(({ bar, beat }) => `${bar}/${beat}`)).toEqual(['1/1', '1/2', '1/3']);
     expect(moments[1]?.keys.map(({ midi, isStruck, finger }) => `${midi} ${isStruck} ${finger}`)).toEqual(['48 false 5', '62 true 2']);
   });
 
   it('know where a hand will sit before it plays', () => {
-    const [first] = momentsOf(asWritten(open(musicXml({ right: 'Rh C4q/1 G4q/5', left: 'C3w/5' })), 'allow'));
+    const [first] = momentsOf(asWritten(open(musicXml({ right: 'Rh C4q/1 G4q/5', left: 'C3w/5' }))));
     expect(first?.frames.right).toEqual([60, 62, 64, 65, 67]);
   });
 

@@ -27,7 +27,7 @@ export interface HandNoteView {
 export interface PositionView {
   readonly hand: Hand;
   readonly name: string;
-  readonly kind: 'closed' | 'extended';
+  readonly kind: 'closed' | 'extended' | 'crossed';
   readonly words: string;
   readonly bars: readonly [string, string];
   readonly noteIds: readonly string[];

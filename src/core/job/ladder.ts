@@ -1,7 +1,7 @@
 import { faultWords } from '../explain';
 import type { Fault } from '../result';
 import { fifteenKeys, type Key, type Mode } from '../pitch';
-import { SEVERITIES, type Flag, type Severity } from '../flag';
+import { SEVERITIES, type Flag, type FlagKind, type Severity } from '../flag';
 import { blackFingers, effortOf, leaveOutReason, placeInOrder, type BlackFingers, type KeyOrder } from '../survey';
 import { asWritten, moveTo, type OpenedPiece, type Version, type Wish } from './open-piece';
 import { reportKey, reportRemark, type Report, type ReportKey, type ReportRemark } from './report';
@@ -27,7 +27,7 @@ export interface Ladder {
 
 /** The fifteen keys of a mode, best first. Keys that cannot be written at all are left out with the reason. */
 export function ladderOf(piece: OpenedPiece, wish: Omit<Wish, 'to'>, order: KeyOrder, mode: Mode = piece.key.key.mode): Ladder {
-  const before = asWritten(piece, wish.school, wish.keyboard);
+  const before = asWritten(piece, wish.player, wish.keyboard);
   const own = piece.key.key;
   const rungs = fifteenKeys(mode)
     .map((key) => {
@@ -38,7 +38,7 @@ export function ladderOf(piece: OpenedPiece, wish: Omit<Wish, 'to'>, order: KeyO
   return {
     piece: { title: piece.score.title, bars: piece.part.measures.length, hands: piece.hands },
     from: reportKey(own),
-    remarks: [...piece.remarks.map(reportRemark), reportRemark({ code: 'not-planned' })],
+    remarks: piece.remarks.map(reportRemark),
     keys: rungs.map(({ facts }, i) => ({ ...facts, rank: i + 1 })),
   };
 }
@@ -58,8 +58,7 @@ function rungOf(key: Key, version: Version): Rung {
       ...reportKey(key),
       effort: effortOf(fingers, version.flags),
       positionChanges: positionChanges(version),
-      // The planner that finds forced changes is not part of this version; the remark `not-planned` says so.
-      forcedChanges: 0,
+      forcedChanges: forcedChanges(version.flags),
       blackFingers: fingers,
       flags: { must, should, watch },
       leaveOut: leaveOutOf(key, version.flags),
@@ -91,6 +90,13 @@ function compareRungs(a: Rung, b: Rung, order: KeyOrder, own: Key): number {
   const isOut = Number(a.facts.leaveOut !== null) - Number(b.facts.leaveOut !== null);
   return isOut || left[0] - right[0] || left[1] - right[1];
 }
+
+/** Fingers, positions and openings that black keys force upon the hands. */
+function forcedChanges(flags: readonly Flag[]): number {
+  return flags.filter(({ byBlackKey, evidence }) => byBlackKey && FORCED_KINDS.includes(evidence.kind)).length;
+}
+
+const FORCED_KINDS: readonly FlagKind[] = ['finger-change', 'position-change', 'extension'];
 
 function positionChanges(version: Version): number {
   const hands = new Set(version.positions.map(({ position }) => position.hand));

@@ -1,11 +1,13 @@
-import { placePosition, handPositions, type HandPosition, type PlacedPosition } from '../finger';
-import { compareFlags, findFlags, type Flag, type OuterSchool } from '../flag';
+import { placePosition, positionsOf, USUAL_PLAYER, type PlacedPosition, type Player } from '../finger';
+import { compareFlags, findFlags, type Flag, type PlayedHand } from '../flag';
 import type { KeyboardSize } from '../keyboard';
+import { handRemarks } from './hand-remarks';
 import { octaveRemarks } from './octave-remarks';
+import { playHands } from './play-hands';
 import { diatonicNumber, keyPrint, type Direction, type Interval, type Key } from '../pitch';
 import { readPiece, type Grid } from '../read';
 import { err, ok, type Fault, type FileFormat, type Remark, type Result } from '../result';
-import { handNotes, handsOf, mapMeasures, pupilPart, struckNotes, type FoundKey, type Hand, type HandNote, type NoteId, type Part, type Score } from '../score';
+import { handNotes, handsOf, mapMeasures, pupilPart, struckNotes, type Finger, type FoundKey, type Hand, type HandNote, type NoteId, type Part, type Score } from '../score';
 import { beatTicks } from '../time';
 import { drawAccidentals, findKey, moveScore, signatureLine, type Courtesy, type DegreeForm, type Spelling } from '../transpose';
 
@@ -18,7 +20,6 @@ export interface OpenedPiece {
   readonly remarks: readonly Remark[];
   /** The pupil's notes as written, in order of time, ties apart. */
   readonly notes: readonly HandNote[];
-  readonly positions: readonly HandPosition[];
   /** What a piece file of ours holds beside the music. */
   readonly carried: Readonly<Record<string, unknown>>;
 }
@@ -47,7 +48,7 @@ export interface Wish {
   readonly sixth: DegreeForm;
   readonly seventh: DegreeForm;
   readonly fingering: Fingering;
-  readonly school: OuterSchool;
+  readonly player: Player;
   readonly keyboard: KeyboardSize;
   /** Ids of notes that the teacher wants under the other letter. */
   readonly respelled: readonly NoteId[];
@@ -76,10 +77,7 @@ export function openPiece(bytes: Uint8Array, options: OpenOptions): Result<Opene
   const key = findKey(score, part, options.key);
   const hands = handsOf(part);
   const notes = handNotes(part, score.ticksPerQuarter);
-  const struck = struckNotes(notes);
-  const ofHand = (hand: Hand): readonly HandNote[] => struck.filter((note) => note.hand === hand && !note.isGrace);
-  const positions = hands.flatMap((hand) => handPositions(ofHand(hand), score.ticksPerQuarter));
-  return ok({ score, part, hands, key, notes, positions, carried, remarks: [...remarks, ...keyRemarks(key), ...fingerRemarks(hands, notes, positions)] });
+  return ok({ score, part, hands, key, notes, carried, remarks: [...remarks, ...keyRemarks(key)] });
 }
 
 /** A file that has no signs of print of its own gets those of the bar rule. */
@@ -92,18 +90,10 @@ function keyRemarks({ key, runnerUp, certainty }: FoundKey): readonly Remark[] {
   return certainty === 'open' && runnerUp ? [{ code: 'key-guessed', key: keyPrint(key), runnerUp: keyPrint(runnerUp) }] : [];
 }
 
-function fingerRemarks(hands: readonly Hand[], notes: readonly HandNote[], positions: readonly HandPosition[]): readonly Remark[] {
-  return hands
-    .filter((hand) => notes.some((note) => note.hand === hand))
-    .filter((hand) => !notes.some((note) => note.hand === hand && note.finger !== null))
-    .filter((hand) => !positions.some((position) => position.hand === hand))
-    .map((hand) => ({ code: 'no-fingers', hand }));
-}
-
 /** The piece where it stands. */
-export function asWritten(piece: OpenedPiece, school: OuterSchool, keyboard: KeyboardSize = 88): Version {
+export function asWritten(piece: OpenedPiece, player: Player = USUAL_PLAYER, keyboard: KeyboardSize = 88): Version {
   const octaves = { right: 0, left: 0 };
-  const version = describe(piece, piece.score, piece.key.key, 'keep', { school, keyboard });
+  const version = describe(piece, piece.score, piece.key.key, 'as-written', { player, keyboard });
   return { ...version, key: piece.key.key, interval: { fifths: 0, octaves: 0 }, octaves, remarks: [] };
 }
 
@@ -115,14 +105,13 @@ export function moveTo(piece: OpenedPiece, before: Version, wish: Wish): Result<
   if (!moved.ok) return moved;
   const score = wish.fingering === 'none' ? withoutFingers(moved.value.score) : moved.value.score;
   const described = describe(piece, score, wish.to, wish.fingering, wish);
-  const planned: readonly Remark[] = wish.fingering === 'plan' ? [{ code: 'not-planned' }] : [];
   return ok({
     ...described,
     flags: compareFlags(described.flags, before.flags),
     key: wish.to,
     interval: moved.value.interval,
     octaves: wish.octaves,
-    remarks: [...moved.value.remarks, ...planned, ...octaveRemarks(described.notes, wish.octaves)],
+    remarks: [...moved.value.remarks, ...described.remarks, ...octaveRemarks(described.notes, wish.octaves)],
   });
 }
 
@@ -145,34 +134,59 @@ function withoutFingers(score: Score): Score {
   }));
 }
 
+/** `as-written`: the piece where it stands, of which nothing is proposed. */
+type Showing = Fingering | 'as-written';
+
 function describe(
   piece: OpenedPiece,
-  score: Score,
+  moved: Score,
   key: Key,
-  fingering: Fingering,
-  player: Pick<Wish, 'school' | 'keyboard'>,
-): Pick<Version, 'score' | 'key' | 'notes' | 'positions' | 'flags'> {
-  const part = score.parts.find((candidate) => candidate.id === piece.part.id) ?? piece.part;
-  const notes = handNotes(part, score.ticksPerQuarter);
+  fingering: Showing,
+  { player, keyboard }: Pick<Wish, 'player' | 'keyboard'>,
+): Pick<Version, 'score' | 'key' | 'notes' | 'positions' | 'flags' | 'remarks'> {
+  const movedNotes = handNotes(pupilsPart(piece, moved), moved.ticksPerQuarter);
+  const hands = fingering === 'none' ? [] : playHands(piece, movedNotes, player, fingering);
+  const score = fingering === 'plan' ? withFingers(moved, piece.part.id, fingersOf(hands)) : moved;
+  const part = pupilsPart(piece, score);
+  const notes = score === moved ? movedNotes : handNotes(part, score.ticksPerQuarter);
   const struck = struckNotes(notes);
   const byId = new Map(struck.map((note) => [note.id, note]));
   const signatures = signatureLine(part);
-  const positions =
-    fingering === 'none'
-      ? []
-      : piece.positions.map((position) =>
-          placePosition(position, (id) => byId.get(id), (note, step) =>
-            signatures.alterAt(note.barIndex, note.item.onset, note.item.staff, step),
-          ),
-        );
+  const positions = hands
+    .flatMap(({ played }) => positionsOf(played))
+    .map((position) =>
+      placePosition(position, (id) => byId.get(id), (note, step) => signatures.alterAt(note.barIndex, note.item.onset, note.item.staff, step)),
+    );
   const writtenLetters = new Map(piece.notes.map((note) => [note.id, diatonicNumber(note.pitch)]));
   const flags = findFlags({
     notes: struck,
+    hands: hands.map((hand) => ({ ...hand, notes: hand.notes.map((note) => byId.get(note.id) ?? note) })),
     positions,
-    school: player.school,
-    keyboard: player.keyboard,
+    school: player.outer,
+    keyboard,
     letterOf: (note) => writtenLetters.get(note.id) ?? diatonicNumber(note.pitch),
     beat: (note) => beatTicks(piece.part.measures[note.barIndex]?.meter ?? { beats: 4, beatType: 4 }, score.ticksPerQuarter),
   });
-  return { score, key, notes, positions, flags };
+  return { score, key, notes, positions, flags, remarks: handRemarks(hands) };
+}
+
+function pupilsPart(piece: OpenedPiece, score: Score): Part {
+  return score.parts.find((candidate) => candidate.id === piece.part.id) ?? piece.part;
+}
+
+function fingersOf(hands: readonly PlayedHand[]): ReadonlyMap<NoteId, Finger> {
+  return new Map(hands.flatMap(({ played, notes }) => notes.flatMap((note, i) => (played.fingering[i] ? [[note.id, played.fingering[i]] as const] : []))));
+}
+
+/** Puts fingers on the notes of a part; notes without one keep what they have. */
+function withFingers(score: Score, partId: string, fingers: ReadonlyMap<NoteId, Finger>): Score {
+  return mapMeasures(score, (measure, part) => {
+    if (part.id !== partId) return measure;
+    const items = measure.items.map((item) => {
+      if (item.kind !== 'note') return item;
+      const finger = fingers.get(item.id);
+      return finger === undefined || item.fingers[0] === finger ? item : { ...item, fingers: [finger] };
+    });
+    return { ...measure, items };
+  });
 }

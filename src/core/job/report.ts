@@ -56,7 +56,7 @@ export interface ReportPosition {
   readonly from: { readonly bar: string; readonly beat: number };
   readonly to: { readonly bar: string; readonly beat: number };
   readonly name: string;
-  readonly kind: 'closed' | 'extended' | 'crossed';
+  readonly kind: PlacedPosition['kind'];
   readonly keys: readonly (string | null)[];
 }
 
@@ -96,8 +96,9 @@ export function reportOf(piece: OpenedPiece, before: Version, after: Version): R
   };
 }
 
+/** A finger that must change is no hindrance once it has changed. */
 function isPlayable(flags: readonly Flag[], hand: Hand): boolean {
-  return !flags.some((flag) => flag.hand === hand && flag.severity === 'must');
+  return !flags.some((flag) => flag.hand === hand && flag.severity === 'must' && !(flag.evidence.kind === 'finger-change' && flag.evidence.isApplied));
 }
 
 export function reportKey(key: Key): ReportKey {

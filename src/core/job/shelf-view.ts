@@ -27,7 +27,7 @@ const OPENING_BARS = 3;
 
 /** Puts a piece into what its card shows. `prefix` keeps the note ids of one card apart from those of the others. */
 export function shelfView(piece: OpenedPiece, prefix: string): ShelfView {
-  const version = asWritten(piece, 'allow');
+  const version = asWritten(piece);
   const first = piece.part.measures[0];
   return {
     title: piece.score.title,

@@ -78,12 +78,14 @@ export function readPitch(xml: XmlElement, bar: string): Result<Pitch, Fault> {
   return ok({ step: stepOfLetter(stepText as Letter), alter: alter + 0, octave: Number(octaveText) });
 }
 
-function readFingers(note: XmlElement): readonly Finger[] {
+/** The fingers printed at a note; a change on one key, printed as `3-1` or as two marks, has both. */
+export function readFingers(note: XmlElement): readonly Finger[] {
   return childElements(note, 'notations')
     .flatMap((notations) => childElements(notations, 'technical'))
     .flatMap((technical) => childElements(technical, 'fingering'))
     .filter((fingering) => fingering.attributes['alternate'] !== 'yes')
     .map((fingering) => textOf(fingering))
-    .filter((text) => /^[1-5]$/.test(text))
-    .map((text) => Number(text) as Finger);
+    .flatMap((text) => (FINGER_MARK.test(text) ? [...text.matchAll(/[1-5]/g)].map(([digit]) => Number(digit) as Finger) : []));
 }
+
+const FINGER_MARK = /^\s*[1-5](\s*[-–—/]\s*[1-5])?\s*$/;

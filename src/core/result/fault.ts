@@ -43,8 +43,19 @@ export type Remark =
   | { readonly code: 'respelled-note'; readonly bars: readonly string[]; readonly from: string; readonly to: string }
   | { readonly code: 'other-mode'; readonly from: string; readonly to: string }
   | { readonly code: 'enharmonic-proposed'; readonly to: string }
-  | { readonly code: 'not-planned' }
-  | { readonly code: 'no-fingers'; readonly hand: 'right' | 'left' }
+  | {
+      readonly code: 'not-playable';
+      readonly hand: 'right' | 'left';
+      readonly bar: string;
+      readonly limit: 'reach' | 'held-reach' | 'held-finger' | 'open' | 'move' | 'change';
+      readonly atLevel: number;
+      /** The lowest level and the least reach with which it could be played; null where none is. */
+      readonly level: number | null;
+      readonly spanMm: number | null;
+      /** Whether it could be played on white keys. */
+      readonly isKeys: boolean;
+    }
+  | { readonly code: 'moves-spared'; readonly hand: 'right' | 'left'; readonly bars: readonly string[] }
   | { readonly code: 'bar-length'; readonly bar: string; readonly part: string; readonly expected: string; readonly found: string }
   | { readonly code: 'key-guessed'; readonly key: string; readonly runnerUp: string }
   | { readonly code: 'carried-element'; readonly element: string; readonly bar: string; readonly count: number }

@@ -89,7 +89,8 @@ export function handNotes(part: Part, ticksPerQuarter: number): readonly HandNot
     }
     start += measure.length;
   }
-  return notes.sort((a, b) => a.onset - b.onset || Number(b.isGrace) - Number(a.isGrace) || a.midi - b.midi);
+  // Grace notes keep the order in which they are written: they are played one after the other.
+  return notes.sort((a, b) => a.onset - b.onset || Number(b.isGrace) - Number(a.isGrace) || (a.isGrace ? 0 : a.midi - b.midi));
 }
 
 /** Thirds of a beat have no exact decimal: six places tell them apart and print well. */

@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { fifteenKeys, parseKey, pitchClass, type Key } from '../pitch';
+import { USUAL_PLAYER } from '../finger';
 import { ladderOf, type LadderKey } from '../job';
 import { musicXml } from '../../../tests/support/build-piece';
 import { demoFile } from '../../../tests/support/demo-pieces';
@@ -8,7 +9,7 @@ import { placeInOrder } from './key-order';
 
 const FIVE = musicXml({ right: 'C4q/1 D4q/2 E4q/3 F4q/4 | G4w/5', mode: 'major' });
 const names = (keys: readonly LadderKey[]): readonly string[] => keys.map(({ tonic }) => tonic);
-const ladder = (text: string, order: 'ease' | 'fifths' | 'shape' = 'ease', school: 'allow' | 'avoid' = 'allow') => ladderOf(open(text), { ...USUAL, school }, order);
+const ladder = (text: string, order: 'ease' | 'fifths' | 'shape' = 'ease', school: 'allow' | 'avoid' = 'allow') => ladderOf(open(text), { ...USUAL, player: { ...USUAL_PLAYER, outer: school } }, order);
 
 describe('the order of keys', () => {
   it('by ease goes by the number of black keys, then by the finger under them (common practice)', () => {

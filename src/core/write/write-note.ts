@@ -1,6 +1,6 @@
-import { childAt, element, firstChild, withAttribute, withChild, withoutChildren, type XmlElement } from '../markup';
+import { element, firstChild, withAttribute, withChild, withoutChildren, type XmlElement } from '../markup';
 import { LETTERS } from '../pitch';
-import { readAccidental, readPitch } from '../read';
+import { readAccidental, readFingers, readPitch } from '../read';
 import type { DrawnAccidental, NoteItem } from '../score';
 import { samePitch, type Pitch } from '../pitch';
 
@@ -40,15 +40,38 @@ function sameSign(a: DrawnAccidental | null, b: DrawnAccidental | null): boolean
   return a?.sign === b?.sign && a?.courtesy === b?.courtesy && a?.parentheses === b?.parentheses;
 }
 
-/** Fingers are carried in the element; a note whose fingers were taken away loses them there too. */
+/** What stands before `<notations>` in a note. Source: MusicXML 4.0, `note`. */
+const BEFORE_NOTATIONS = [...BEFORE_ACCIDENTAL, 'accidental', 'time-modification', 'stem', 'notehead', 'notehead-text', 'staff', 'beam'];
+
+/** Fingers that are as they were read stay in their element as it is. A note whose fingers were taken away loses them there too; other
+ * fingers take the place of the printed ones. Alternates that a file offers beside them are left alone. */
 function writeFingers(note: NoteItem, xml: XmlElement): XmlElement {
-  if (note.fingers.length > 0 || !childAt(xml, 'notations', 'technical', 'fingering')) return xml;
-  const technical = childAt(xml, 'notations', 'technical') as XmlElement;
-  const notations = firstChild(xml, 'notations') as XmlElement;
-  const kept = withoutChildren(technical, (child) => child.name === 'fingering');
-  const isEmpty = (node: XmlElement): boolean => !node.children.some((child) => child.kind === 'element');
-  const inside = isEmpty(kept) ? withoutChildren(notations, (child) => child === technical) : withChild(notations, kept, []);
-  return isEmpty(inside) ? withoutChildren(xml, (child) => child === notations) : withChild(xml, inside, []);
+  if (readFingers(xml).join() === note.fingers.join()) return xml;
+  const notations = firstChild(xml, 'notations') ?? element('notations', {}, []);
+  const technical = firstChild(notations, 'technical') ?? element('technical', {}, []);
+  const old = technical.children.find((child): child is XmlElement => isMainFingering(child));
+  const without = withoutChildren(technical, isMainFingering);
+  const written = note.fingers.map((finger) => element('fingering', fingeringAttributes(old, note.staff), [String(finger)]));
+  const fingered = { ...without, children: [...written, ...without.children] };
+  const inside = hasElements(fingered) ? withChild(notations, fingered, BEFORE_TECHNICAL) : withoutChildren(notations, (child) => child === technical);
+  return hasElements(inside) ? withChild(xml, inside, BEFORE_NOTATIONS) : withoutChildren(xml, (child) => child === notations);
+}
+
+/** Ties and slurs are written before fingers. Source: MusicXML 4.0 allows any order; this is the usual one. */
+const BEFORE_TECHNICAL = ['footnote', 'level', 'tied', 'slur', 'tuplet', 'glissando', 'slide', 'ornaments'];
+
+function isMainFingering(node: XmlElement | { readonly kind: string }): node is XmlElement {
+  return 'name' in node && node.name === 'fingering' && node.attributes['alternate'] !== 'yes';
+}
+
+/** A new finger is drawn where the old one was; that the old one was a change of finger on one key is no longer true. */
+function fingeringAttributes(old: XmlElement | undefined, staff: number): Readonly<Record<string, string>> {
+  if (!old) return { placement: staff === 1 ? 'above' : 'below' };
+  return Object.fromEntries(Object.entries(old.attributes).filter(([name]) => name !== 'substitution'));
+}
+
+function hasElements(node: XmlElement): boolean {
+  return node.children.some((child) => child.kind === 'element');
 }
 
 /** The element with this id, so that an engraving can be pointed at. */

@@ -1,6 +1,7 @@
 'use client';
 
 import { useCallback, useMemo } from 'react';
+import type { Level } from '@/core/finger';
 import type { BenchView, Ladder, PageView } from '@/core/job';
 import { parseKey } from '@/core/pitch';
 import type { PieceRecord, Settings } from '@/data';
@@ -32,14 +33,19 @@ export interface BenchPage {
 export function useBench(piece: PieceRecord, settings: Settings, address: BenchAddress, page: BenchPage | null): BenchAnswers {
   const { musicXml, ownKey } = piece;
   const part = piece.part ?? null;
-  const { outer, spelling, courtesy, keyOrder } = settings;
+  const { fingering, spelling, courtesy, keyOrder } = settings;
   const keyboard = Number(settings.keyboard);
   const { key, way, minor, right, left } = address;
   const mode = key === null ? null : (parseKey(key, 'major')?.mode ?? null);
+  const { level, spanMm, outer, inner, repeat, thumbOffBlack, keepPrinted, moveOverStretch } = settings;
+  const player = useMemo(
+    () => ({ level: Number(level) as Level, spanMm, outer, inner, repeat, thumbOffBlack, keepPrinted, moveOverStretch }),
+    [level, spanMm, outer, inner, repeat, thumbOffBlack, keepPrinted, moveOverStretch],
+  );
   const source = useMemo(() => ({ musicXml, ownKey, part }), [musicXml, ownKey, part]);
   const anyKey = useMemo(
-    () => ({ to: null, direction: way, ...DEGREES[minor], octaveRight: right, octaveLeft: left, spelling, courtesy, outer, keyboard, respelled: NO_NOTES }),
-    [way, minor, right, left, outer, spelling, courtesy, keyboard],
+    () => ({ to: null, direction: way, ...DEGREES[minor], octaveRight: right, octaveLeft: left, spelling, courtesy, fingering, player, keyboard, respelled: NO_NOTES }),
+    [way, minor, right, left, fingering, player, spelling, courtesy, keyboard],
   );
   // The list comes anew with each reading of the record: its text tells whether it is another one.
   const respelled = respelledIn(piece, key).join();

@@ -2,7 +2,7 @@ import type { Settings } from '@/data';
 
 /** A setting as a question with its choices, each with who would take it. */
 export interface Question {
-  readonly name: 'look' | 'outer' | 'keyOrder' | 'spelling' | 'courtesy' | 'reminders' | 'keyboard';
+  readonly name: 'look' | 'fingering' | 'level' | 'outer' | 'inner' | 'repeat' | 'thumbOffBlack' | 'keepPrinted' | 'moveOverStretch' | 'keyOrder' | 'spelling' | 'courtesy' | 'reminders' | 'keyboard';
   readonly title: string;
   readonly note?: string;
   readonly choices: readonly { readonly value: Settings[Question['name']]; readonly words: string; readonly who?: string }[];
@@ -17,14 +17,6 @@ export const QUESTIONS: readonly Question[] = [
       { value: 'system', words: 'As this device is set' },
       { value: 'paper', words: 'Paper', who: 'light, for daylight and printing' },
       { value: 'lamplight', words: 'Lamplight', who: 'dark, for the evening' },
-    ],
-  },
-  {
-    name: 'outer',
-    title: 'Thumb or finger 5 on a black key in a fixed position',
-    choices: [
-      { value: 'allow', words: 'Allow and mention', who: 'the hand moves in as a whole' },
-      { value: 'avoid', words: 'Avoid', who: 'such keys are marked “leave out” in the key strip and come last' },
     ],
   },
   {
@@ -72,6 +64,80 @@ export const QUESTIONS: readonly Question[] = [
       { value: '88', words: '88 keys', who: 'a piano' },
       { value: '76', words: '76 keys', who: 'E1 to G7' },
       { value: '61', words: '61 keys', who: 'C2 to C7' },
+    ],
+  },
+];
+
+/** What the pupil's hand does, and by which school. The span is asked beside them. */
+export const HAND_QUESTIONS: readonly Question[] = [
+  {
+    name: 'level',
+    title: 'What the hand may do',
+    note: 'Fingers are planned within this level; what it does not allow is told as “must”.',
+    choices: [
+      { value: '1', words: 'Stay in one closed position', who: 'first pieces: five fingers, five keys' },
+      { value: '2', words: 'Move between closed positions', who: 'pieces in two or three places, with time to move' },
+      { value: '3', words: 'Open the hand, change finger on a repeated key', who: 'six notes and more with five fingers' },
+      { value: '4', words: 'Cross', who: 'scales and arpeggios: thumb under, finger over, the hand open to an octave' },
+    ],
+  },
+  {
+    name: 'fingering',
+    title: 'Printed fingers in a new key',
+    choices: [
+      { value: 'plan', words: 'Keep them where they work, change them where the hand needs it', who: 'a piece without fingers gets them' },
+      { value: 'keep', words: 'Leave them as they are', who: 'what would be better is told all the same' },
+    ],
+  },
+  {
+    name: 'outer',
+    title: 'Thumb or finger 5 on a black key in a fixed position',
+    choices: [
+      { value: 'allow', words: 'Allow and mention', who: 'the hand moves in as a whole' },
+      { value: 'avoid', words: 'Avoid', who: 'such keys are marked “leave out” in the key strip and come last' },
+    ],
+  },
+  {
+    name: 'inner',
+    title: 'The finger beside 5 in octave chords',
+    choices: [
+      { value: 'interval', words: 'By the interval: 4 up to a third, else 3', who: 'one rule for all keys' },
+      { value: 'black', words: 'Finger 3 where it falls on a black key', who: 'the long finger lies more easily there: D–F♯–A–D with 5-3-2-1' },
+    ],
+  },
+  {
+    name: 'repeat',
+    title: 'Repeated keys',
+    choices: [
+      { value: 'keep', words: 'The same finger', who: 'unless the change takes the hand to where it must be' },
+      { value: 'change', words: 'Another finger each time', who: 'for a loose hand; from level 3 on' },
+    ],
+  },
+  {
+    name: 'thumbOffBlack',
+    title: 'Keeping thumb and finger 5 off black keys',
+    choices: [
+      { value: 'less', words: 'Less firmly', who: 'hands that are at home between the black keys' },
+      { value: 'usual', words: 'As usual' },
+      { value: 'more', words: 'More firmly', who: 'small hands whose wrist twists' },
+    ],
+  },
+  {
+    name: 'keepPrinted',
+    title: 'Holding on to the fingers that were learnt',
+    choices: [
+      { value: 'less', words: 'Less firmly', who: 'a piece that is new in this key' },
+      { value: 'usual', words: 'As usual' },
+      { value: 'more', words: 'More firmly', who: 'a pupil who knows the piece well' },
+    ],
+  },
+  {
+    name: 'moveOverStretch',
+    title: 'Moving the hand rather than opening it',
+    choices: [
+      { value: 'less', words: 'Open sooner', who: 'large hands, or pupils who lose their place' },
+      { value: 'usual', words: 'Neither' },
+      { value: 'more', words: 'Move sooner', who: 'small or tense hands' },
     ],
   },
 ];

@@ -7,7 +7,14 @@ import { loadDemoPieces } from '@/features/shared/demo-studio';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { useMessages } from '@/features/shared/messages';
 import { saveFile } from '@/features/shared/save-file';
-import { QUESTIONS, type Question } from './questions';
+import { HAND_QUESTIONS, QUESTIONS, type Question } from './questions';
+import { SpanBox } from './span-box';
+
+const PARTS = [
+  { id: 'hand', title: 'The hand' },
+  { id: 'page', title: 'Keys and the page' },
+  { id: 'studio', title: 'The studio in one file' },
+] as const;
 
 /** How the teacher wants things, and the whole studio in one file. Every change is kept at once and can be undone. */
 export function SettingsScreen() {
@@ -17,9 +24,30 @@ export function SettingsScreen() {
     <div className="mx-auto flex max-w-3xl flex-col gap-8 px-4 py-5">
       <ScreenKeys keys={[]} />
       <h1 className="text-2xl font-semibold">Settings</h1>
-      {QUESTIONS.map((question) => (
-        <QuestionBox key={question.name} question={question} settings={settings} />
-      ))}
+      <nav aria-label="Parts of the settings" className="flex flex-wrap gap-x-5 text-sm">
+        {PARTS.map(({ id, title }) => (
+          <a key={id} href={`#${id}`} className="link flex min-h-8 items-center">
+            {title}
+          </a>
+        ))}
+      </nav>
+      <section aria-labelledby="hand" className="flex flex-col gap-7">
+        <h2 id="hand" className="border-b border-base-300 pb-1 text-xl font-semibold">
+          The hand
+        </h2>
+        <SpanBox spanMm={settings.spanMm} />
+        {HAND_QUESTIONS.map((question) => (
+          <QuestionBox key={question.name} question={question} settings={settings} />
+        ))}
+      </section>
+      <section aria-labelledby="page" className="flex flex-col gap-7">
+        <h2 id="page" className="border-b border-base-300 pb-1 text-xl font-semibold">
+          Keys and the page
+        </h2>
+        {QUESTIONS.map((question) => (
+          <QuestionBox key={question.name} question={question} settings={settings} />
+        ))}
+      </section>
       <StudioBox />
     </div>
   );
@@ -67,7 +95,7 @@ function StudioBox() {
   };
   return (
     <section aria-labelledby="studio">
-      <h2 id="studio" className="text-lg font-semibold">
+      <h2 id="studio" className="mb-3 border-b border-base-300 pb-1 text-xl font-semibold">
         The studio in one file
       </h2>
       <p className="mb-2 text-sm text-secondary">

@@ -1,0 +1,34 @@
+import type { Finger, Hand } from '../score';
+
+/** What a flag says, and what to do about it. */
+export interface FlagWords {
+  readonly title: string;
+  readonly message: string;
+  readonly suggestion: string;
+}
+
+/** Words that several files of this language share. */
+export const HAND: Readonly<Record<Hand, string>> = { right: 'right hand', left: 'left hand' };
+export const FINGER: Readonly<Record<Finger, string>> = { 1: 'thumb', 2: 'finger 2', 3: 'finger 3', 4: 'finger 4', 5: 'finger 5' };
+
+const COUNTS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
+
+export function countWord(count: number): string {
+  return COUNTS[count] ?? String(count);
+}
+
+/** Bars for a sentence: `bar 3`, `bars 1, 3 and 5`, `bars 1, 2, 3 and 9 more`. */
+export function barsText(bars: readonly string[]): string {
+  if (bars.length === 1) return `bar ${bars[0]}`;
+  const shown = bars.length > 5 ? [...bars.slice(0, 3), `${bars.length - 3} more`] : bars;
+  return `bars ${shown.slice(0, -1).join(', ')} and ${shown.at(-1)}`;
+}
+
+export function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+/** `A`, `A and B`, `A, B and C`. */
+export function listed(items: readonly string[]): string {
+  return items.length < 2 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items.at(-1)}`;
+}

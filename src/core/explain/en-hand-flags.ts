@@ -1,0 +1,122 @@
+import type { Flag, FlagEvidence } from '../flag';
+import { namePrint, pitchPrint } from '../pitch';
+import { assertNever } from '../result';
+import type { Finger } from '../score';
+import { barsText, countWord, FINGER, HAND, type FlagWords } from './en-common';
+import { priceWords, reasonWords } from './en-rules';
+
+/** The flags that come from planning the hand. */
+type HandEvidence = Extract<
+  FlagEvidence,
+  { kind: 'finger-change' | 'position-change' | 'extension' | 'stretch' | 'out-of-reach' | 'hop' | 'crossing' | 'held-finger' }
+>;
+
+/** Stretching must never hurt (handbook, cautions). */
+const CAUTION = 'Never stretch until it hurts: roll the chord, leave a note out or move the hand.';
+
+/** A flag of the planned hand in words for teachers, in English. */
+export function handFlagWords(flag: Flag, evidence: HandEvidence): FlagWords {
+  const where = barsText(flag.bars);
+  const hand = HAND[flag.hand];
+  switch (evidence.kind) {
+    case 'finger-change':
+      return changeWords(flag, evidence);
+    case 'position-change':
+      return positionChangeWords(flag, evidence);
+    case 'extension':
+      return extensionWords(flag, evidence);
+    case 'stretch':
+      return {
+        title: `Stretch from ${evidence.fingers[0]} to ${evidence.fingers[1]}`,
+        message: `In ${where} the ${hand}’s fingers ${evidence.fingers[0]} and ${evidence.fingers[1]} are ${evidence.mm} mm apart, from ${pitchPrint(evidence.keys[0])} to ${pitchPrint(evidence.keys[1])}: more than is comfortable for this hand.`,
+        suggestion: CAUTION,
+      };
+    case 'out-of-reach':
+      return {
+        title: `Out of reach: ${pitchPrint(evidence.keys[0])}–${pitchPrint(evidence.keys[1])}`,
+        message: `In ${where} ${evidence.isHeld ? 'a held key and the next one' : 'the outer keys'} are ${evidence.needsMm} mm apart; this ${hand} reaches ${evidence.spanMm} mm.`,
+        suggestion: evidence.canShare ? 'The other hand is free to take the outer note.' : evidence.isHeld ? 'Let the held key go, or hold it with the pedal.' : CAUTION,
+      };
+    case 'hop':
+      return {
+        title: `Finger ${evidence.finger} hops to ${namePrint(evidence.keys[1])}`,
+        message: `In ${where} the ${hand}’s ${FINGER[evidence.finger]} plays ${pitchPrint(evidence.keys[0])} and then ${pitchPrint(evidence.keys[1])}${evidence.inChords ? ' from chord to chord' : ', which breaks the line'}.`,
+        suggestion: evidence.inChords ? 'Aim with the finger that stays nearest; the hand follows.' : 'A rest, a repeated note or a crossing would bring the hand there without a break.',
+      };
+    case 'crossing':
+      return {
+        title: evidence.way === 'thumb-under' ? `Thumb under to ${namePrint(evidence.key)}` : `Finger ${evidence.finger} over to ${namePrint(evidence.key)}`,
+        message: `In ${where} the ${hand} crosses: ${evidence.way === 'thumb-under' ? 'the thumb goes under to' : `finger ${evidence.finger} goes over to`} ${pitchPrint(evidence.key)}.`,
+        suggestion: 'Let the arm carry the hand along, and prepare the crossing as soon as the finger is free.',
+      };
+    case 'held-finger':
+      return {
+        title: `Finger ${evidence.finger} is still holding`,
+        message: `In ${where} a finger of the ${hand} is wanted on ${pitchPrint(evidence.key)} while it still holds another key.`,
+        suggestion: 'Let the held key go a little early, or give one of the notes to the other hand.',
+      };
+    default:
+      return assertNever(evidence);
+  }
+}
+
+const CAUSES = {
+  colour: 'because of the colour of the keys',
+  spacing: 'because the keys lie closer or wider here than white ones',
+  both: 'because of the colour and the spacing of the keys',
+  none: 'not because of black keys: the printed fingers are unusual in any key',
+} as const;
+
+function changeWords({ bars, hand, severity, costs }: Flag, evidence: Extract<HandEvidence, { kind: 'finger-change' }>): FlagWords {
+  const [was, now] = [evidence.before[0], evidence.after[0]];
+  const reasons = costs ? reasonWords(costs) : '';
+  const old = severity === 'must' ? 'The old fingers cannot be played here at this level and reach' : reasons ? `The old fingers would bring ${reasons}` : 'The new fingers lie better';
+  const others = evidence.alternatives.map(({ finger, price }) => `${FINGER[finger]} (${priceWords(price)})`);
+  const also = others.length > 0 ? ` To begin with ${others.join(' or ')} also works.` : '';
+  return {
+    title: was === now ? `Other fingers from ${namePrint(evidence.key)} on` : `${now ?? 'No finger'} for ${was ?? 'none'} on ${namePrint(evidence.key)}`,
+    message: `In ${barsText(bars)} the ${HAND[hand]} ${evidence.isApplied ? 'plays' : 'would better play'} ${fingersText(evidence.after)} instead of ${fingersText(evidence.before)}, ${CAUSES[evidence.cause]}. ${old}.`,
+    suggestion: `${severity === 'watch' ? 'The old fingers can stay if the pupil knows them well.' : 'Pencil the new fingers in before the passage is played for the first time.'}${also}`,
+  };
+}
+
+/** So many fingers are told one by one. */
+const TOLD_FINGERS = 8;
+
+function fingersText(fingers: readonly (Finger | null)[]): string {
+  const shown = fingers.slice(0, TOLD_FINGERS).map((finger) => finger ?? '–');
+  return `${shown.join(' ')}${fingers.length > TOLD_FINGERS ? ' …' : ''}`;
+}
+
+function positionChangeWords({ bars, hand }: Flag, { finger, key, because }: Extract<HandEvidence, { kind: 'position-change' }>): FlagWords {
+  const lands = `${FINGER[finger]} lands on ${pitchPrint(key)}`;
+  if (because === 'black-keys') {
+    return {
+      title: `New position at ${namePrint(key)}`,
+      message: `In ${barsText(bars)} the ${HAND[hand]} has to move, which it would not on white keys: ${lands}.`,
+      suggestion: `Practise the way there alone: aim with ${FINGER[finger]}.`,
+    };
+  }
+  return {
+    title: `The hand must move at ${namePrint(key)}`,
+    message: `In ${barsText(bars)} the ${HAND[hand]} ${because === 'move' ? 'would have to leave its one position' : 'would have to change fingers on a repeated key'}, which this level does not: ${lands}.`,
+    suggestion: 'Choose a higher level for this piece, or an easier form of it.',
+  };
+}
+
+function extensionWords({ bars, hand }: Flag, { letters, because }: Extract<HandEvidence, { kind: 'extension' }>): FlagWords {
+  const wide = `The hand opens by ${countWord(letters)}`;
+  if (because === 'open') {
+    return {
+      title: wide,
+      message: `In ${barsText(bars)} the ${HAND[hand]} would have to open by ${countWord(letters)} ${letters === 1 ? 'letter' : 'letters'}, which this level does not.`,
+      suggestion: `Leave the outer note out for now, or choose a higher level. ${CAUTION}`,
+    };
+  }
+  return {
+    title: wide,
+    message: `In ${barsText(bars)} the ${HAND[hand]} opens to ${countWord(5 + letters)} letters${because === 'black-keys' ? ', which it would not on white keys' : ''}.`,
+    suggestion: 'Let the hand open before the wide note comes, and close again after it.',
+  };
+}
+

@@ -1,0 +1,114 @@
+import type { Finger } from '../score';
+import { groupsOf, solveAlike } from './alike';
+import type { Grip, Stand } from './grip';
+import { latticeOf, type Lattice } from './lattice';
+import type { Passage, PassageEvent } from './passage';
+import { tallySteps } from './path-tally';
+import type { Demands } from './player';
+import { EDIT_PRINTED_FACTOR } from './rules.table';
+import { solve, type Extra, type Step } from './solve';
+import type { View } from './view';
+
+/** Fingers for a passage, one entry a note; null where none is known. */
+export type Fingering = readonly (Finger | null)[];
+
+/** A fingering with the way through the lattice that it belongs to. */
+export interface HandPlan {
+  readonly lattice: Lattice;
+  /** One step an event. */
+  readonly steps: readonly Step[];
+  readonly fingering: Fingering;
+  readonly cost: number;
+  /** No fingering costs less. */
+  readonly bound: number;
+  /** How many limits of level and reach are broken. */
+  readonly limits: number;
+}
+
+/** What a plan should stay near to: the fingers of before, and which of them are printed. */
+export interface Before {
+  readonly fingering: Fingering;
+  readonly isPrinted: readonly boolean[];
+}
+
+/** Plans the fingers of a passage in a view. `before` holds the fingers that are to be kept unless a change is worth it. */
+export function planHand(passage: Passage, view: View, demands: Demands, before: Before | null): HandPlan {
+  const lattice = latticeOf(passage, view, demands);
+  const extra = before ? editsFrom(lattice, before) : { own: null, changed: null, opens: 0 };
+  const path = solveAlike(lattice, groupsOf(passage.events.map(({ likeness }) => likeness)), extra);
+  return finished(lattice, path.steps, path.cost, path.bound);
+}
+
+/** Fills in the fingers that are not given, and keeps the others whatever they cost. */
+export function completeHand(passage: Passage, view: View, demands: Demands, given: Fingering): HandPlan {
+  const lattice = latticeOf(passage, view, demands);
+  const extra: Extra = { own: barring(lattice, given), changed: null, opens: 0 };
+  const path = solveAlike(lattice, groupsOf(passage.events.map(({ likeness }) => likeness)), extra);
+  return finished(lattice, path.steps, path.cost, path.bound);
+}
+
+/** The best way to play given fingers: where the hand moves, and what that costs. Notes without a finger are free. */
+export function playHand(passage: Passage, view: View, demands: Demands, given: Fingering): HandPlan {
+  const lattice = latticeOf(passage, view, demands);
+  const path = solve(lattice, { own: barring(lattice, given), changed: null, opens: 0 });
+  return finished(lattice, path.steps, path.cost, path.cost);
+}
+
+function finished(lattice: Lattice, steps: readonly Step[], cost: number, bound: number): HandPlan {
+  const fingering: (Finger | null)[] = lattice.passage.notes.map(() => null);
+  steps.forEach((step, t) => eachStruck(lattice, t, step.grip, (note, finger) => (fingering[note] = finger)));
+  shareAmongUnisons(lattice.passage, fingering);
+  return { lattice, steps, fingering, cost, bound, limits: tallySteps(lattice, steps).limits };
+}
+
+function eachStruck({ stands }: Lattice, t: number, grip: Grip, act: (note: number, finger: Finger) => void): void {
+  const { down, isHeld } = stands[t] as Stand;
+  down.forEach((note, i) => {
+    if (!isHeld[i]) act(note, grip.fingers[i] as Finger);
+  });
+}
+
+/** Two voices of one hand on one key share its finger. */
+function shareAmongUnisons(passage: Passage, fingering: (Finger | null)[]): void {
+  const planned = new Set(passage.events.flatMap(({ struck }) => struck));
+  passage.notes.forEach(({ note }, i) => {
+    if (planned.has(i)) return;
+    const twin = passage.notes.findIndex((other, k) => planned.has(k) && other.note.onset === note.onset && other.note.midi === note.midi && other.note.isGrace === note.isGrace);
+    if (twin >= 0) fingering[i] = fingering[twin] as Finger | null;
+  });
+}
+
+/** Far more than any limit: these grips are never taken. */
+const BARRED = 1e9;
+
+/** Bars the grips that do not have the given fingers. Where no grip has them, all stay open. */
+function barring(lattice: Lattice, given: Fingering): readonly Float64Array[] {
+  return lattice.grips.map((grips, t) => {
+    const own = Float64Array.from(grips, (grip) => {
+      let isOther = false;
+      eachStruck(lattice, t, grip, (note, finger) => (isOther ||= (given[note] ?? finger) !== finger));
+      return isOther ? BARRED : 0;
+    });
+    return own.includes(0) ? own : own.fill(0);
+  });
+}
+
+/** What it costs to change fingers: a little for each, more for printed ones, and once for each run of changes. */
+function editsFrom(lattice: Lattice, { fingering, isPrinted }: Before): Extra {
+  const { edit, editOpens } = lattice.demands;
+  const counts = lattice.grips.map((grips, t) =>
+    Float64Array.from(grips, (grip) => {
+      let count = 0;
+      eachStruck(lattice, t, grip, (note, finger) => {
+        if ((fingering[note] ?? finger) !== finger) count += isPrinted[note] ? EDIT_PRINTED_FACTOR : 1;
+      });
+      return count;
+    }),
+  );
+  return { own: counts.map((own) => own.map((count) => count * edit)), changed: counts.map((own) => Uint8Array.from(own, (count) => Number(count > 0))), opens: editOpens };
+}
+
+/** The notes that an event strikes. */
+export function struckAt(passage: Passage, t: number): readonly number[] {
+  return (passage.events[t] as PassageEvent).struck;
+}

@@ -1,0 +1,47 @@
+import type { Stand } from './grip';
+import type { Lattice } from './lattice';
+import { FREE_BOND } from './passage';
+import type { Step } from './solve';
+import { spanOf } from './hand-measure';
+
+/** What a step of a plan asks for that the level or the reach does not allow. `reach`: keys too far apart, or too close, for two fingers;
+ * `held-reach`: a held key has to be let go; `held-finger`: a finger is wanted elsewhere while it holds a key; `open`: a wider hand
+ * than the level has; `move`: a new position at level 1; `change`: another finger on a repeated key below level 3. */
+export const LIMITS = ['reach', 'held-reach', 'held-finger', 'open', 'move', 'change'] as const;
+export type Limit = (typeof LIMITS)[number];
+
+/** The limits that one step of a plan breaks. They are the same that the cost counts. */
+export function stepLimits(lattice: Lattice, steps: readonly Step[], t: number): readonly Limit[] {
+  const { stands, demands, passage, widest } = lattice;
+  const { grip, join } = steps[t] as Step;
+  const stand = stands[t] as Stand;
+  const limits: Limit[] = [];
+  if (pairsOutOfReach(lattice, stand, grip.fingers)) limits.push('reach');
+  if (stand.dropped.length > 0) limits.push('held-reach');
+  if (grip.high - grip.low > widest) limits.push('open');
+  if (join === 'begin' || join === 'stay') return limits;
+  if (changesHeldFinger(lattice, steps, t)) limits.push('held-finger');
+  if (demands.player.level === 1) limits.push('move');
+  else if (join === 'change' && demands.player.level === 2 && (passage.events[t]?.bond ?? 0) > FREE_BOND) limits.push('change');
+  return limits;
+}
+
+function pairsOutOfReach({ view, demands }: Lattice, { down, isHeld }: Stand, fingers: readonly number[]): boolean {
+  return down.some((low, i) =>
+    down.slice(i + 1).some((high, j) => {
+      const k = i + 1 + j;
+      if (isHeld[i] && isHeld[k]) return false;
+      const distance = (view.places[high] as number) - (view.places[low] as number);
+      const span = spanOf(demands.measure, fingers[i] as number, fingers[k] as number);
+      return distance > span.greatestPractical || distance < span.leastPractical;
+    }),
+  );
+}
+
+function changesHeldFinger({ stands }: Lattice, steps: readonly Step[], t: number): boolean {
+  const [before, now] = [stands[t - 1] as Stand, stands[t] as Stand];
+  return now.down.some((note, k) => {
+    const i = before.down.indexOf(note);
+    return now.isHeld[k] === true && i >= 0 && steps[t - 1]?.grip.fingers[i] !== steps[t]?.grip.fingers[k];
+  });
+}

@@ -1,0 +1,50 @@
+import { colourlessView, completeHand, neutralView, planHand, playHand, realView, type Demands, type Fingering, type HandPlan, type Passage, type View } from '../finger';
+
+/** What is known of a hand before any key is chosen: the fingers it brings along, and the plan on white keys of the letters' own,
+ * which is the same in every key. */
+export interface HandGround {
+  readonly passage: Passage;
+  readonly demands: Demands;
+  /** The printed fingers, with the gaps filled as the white keys of the letters would have them. */
+  readonly kept: Fingering;
+  readonly isPrinted: readonly boolean[];
+  readonly neutral: HandPlan;
+}
+
+/** A hand in one key: the plan for its keys, and what shows whether black keys force it. */
+export interface HandStudy {
+  readonly ground: HandGround;
+  /** The fingers chosen for these keys. */
+  readonly plan: HandPlan;
+  /** The fingers brought along, on these keys. */
+  readonly keptPlan: HandPlan;
+  /** The plan as if all keys were white, in their true places; worked out where a finger changes. */
+  readonly colourless: HandPlan | null;
+  readonly view: View;
+}
+
+/** Finds the fingers that a hand brings along into every key. */
+export function groundOf(passage: Passage, demands: Demands): HandGround {
+  const view = neutralView(passage);
+  const kept = completeHand(passage, view, demands, passage.notes.map(({ printed }) => printed)).fingering;
+  const isPrinted = passage.notes.map(({ printed }) => printed !== null);
+  return { passage, demands, kept, isPrinted, neutral: planHand(passage, view, demands, { fingering: kept, isPrinted }) };
+}
+
+/** Plans a hand on the keys of one key. `midis` are the sounding keys of the passage's notes. Source: the project's fingering model, section 7. */
+export function studyHand(ground: HandGround, midis: readonly number[]): HandStudy {
+  const { passage, demands, kept, isPrinted } = ground;
+  const view = realView(passage, midis);
+  const before = { fingering: kept, isPrinted };
+  const plan = planHand(passage, view, demands, before);
+  const keptPlan = playHand(passage, view, demands, kept);
+  const isChanged = plan.fingering.some((finger, i) => finger !== kept[i]);
+  return { ground, plan, keptPlan, view, colourless: isChanged ? planHand(passage, colourlessView(view), demands, before) : null };
+}
+
+/** A hand whose fingers stay as they are brought along, whatever they cost. */
+export function keepHand(ground: HandGround, midis: readonly number[]): HandStudy {
+  const view = realView(ground.passage, midis);
+  const keptPlan = playHand(ground.passage, view, ground.demands, ground.kept);
+  return { ground, plan: keptPlan, keptPlan, view, colourless: null };
+}

@@ -1,0 +1,63 @@
+import { demandsOf, passageOf, type Demands, type Passage, type Player } from '../finger';
+import type { PlayedHand } from '../flag';
+import { groundOf, keepHand, studyHand, type HandGround } from '../force';
+import { struckNotes, type Hand, type HandNote, type Part } from '../score';
+import { signatureLine } from '../transpose';
+
+/** What the planner needs to know of a piece: its pupil's notes where they stand. */
+interface PlannedPiece {
+  readonly part: Part;
+  readonly hands: readonly Hand[];
+  readonly notes: readonly HandNote[];
+  readonly score: { readonly ticksPerQuarter: number };
+}
+
+/** Plans the hands of a piece for the keys of some key. `notes` are the piece's in that key; `as-written` proposes nothing. */
+export function playHands(piece: PlannedPiece, notes: readonly HandNote[], player: Player, showing: 'plan' | 'keep' | 'as-written'): readonly PlayedHand[] {
+  const byId = new Map(notes.map((note) => [note.id, note]));
+  return groundsOf(piece, player).map((ground) => {
+    const own = ground.passage.notes.map(({ note }) => byId.get(note.id) ?? note);
+    const midis = own.map(({ midi }) => midi);
+    const study = showing === 'as-written' ? keepHand(ground, midis) : studyHand(ground, midis);
+    return { study, played: showing === 'plan' ? study.plan : study.keptPlan, notes: own };
+  });
+}
+
+/** What was found out about a piece for a player, once for all keys. It is a memory only: the same comes out each time. */
+const grounds = new WeakMap<PlannedPiece['notes'], Map<string, readonly HandGround[]>>();
+const passages = new WeakMap<PlannedPiece['notes'], readonly Passage[]>();
+const demandsByPlayer = new Map<string, Demands>();
+
+/** So many players are kept in mind; then all are forgotten. */
+const KEPT_PLAYERS = 40;
+
+function groundsOf(piece: PlannedPiece, player: Player): readonly HandGround[] {
+  const known = grounds.get(piece.notes) ?? new Map<string, readonly HandGround[]>();
+  grounds.set(piece.notes, known);
+  const name = JSON.stringify(player);
+  const found = known.get(name) ?? passagesOf(piece).map((passage) => groundOf(passage, remembered(name, player)));
+  known.set(name, found);
+  return found;
+}
+
+function remembered(name: string, player: Player): Demands {
+  const demands = demandsByPlayer.get(name) ?? demandsOf(player);
+  if (demandsByPlayer.size >= KEPT_PLAYERS) demandsByPlayer.clear();
+  demandsByPlayer.set(name, demands);
+  return demands;
+}
+
+function passagesOf({ part, hands, notes, score }: PlannedPiece): readonly Passage[] {
+  const known = passages.get(notes);
+  if (known) return known;
+  const struck = struckNotes(notes);
+  const signatures = signatureLine(part);
+  const made = hands
+    .map((hand) => ({ hand, own: struck.filter((note) => note.hand === hand) }))
+    .filter(({ own }) => own.length > 0)
+    .map(({ hand, own }) =>
+      passageOf(hand, own, score.ticksPerQuarter, (note, step) => signatures.alterAt(note.barIndex, note.item.onset, note.item.staff, step)),
+    );
+  passages.set(notes, made);
+  return made;
+}
