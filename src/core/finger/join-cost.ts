@@ -36,9 +36,12 @@ export function meetingOf(event: PassageEvent, before: Stand, after: Stand): Mee
   return { event, before, after, from, to, held };
 }
 
-/** Where the hand stays it has moved in as a whole, and there is room to play beside a thumb or fifth finger on black (handbook, positions
+/** Where a closed hand stays it has moved in as a whole, and there is room to play beside a thumb or fifth finger on black (handbook, positions
  * and moves): a white key beside it counts for less. How much is our own choice. */
 const IN_PLACE = 0.35;
+
+/** What a thumb on black is spared there. Our own choice. */
+const THUMB_SPARED = 0.5;
 
 /** Detached notes, rests and phrase ends excuse a hop (handbook, positions and moves). How far is our own choice. */
 const EXCUSED = 0.25;
@@ -69,6 +72,8 @@ export function tallyStay(tally: Tally, passage: Passage, view: View, demands: D
   const { before, after, from, to, held, event } = meeting;
   for (const [i, k] of held) if (a.fingers[i] !== b.fingers[k]) return false;
   const isLine = from.length === 1 && to.length === 1;
+  const isInPlace = a.low === a.high && b.low === b.high && before.base + a.low === after.base + b.low;
+  if (isInPlace) tallyThumbInPlace(tally, view, after, b);
   const factor = from.length === 0 ? 0 : 1 / Math.max(from.length, to.length);
   for (const i of from) {
     for (const k of to) {
@@ -89,11 +94,15 @@ export function tallyStay(tally: Tally, passage: Passage, view: View, demands: D
       const distance = f < g ? way : -way;
       const span = spanOf(demands.measure, Math.min(f, g), Math.max(f, g));
       if (distance <= 0 || distance > span.greatestPractical) return false;
-      tallyLine(tally, view, demands, m, f, n, g, distance, factor, event.bond, IN_PLACE);
+      tallyLine(tally, view, demands, m, f, n, g, distance, factor, event.bond, isInPlace ? IN_PLACE : 1);
       if (event.octaveEnd) tallyInner(tally, passage, view, demands, event.octaveEnd, m, f, n, g);
     }
   }
   return true;
+}
+
+function tallyThumbInPlace(tally: Tally, view: View, { down, isHeld }: Stand, { fingers }: Grip): void {
+  if (fingers[0] === 1 && !isHeld[0] && view.black[down[0] as number] === 1) add(tally, 'thumbBlack', -THUMB_SPARED);
 }
 
 /** By how many letters a position opens when the hand stays, and by how many it contracts. The new place of the thumb lies beyond the old
