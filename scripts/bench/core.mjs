@@ -12,7 +12,7 @@ export async function measureCore(bytes) {
   const text = new TextDecoder().decode(bytes);
   const opened = () => job.openPiece(bytes, { format: null, key: null, part: null }).value;
   const piece = opened();
-  const wish = { direction: 'nearest', octaves: { right: 0, left: 0 }, spelling: 'strict', courtesy: 'bar', sixth: 'natural', seventh: 'raised', fingering: 'keep', school: 'allow', keyboard: 88, respelled: [] };
+  const wish = { direction: 'nearest', octaves: { right: 0, left: 0 }, spelling: 'strict', courtesy: 'bar', sixth: 'natural', seventh: 'raised', fingering: 'keep', player: USUAL_PLAYER, keyboard: 88, respelled: [] };
   const move = () => job.saveAs(piece, job.moveTo(piece, job.asWritten(piece), { ...wish, to: parseKey('Eb', 'major') }).value, 'musicxml');
 
   const reading = median(timed(RUNS, opened));

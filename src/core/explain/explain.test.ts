@@ -7,7 +7,10 @@ import { demoFile } from '../../../tests/support/demo-pieces';
 import { musicXml } from '../../../tests/support/build-piece';
 import { moved, open } from '../../../tests/support/open';
 import { faultWords } from './en-faults';
-import { barsText, flagWords } from './en-flags';
+import { barsText } from './en-common';
+import { flagWords } from './en-flags';
+import { pupilWords } from './en-pupil';
+import { costWords, reasonWords } from './en-rules';
 import { remarkWords } from './en-remarks';
 
 const at = { line: 12, column: 8 };
@@ -44,8 +47,8 @@ const REMARKS: { readonly [Code in Remark['code']]: Extract<Remark, { code: Code
   'respelled-note': { code: 'respelled-note', bars: ['3'], from: 'E♯', to: 'F' },
   'other-mode': { code: 'other-mode', from: 'C major', to: 'C minor' },
   'enharmonic-proposed': { code: 'enharmonic-proposed', to: 'A♭ minor' },
-  'not-planned': { code: 'not-planned' },
-  'no-fingers': { code: 'no-fingers', hand: 'left' },
+  'not-playable': { code: 'not-playable', hand: 'left', bar: '2', limit: 'move', atLevel: 1, level: 2, spanMm: null, isKeys: false },
+  'moves-spared': { code: 'moves-spared', hand: 'left', bars: ['2'] },
   'bar-length': { code: 'bar-length', bar: '2', part: 'Piano', expected: '4', found: '3' },
   'key-guessed': { code: 'key-guessed', key: 'A minor', runnerUp: 'C major' },
   'carried-element': { code: 'carried-element', element: 'x-studio', bar: '2', count: 3 },
@@ -60,6 +63,14 @@ const REMARKS: { readonly [Code in Remark['code']]: Extract<Remark, { code: Code
 };
 const pitch = parsePitch('F#4') as Pitch;
 const EVIDENCE: { readonly [Kind in FlagEvidence['kind']]: FlagEvidence } = {
+  'finger-change': { kind: 'finger-change', key: pitch, before: [1, 2], after: [2, 3], cause: 'colour', gain: 3.2, alternatives: [{ finger: 4, price: 0.6 }], isApplied: true },
+  'position-change': { kind: 'position-change', finger: 2, key: pitch, because: 'black-keys' },
+  extension: { kind: 'extension', letters: 1, because: 'notes' },
+  stretch: { kind: 'stretch', fingers: [4, 5], keys: [pitch, { ...pitch, octave: 5 }], mm: 55 },
+  'out-of-reach': { kind: 'out-of-reach', keys: [pitch, { ...pitch, octave: 5 }], needsMm: 165, spanMm: 150, isHeld: false, canShare: true },
+  hop: { kind: 'hop', finger: 1, keys: [pitch, { ...pitch, octave: 5 }], inChords: false },
+  crossing: { kind: 'crossing', way: 'thumb-under', finger: 1, key: pitch },
+  'held-finger': { kind: 'held-finger', finger: 3, key: pitch },
   'thumb-on-black': { kind: 'thumb-on-black', finger: 1, key: pitch, school: 'allow' },
   'fifth-on-black': { kind: 'fifth-on-black', finger: 5, key: pitch, school: 'avoid' },
   'fourth-on-black': { kind: 'fourth-on-black', finger: 4, key: pitch, school: 'allow' },
@@ -70,7 +81,7 @@ const EVIDENCE: { readonly [Kind in FlagEvidence['kind']]: FlagEvidence } = {
   'off-keyboard': { kind: 'off-keyboard', pitch, keyboard: 61 },
   'hands-overlap': { kind: 'hands-overlap', right: pitch, left: { ...pitch, octave: 5 } },
 };
-const flag = (evidence: FlagEvidence): Flag => ({ evidence, severity: 'watch', hand: 'left', bar: '3', bars: ['3', '5'], beat: 1, notes: ['n1'], byBlackKey: true, wasThere: false });
+const flag = (evidence: FlagEvidence): Flag => ({ evidence, severity: 'watch', hand: 'left', bar: '3', bars: ['3', '5'], beat: 1, notes: ['n1'], byBlackKey: true, wasThere: false, costs: null });
 
 /** Sentences for teachers: none of the program's own words, no gaps left unfilled. */
 function isForTeachers(sentence: string): void {

@@ -22,38 +22,46 @@ export function groupsOf(likenesses: readonly string[]): Groups {
   return [...groups.values()].filter((group) => group.length > 1);
 }
 
-/** How many times the bound is raised, and how near it has to come. Our own choice: `npm run bench` tells what gap is left. */
+/** How many times the bound is raised, how many times without a better plan, and how near the bound has to come. Our own choice:
+ * `npm run bench` tells what gap is left. */
 const ROUNDS = 30;
+const PATIENCE = 12;
 const NEAR = 1e-6;
 
 /** Plans with the wish that like moments have like fingers: each that differs from the usual fingers of its group costs
  * `CONSISTENCY`. The wish ties events together over the whole piece, so one pass of dynamic programming cannot have it exactly.
- * Lagrangian decomposition does both: it finds plans, and it proves how much better any other could be. */
-export function solveAlike(lattice: Lattice, groups: Groups, extra: Extra, rounds: number = ROUNDS): AlikePath {
+ * Lagrangian decomposition does both: it finds plans, and it proves how much better any other could be. `likely` are fingers, as bits,
+ * from which to begin, one entry an event. */
+export function solveAlike(lattice: Lattice, groups: Groups, extra: Extra, rounds: number = ROUNDS, likely: readonly number[] | null = null): AlikePath {
   const free = solve(lattice, extra);
   let best = { steps: free.steps, cost: free.cost + apartCost(free, groups) };
   let bound = free.cost;
   const tried = new Set<string>();
+  const wish = lattice.grips.map((grips) => new Float64Array(grips.length));
   const improve = (start: readonly number[]): void => {
     for (let usual = start; !tried.has(usual.join()); ) {
       tried.add(usual.join());
-      const wish = wishes(lattice, groups, usual);
-      const path = solve(lattice, withOwn(extra, wish));
+      fillWishes(lattice, groups, usual, wish);
+      const path = solve(lattice, { ...extra, wish });
       const cost = withoutOwn(path, wish) + apartCost(path, groups);
       if (cost < best.cost - NEAR) best = { steps: path.steps, cost };
       usual = usualMasks(path, groups);
     }
   };
+  if (best.cost - bound > NEAR && likely) improve(groups.map((group) => mostCommon(group.map((t) => likely[t] as number))));
   if (best.cost - bound > NEAR) improve(usualMasks(free, groups));
 
   const prices = lattice.grips.map((grips) => new Float64Array(grips.length));
   let path = free;
-  for (let round = 0; round < rounds && best.cost - bound > NEAR; round += 1) {
-    if (round > 0) path = solve(lattice, withOwn(extra, prices));
+  let betterAt = 0;
+  for (let round = 0; round < rounds && round - betterAt < PATIENCE && best.cost - bound > NEAR; round += 1) {
+    if (round > 0) path = solve(lattice, { ...extra, wish: prices });
     const apart = groups.map((group) => cheapestApart(lattice, group, prices));
     const value = path.cost + apart.reduce((sum, { cost }) => sum + cost, 0);
     bound = Math.max(bound, value);
+    const cost = best.cost;
     improve(apart.map(({ usual }) => usual));
+    if (best.cost < cost - NEAR) betterAt = round;
     raise(lattice, path, groups, apart, prices, best.cost - value);
   }
   return { ...best, bound: Math.min(bound, best.cost) };
@@ -61,10 +69,6 @@ export function solveAlike(lattice: Lattice, groups: Groups, extra: Extra, round
 
 /** One entry a grip of each event. */
 type Own = readonly Float64Array[];
-
-function withOwn(extra: Extra, own: Own): Extra {
-  return { ...extra, own: own.map((costs, t) => (extra.own ? costs.map((cost, g) => cost + (extra.own?.[t]?.[g] as number)) : costs)) };
-}
 
 function withoutOwn(path: Path, own: Own): number {
   return path.steps.reduce((cost, { index }, t) => cost - (own[t]?.[index] as number), path.cost);
@@ -82,20 +86,24 @@ function maskAt(path: Path, t: number): number {
 
 /** The most common fingers of each group; of equally common ones those that come first. */
 function usualMasks(path: Path, groups: Groups): readonly number[] {
-  return groups.map((group) => {
-    const counts = new Map<number, number>();
-    for (const t of group) counts.set(maskAt(path, t), (counts.get(maskAt(path, t)) ?? 0) + 1);
-    return [...counts].reduce((most, entry) => (entry[1] > most[1] ? entry : most))[0];
-  });
+  return groups.map((group) => mostCommon(group.map((t) => maskAt(path, t))));
 }
 
-/** What the wish for these usual fingers adds to each grip. */
-function wishes(lattice: Lattice, groups: Groups, usual: readonly number[]): Own {
-  const own = lattice.grips.map((grips) => new Float64Array(grips.length));
+function mostCommon(masks: readonly number[]): number {
+  const counts = new Map<number, number>();
+  for (const mask of masks) counts.set(mask, (counts.get(mask) ?? 0) + 1);
+  return [...counts].reduce((most, entry) => (entry[1] > most[1] ? entry : most))[0];
+}
+
+/** Writes down what the wish for these usual fingers adds to each grip. */
+function fillWishes(lattice: Lattice, groups: Groups, usual: readonly number[], wish: Own): void {
   groups.forEach((group, c) => {
-    for (const t of group) gripsAt(lattice, t).forEach((grip, g) => ((own[t] as Float64Array)[g] = grip.mask === usual[c] ? 0 : CONSISTENCY));
+    for (const t of group) {
+      const grips = gripsAt(lattice, t);
+      const own = wish[t] as Float64Array;
+      for (let g = 0; g < grips.length; g += 1) own[g] = (grips[g] as Grip).mask === usual[c] ? 0 : CONSISTENCY;
+    }
   });
-  return own;
 }
 
 function gripsAt(lattice: Lattice, t: number): readonly Grip[] {

@@ -1,12 +1,12 @@
 import type { Finger } from '../score';
 import { groupsOf, solveAlike } from './alike';
 import type { Grip, Stand } from './grip';
-import { latticeOf, type Lattice } from './lattice';
+import { latticeOf, sliceOf, type Lattice } from './lattice';
 import type { Passage, PassageEvent } from './passage';
 import { tallySteps } from './path-tally';
 import type { Demands } from './player';
 import { EDIT_PRINTED_FACTOR } from './rules.table';
-import { solve, type Extra, type Step } from './solve';
+import { NO_EXTRA, solve, type Extra, type Step } from './solve';
 import type { View } from './view';
 
 /** Fingers for a passage, one entry a note; null where none is known. */
@@ -31,11 +31,26 @@ export interface Before {
   readonly isPrinted: readonly boolean[];
 }
 
+/** A plan that stays near given fingers begins from them, and needs fewer rounds. Our own choice: `npm run bench` tells what gap is left. */
+const ROUNDS_NEAR_BEFORE = 3;
+
+const groupsByPassage = new WeakMap<Passage, ReturnType<typeof groupsOf>>();
+
+function likenessGroups(passage: Passage): ReturnType<typeof groupsOf> {
+  const known = groupsByPassage.get(passage) ?? groupsOf(passage.events.map(({ likeness }) => likeness));
+  groupsByPassage.set(passage, known);
+  return known;
+}
+
+function masksOf(passage: Passage, fingering: Fingering): readonly number[] {
+  return passage.events.map(({ struck }) => struck.reduce((mask, note) => mask | (1 << ((fingering[note] ?? 1) - 1)), 0));
+}
+
 /** Plans the fingers of a passage in a view. `before` holds the fingers that are to be kept unless a change is worth it. */
-export function planHand(passage: Passage, view: View, demands: Demands, before: Before | null): HandPlan {
+export function planHand(passage: Passage, view: View, demands: Demands, before: Before | null, rounds: number = ROUNDS_NEAR_BEFORE): HandPlan {
   const lattice = latticeOf(passage, view, demands);
-  const extra = before ? editsFrom(lattice, before) : { own: null, changed: null, opens: 0 };
-  const path = solveAlike(lattice, groupsOf(passage.events.map(({ likeness }) => likeness)), extra);
+  const groups = likenessGroups(passage);
+  const path = before ? solveAlike(lattice, groups, editsFrom(lattice, before), rounds, masksOf(passage, before.fingering)) : solveAlike(lattice, groups, NO_EXTRA);
   return finished(lattice, path.steps, path.cost, path.bound);
 }
 
@@ -43,7 +58,7 @@ export function planHand(passage: Passage, view: View, demands: Demands, before:
 export function completeHand(passage: Passage, view: View, demands: Demands, given: Fingering): HandPlan {
   const lattice = latticeOf(passage, view, demands);
   const extra: Extra = { own: barring(lattice, given), changed: null, opens: 0 };
-  const path = solveAlike(lattice, groupsOf(passage.events.map(({ likeness }) => likeness)), extra);
+  const path = solveAlike(lattice, likenessGroups(passage), extra);
   return finished(lattice, path.steps, path.cost, path.bound);
 }
 
@@ -54,6 +69,16 @@ export function playHand(passage: Passage, view: View, demands: Demands, given: 
   return finished(lattice, path.steps, path.cost, path.cost);
 }
 
+/** The best way to play given fingers in a stretch of a plan's events, from one to another, both included, taken by itself. */
+export function playStretch(lattice: Lattice, given: Fingering, from: number, to: number): Stretch {
+  const slice = sliceOf(lattice, from, to);
+  const { steps, cost } = solve(slice, { own: barring(slice, given), changed: null, opens: 0 });
+  return { lattice: slice, steps, cost, limits: tallySteps(slice, steps).limits };
+}
+
+/** A stretch of a plan taken by itself. */
+export type Stretch = Pick<HandPlan, 'lattice' | 'steps' | 'cost' | 'limits'>;
+
 function finished(lattice: Lattice, steps: readonly Step[], cost: number, bound: number): HandPlan {
   const fingering: (Finger | null)[] = lattice.passage.notes.map(() => null);
   steps.forEach((step, t) => eachStruck(lattice, t, step.grip, (note, finger) => (fingering[note] = finger)));
@@ -63,13 +88,14 @@ function finished(lattice: Lattice, steps: readonly Step[], cost: number, bound:
 
 function eachStruck({ stands }: Lattice, t: number, grip: Grip, act: (note: number, finger: Finger) => void): void {
   const { down, isHeld } = stands[t] as Stand;
-  down.forEach((note, i) => {
-    if (!isHeld[i]) act(note, grip.fingers[i] as Finger);
-  });
+  for (let i = 0; i < down.length; i += 1) {
+    if (!isHeld[i]) act(down[i] as number, grip.fingers[i] as Finger);
+  }
 }
 
 /** Two voices of one hand on one key share its finger. */
 function shareAmongUnisons(passage: Passage, fingering: (Finger | null)[]): void {
+  if (!fingering.includes(null)) return;
   const planned = new Set(passage.events.flatMap(({ struck }) => struck));
   passage.notes.forEach(({ note }, i) => {
     if (planned.has(i)) return;

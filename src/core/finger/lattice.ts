@@ -26,6 +26,7 @@ export interface Lattice {
   /** How many letters beyond five a position may open, and what each costs that it is open by from the start. */
   readonly widest: number;
   readonly openCost: number;
+  readonly contractCost: number;
   readonly stands: readonly Stand[];
   readonly grips: readonly (readonly Grip[])[];
   readonly gripCosts: readonly Float64Array[];
@@ -80,7 +81,20 @@ export function latticeOf(passage: Passage, view: View, demands: Demands): Latti
     );
     nameBefore = name;
   });
-  return { passage, view, demands, widest, openCost: demands.weights[RULE_INDEX.open] as number, stands, grips, gripCosts, joins };
+  return { passage, view, demands, widest, openCost: demands.weights[RULE_INDEX.open] as number, contractCost: demands.weights[RULE_INDEX.contract] as number, stands, grips, gripCosts, joins };
+}
+
+/** Some events of a lattice by themselves, from one to another, both included. */
+export function sliceOf(lattice: Lattice, from: number, to: number): Lattice {
+  const joins = lattice.joins.slice(from, to + 1);
+  return {
+    ...lattice,
+    passage: { ...lattice.passage, events: lattice.passage.events.slice(from, to + 1) },
+    stands: lattice.stands.slice(from, to + 1),
+    grips: lattice.grips.slice(from, to + 1),
+    gripCosts: lattice.gripCosts.slice(from, to + 1),
+    joins: [null, ...joins.slice(1)],
+  };
 }
 
 function remembered<T>(memory: Map<string, T>, name: string, make: () => T): T {

@@ -22,6 +22,8 @@ export interface Path {
  * fingers, and `opens` is paid where a run of them begins. */
 export interface Extra {
   readonly own: readonly Float64Array[] | null;
+  /** A second layer of the same, for what is tried on top. */
+  readonly wish?: readonly Float64Array[] | null;
   readonly changed: readonly Uint8Array[] | null;
   readonly opens: number;
 }
@@ -29,107 +31,154 @@ export interface Extra {
 export const NO_EXTRA: Extra = { own: null, changed: null, opens: 0 };
 
 /** The cheapest way through a lattice, exactly, by dynamic programming. A state is a grip with the letters that the position has
- * used so far; staying may open the position, moving begins a new one. O(events x grips² x openings²) time. */
+ * used so far: by how many the position reaches below and above those of the grip itself. Staying may open the position, moving begins
+ * a new one. A state is dropped where the same grip without the reach, at its value and the full price of opening, costs no more: from
+ * there everything can be played that could be played from the state. O(events x grips² x openings²) time at most. */
 export function solve(lattice: Lattice, extra: Extra): Path {
-  const { stands, grips, widest, openCost } = lattice;
+  const { stands, grips, gripCosts, joins, widest, openCost } = lattice;
   if (stands.length === 0) return { steps: [], cost: 0 };
   const side = widest + 1;
   const windows = side * side;
-  const backs: Int32Array[] = [];
-  let values = firstValues(lattice, extra, windows);
-  backs.push(new Int32Array(values.length).fill(-1));
+  const room = roomFor(lattice, windows);
+  const growing = Math.max(openCost, lattice.contractCost);
+  let values = room.values[0] as Float64Array;
+  let next = room.values[1] as Float64Array;
+  let alive = room.alive[0] as Int32Array;
+  let nextAlive = room.alive[1] as Int32Array;
+  let count = begin(lattice, extra, windows, values, alive);
   for (let t = 1; t < stands.length; t += 1) {
     const before = grips[t - 1] as readonly Grip[];
     const now = grips[t] as readonly Grip[];
-    const { stay, move, down: downCosts, up: upCosts } = lattice.joins[t] as JoinTable;
+    const size = now.length;
+    const { stay, move, down: downCosts, up: upCosts } = joins[t] as JoinTable;
     const shift = (stands[t] as Stand).base - (stands[t - 1] as Stand).base;
-    const own = ownCosts(lattice, extra, t);
-    const next = new Float64Array(now.length * windows).fill(Infinity);
-    const back = new Int32Array(now.length * windows).fill(-1);
-    for (let p = 0; p < before.length; p += 1) {
+    const own = gripCosts[t] as Float64Array;
+    const added = extra.own?.[t];
+    const wish = extra.wish?.[t];
+    const changed = extra.changed?.[t];
+    const changedBefore = extra.changed?.[t - 1];
+    const back = room.backs[t] as Int32Array;
+    next.fill(Infinity, 0, size * windows);
+    for (let at = 0; at < count; ) {
+      const p = Math.floor((alive[at] as number) / windows);
       const from = before[p] as Grip;
-      let bestWindow = -1;
+      const first = at;
       let best = Infinity;
-      for (let w = 0; w < windows; w += 1) {
-        const value = values[p * windows + w] as number;
+      let bestState = -1;
+      for (; at < count && (alive[at] as number) < (p + 1) * windows; at += 1) {
+        const value = values[alive[at] as number] as number;
         if (value < best) {
           best = value;
-          bestWindow = w;
+          bestState = alive[at] as number;
         }
       }
-      if (bestWindow < 0) continue;
-      for (let q = 0; q < now.length; q += 1) {
+      for (let q = 0; q < size; q += 1) {
         const to = now[q] as Grip;
+        const pair = p * size + q;
         const spread = to.high - to.low;
-        const opens = extra.changed && extra.changed[t]?.[q] === 1 && extra.changed[t - 1]?.[p] === 0 ? extra.opens : 0;
-        const base = (own[q] as number) + opens;
-        const moved = best + (move[p * now.length + q] as number) + openCost * spread + base;
+        const opens = changed && changed[q] === 1 && changedBefore?.[p] === 0 ? extra.opens : 0;
+        const base = (own[q] as number) + (added ? (added[q] as number) : 0) + (wish ? (wish[q] as number) : 0) + opens;
+        const moved = best + (move[pair] as number) + openCost * spread + base;
         if (moved < (next[q * windows] as number)) {
           next[q * windows] = moved;
-          back[q * windows] = (p * windows + bestWindow) * 2;
+          back[q * windows] = bestState * 2;
         }
-        const stayed = stay[p * now.length + q] as number;
+        const stayed = (stay[pair] as number) + base;
         if (stayed === Infinity) continue;
-        const downCost = downCosts[p * now.length + q] as number;
-        const upCost = upCosts[p * now.length + q] as number;
         const down = shift + to.low - from.low;
         const up = shift + to.high - from.high;
-        for (let i = 0; i < side; i += 1) {
-          for (let k = 0; i + k < side; k += 1) {
-            const value = values[p * windows + i * side + k] as number;
-            if (value === Infinity) continue;
-            const below = Math.max(0, i + down);
-            const above = Math.max(0, k - up);
-            const isSame = below === 0 && above === 0 && i + k === 0 && down === 0 && up === 0;
-            if (spread + below + above > widest && !isSame) continue;
-            // The letters by which the ends of the position lie beyond the old ones.
-            const cost = value + stayed + downCost * Math.max(0, -down - i) + upCost * Math.max(0, up - k) + base;
-            const at = q * windows + below * side + above;
-            if (cost < (next[at] as number)) {
-              next[at] = cost;
-              back[at] = (p * windows + i * side + k) * 2 + 1;
-            }
+        const downCost = downCosts[pair] as number;
+        const upCost = upCosts[pair] as number;
+        for (let a = first; a < at; a += 1) {
+          const state = alive[a] as number;
+          const window = state - p * windows;
+          const i = Math.floor(window / side);
+          const k = window - i * side;
+          const below = i + down > 0 ? i + down : 0;
+          const above = k - up > 0 ? k - up : 0;
+          // A grip wider than the level allows may only be repeated.
+          if (spread + below + above > widest && !(window === 0 && down === 0 && up === 0)) continue;
+          let cost = (values[state] as number) + stayed;
+          // The letters by which the ends of the position lie beyond the old ones.
+          if (-down - i > 0) cost += downCost * (-down - i);
+          if (up - k > 0) cost += upCost * (up - k);
+          const target = q * windows + below * side + above;
+          if (cost < (next[target] as number)) {
+            next[target] = cost;
+            back[target] = state * 2 + 1;
           }
         }
       }
     }
-    values = next;
-    backs.push(back);
+    count = keepAlive(next, nextAlive, size, side, growing);
+    [values, next] = [next, values];
+    [alive, nextAlive] = [nextAlive, alive];
   }
-  return trace(lattice, backs, values, windows, side);
+  return trace(lattice, room.backs, values, alive.subarray(0, count), windows, side);
 }
 
-function firstValues(lattice: Lattice, extra: Extra, windows: number): Float64Array {
-  const grips = lattice.grips[0] ?? [];
-  const own = ownCosts(lattice, extra, 0);
-  const values = new Float64Array(grips.length * windows).fill(Infinity);
+/** Memory that the search writes into: as much as the widest event needs, and the way back for each. It is used again by the next search
+ * through the same lattice. */
+interface Room {
+  readonly values: readonly Float64Array[];
+  readonly alive: readonly Int32Array[];
+  readonly backs: readonly Int32Array[];
+}
+
+const rooms = new WeakMap<Lattice['grips'], Room>();
+
+function roomFor({ grips }: Lattice, windows: number): Room {
+  const known = rooms.get(grips);
+  if (known) return known;
+  const most = Math.max(...grips.map((own) => own.length)) * windows;
+  const room = {
+    values: [new Float64Array(most), new Float64Array(most)],
+    alive: [new Int32Array(most), new Int32Array(most)],
+    backs: grips.map((own) => new Int32Array(own.length * windows)),
+  };
+  rooms.set(grips, room);
+  return room;
+}
+
+function begin(lattice: Lattice, extra: Extra, windows: number, values: Float64Array, alive: Int32Array): number {
+  const own = lattice.gripCosts[0] as Float64Array;
+  const grips = lattice.grips[0] as readonly Grip[];
   grips.forEach((grip, g) => {
     const opens = extra.changed?.[0]?.[g] === 1 ? extra.opens : 0;
-    values[g * windows] = (own[g] as number) + opens + lattice.openCost * (grip.high - grip.low);
+    values[g * windows] = (own[g] as number) + (extra.own?.[0]?.[g] ?? 0) + (extra.wish?.[0]?.[g] ?? 0) + opens + lattice.openCost * (grip.high - grip.low);
+    alive[g] = g * windows;
   });
-  return values;
+  return grips.length;
 }
 
-function ownCosts(lattice: Lattice, extra: Extra, t: number): Float64Array {
-  const costs = lattice.gripCosts[t] as Float64Array;
-  const own = extra.own?.[t];
-  return own ? costs.map((cost, g) => cost + (own[g] as number)) : costs;
+/** Lists the states that are worth going on from, in their order; tells how many there are. */
+function keepAlive(values: Float64Array, alive: Int32Array, size: number, side: number, growing: number): number {
+  let count = 0;
+  for (let q = 0; q < size; q += 1) {
+    const first = q * side * side;
+    const closed = values[first] as number;
+    if (closed < Infinity) alive[count++] = first;
+    for (let i = 0; i < side; i += 1) {
+      for (let k = i === 0 ? 1 : 0; i + k < side; k += 1) {
+        const value = values[first + i * side + k] as number;
+        if (value < Infinity && value < closed + growing * (i + k)) alive[count++] = first + i * side + k;
+      }
+    }
+  }
+  return count;
 }
 
-function trace(lattice: Lattice, backs: readonly Int32Array[], values: Float64Array, windows: number, side: number): Path {
-  let state = 0;
-  values.forEach((value, i) => {
-    if (value < (values[state] as number)) state = i;
-  });
+function trace(lattice: Lattice, backs: readonly Int32Array[], values: Float64Array, alive: Int32Array, windows: number, side: number): Path {
+  let state = alive[0] as number;
+  for (const other of alive) if ((values[other] as number) < (values[state] as number)) state = other;
   const cost = values[state] as number;
   const steps: Step[] = [];
-  for (let t = backs.length - 1; t >= 0; t -= 1) {
-    const grips = lattice.grips[t] ?? [];
+  for (let t = lattice.grips.length - 1; t >= 0; t -= 1) {
     const base = lattice.stands[t]?.base ?? 0;
     const g = Math.floor(state / windows);
     const window = state % windows;
-    const grip = grips[g] as Grip;
-    const back = backs[t]?.[state] as number;
+    const grip = lattice.grips[t]?.[g] as Grip;
+    const back = t === 0 ? -1 : (backs[t]?.[state] as number);
     steps.push({ grip, index: g, join: joinOf(lattice, t, back, g, windows), low: base + grip.low - Math.floor(window / side), high: base + grip.high + (window % side) });
     state = back >> 1;
   }

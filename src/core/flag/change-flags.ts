@@ -1,6 +1,6 @@
 import { alternatives, fingerChanges } from '../force';
 import type { HandNote } from '../score';
-import type { Flag } from './flag';
+import type { Flag, FlagDetail } from './flag';
 import type { PlayedHand } from './hand-flags';
 import { placeOf } from './place-of';
 
@@ -9,7 +9,7 @@ const SHOULD_GAIN = 3;
 
 /** Fingers that change, or should: one flag a run, with why, what it gains, and what else would do. A hand that cannot be played in this
  * key at all, though it can on white keys, gets no such advice: the key is unsuitable. */
-export function changeFlags({ study, played, notes }: PlayedHand): readonly Flag[] {
+export function changeFlags({ study, played, notes }: PlayedHand, detail: FlagDetail): readonly Flag[] {
   if (isUnsuitable(study)) return [];
   return fingerChanges(study).map((change) => {
     const own = change.notes.map((index) => notes[index] as HandNote);
@@ -22,7 +22,7 @@ export function changeFlags({ study, played, notes }: PlayedHand): readonly Flag
         after: change.after,
         cause: change.cause,
         gain: Number.isFinite(change.gain) ? change.gain : null,
-        alternatives: alternatives(study, change),
+        alternatives: detail === 'full' ? alternatives(study, change) : [],
         isApplied: played === study.plan,
       },
       severity: change.gain === Infinity ? 'must' : change.gain >= SHOULD_GAIN ? 'should' : 'watch',

@@ -5,7 +5,7 @@ import type { HandNote } from '../score';
 import type { Ticks } from '../time';
 import { blackFingerFlags, doubleDutyFlags } from './black-key-flags';
 import { changeFlags } from './change-flags';
-import { SEVERITIES, type Flag } from './flag';
+import { SEVERITIES, type Flag, type FlagDetail } from './flag';
 import { crossingFlags, extensionFlags, forcedMoveFlags, hopFlags, limitFlags, stretchFlags, type PlayedHand } from './hand-flags';
 import { overlapFlags } from './overlap-flags';
 import { doubleAccidentalFlags, ledgerFlags, offKeyboardFlags } from './register-flags';
@@ -17,6 +17,7 @@ export interface FlagInput {
   readonly notes: readonly HandNote[];
   readonly hands: readonly PlayedHand[];
   readonly positions: readonly PlacedPosition[];
+  readonly detail: FlagDetail;
   readonly school: OuterSchool;
   readonly keyboard: KeyboardSize;
   readonly letterOf: (note: HandNote) => number;
@@ -29,7 +30,7 @@ export function findFlags(input: FlagInput): readonly Flag[] {
   const placeInMusic = (flag: Flag): number => order.get(flag.notes[0] ?? '') ?? 0;
   return [
     ...input.hands.flatMap((hand) => limitFlags(hand, (note) => canOtherHandTake(note, input.notes, hand.study.ground.demands.player.spanMm))),
-    ...input.hands.flatMap(changeFlags),
+    ...input.hands.flatMap((hand) => changeFlags(hand, input.detail)),
     ...input.hands.flatMap(forcedMoveFlags),
     ...input.hands.flatMap(hopFlags),
     ...input.hands.flatMap(crossingFlags),
@@ -43,7 +44,7 @@ export function findFlags(input: FlagInput): readonly Flag[] {
     ...offKeyboardFlags(input.notes, input.keyboard),
     ...doubleAccidentalFlags(input.notes),
   ]
-    .map((flag) => withCosts(flag, input.hands))
+    .map((flag) => (input.detail === 'full' ? withCosts(flag, input.hands) : flag))
     .sort((a, b) => placeInMusic(a) - placeInMusic(b) || SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
 }
 

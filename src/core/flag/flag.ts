@@ -64,4 +64,7 @@ export type FlagEvidence =
   | { readonly kind: 'hands-overlap'; readonly right: Pitch; readonly left: Pitch }
   | { readonly kind: 'off-keyboard'; readonly pitch: Pitch; readonly keyboard: KeyboardSize };
 
+/** Whether flags carry what stands behind them, or are only to be counted. */
+export type FlagDetail = 'full' | 'counted';
+
 export type FlagKind = FlagEvidence['kind'];

@@ -1,5 +1,5 @@
 export { SEVERITIES } from './flag';
-export type { Flag, FlagEvidence, FlagKind, Severity } from './flag';
+export type { Flag, FlagDetail, FlagEvidence, FlagKind, Severity } from './flag';
 export { compareFlags, findFlags } from './find-flags';
 export type { FlagInput } from './find-flags';
 export type { PlayedHand } from './hand-flags';

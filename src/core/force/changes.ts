@@ -1,4 +1,4 @@
-import { BROKEN_LIMIT, playHand, struckAt, type Fingering, type HandPlan } from '../finger';
+import { BROKEN_LIMIT, playStretch, struckAt, type Fingering, type HandPlan, type Stretch } from '../finger';
 import type { Finger } from '../score';
 import { costsByRule, rounded, type Comparison } from './prices';
 import type { HandStudy } from './study-hand';
@@ -43,12 +43,13 @@ function differs(a: Fingering, b: Fingering, notes: readonly number[]): boolean 
 }
 
 function changeOf(study: HandStudy, from: number, to: number, isChanged: readonly boolean[]): FingerChange {
-  const { passage, kept, demands } = study.ground;
+  const { passage, kept } = study.ground;
   const events = Array.from({ length: to - from + 1 }, (_, i) => from + i);
   const notes = events.flatMap((t) => struckAt(passage, t));
   const inRun = new Set(notes);
-  const putBack = playHand(passage, study.view, demands, study.plan.fingering.map((finger, i) => (inRun.has(i) ? (kept[i] ?? null) : finger)));
-  const planned = playHand(passage, study.view, demands, study.plan.fingering);
+  const [begin, end] = surroundings(study.plan, from, to);
+  const putBack = playStretch(study.plan.lattice, study.plan.fingering.map((finger, i) => (inRun.has(i) ? (kept[i] ?? null) : finger)), begin, end);
+  const planned = playStretch(study.plan.lattice, study.plan.fingering, begin, end);
   return {
     from,
     to,
@@ -57,11 +58,23 @@ function changeOf(study: HandStudy, from: number, to: number, isChanged: readonl
     after: notes.map((note) => study.plan.fingering[note] ?? null),
     cause: causeOf(study, events.filter((t) => isChanged[t])),
     gain: putBack.limits > planned.limits ? Infinity : rounded(limitless(putBack) - limitless(planned)),
-    comparison: { between: 'fingers', worse: costsByRule(putBack, from, to), better: costsByRule(planned, from, to) },
+    comparison: { between: 'fingers', worse: costsByRule(putBack, from - begin, to - begin), better: costsByRule(planned, from - begin, to - begin) },
   };
 }
 
-function limitless(plan: HandPlan): number {
+/** Positions around a change that its costs may touch: the one before it and the one after it, whole. */
+const POSITIONS_AROUND = 1;
+
+/** From where to where the fingers of a change matter. What lies further away costs the same with either fingers. */
+export function surroundings(plan: HandPlan, from: number, to: number): readonly [number, number] {
+  const starts = plan.steps.flatMap(({ join }, t) => (join === 'stay' ? [] : [t]));
+  const first = Math.max(0, starts.findLastIndex((start) => start <= from) - POSITIONS_AROUND);
+  const after = starts.findIndex((start) => start > to);
+  const next = after < 0 ? undefined : starts[after + POSITIONS_AROUND];
+  return [starts[first] ?? 0, (next ?? plan.steps.length) - 1];
+}
+
+function limitless(plan: Stretch): number {
   return plan.cost - BROKEN_LIMIT * plan.limits;
 }
 
@@ -78,16 +91,18 @@ function causeOf({ ground, colourless }: HandStudy, events: readonly number[]): 
 
 /** Other fingers that work at the first note of a change, each with how much more it costs than the plan, cheapest first. */
 export function alternatives(study: HandStudy, change: FingerChange): readonly { readonly finger: Finger; readonly price: number }[] {
-  const { passage, demands } = study.ground;
+  const { passage } = study.ground;
+  const { lattice, fingering } = study.plan;
   const [first] = struckAt(passage, change.from);
   if (first === undefined || struckAt(passage, change.from).length > 1) return [];
   const inRun = new Set(change.notes);
-  const free = study.plan.fingering.map((finger, i) => (inRun.has(i) ? null : finger));
-  const best = playHand(passage, study.view, demands, study.plan.fingering);
+  const free = fingering.map((finger, i) => (inRun.has(i) ? null : finger));
+  const [begin, end] = surroundings(study.plan, change.from, change.to);
+  const best = playStretch(lattice, fingering, begin, end);
   const taken = [change.before[0], change.after[0]];
   return ([1, 2, 3, 4, 5] as const)
     .filter((finger) => !taken.includes(finger))
-    .map((finger) => ({ finger, plan: playHand(passage, study.view, demands, free.with(first, finger)) }))
+    .map((finger) => ({ finger, plan: playStretch(lattice, free.with(first, finger), begin, end) }))
     .filter(({ plan }) => plan.limits <= best.limits)
     .map(({ finger, plan }) => ({ finger, price: Math.max(0, rounded(limitless(plan) - limitless(best))) }))
     .filter(({ price }) => price <= DEAREST)

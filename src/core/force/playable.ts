@@ -30,8 +30,18 @@ export function whyNotPlayable(passage: Passage, midis: readonly number[], playe
     return way.steps.every((_, t) => stepLimits(other, way.steps, t).length === 0);
   };
   const level = LEVELS.filter((other) => other > player.level).find((other) => works({ ...player, level: other })) ?? null;
-  const spans = Array.from({ length: (GREATEST_SPAN_MM - LEAST_SPAN_MM) / SPAN_STEP_MM + 1 }, (_, i) => LEAST_SPAN_MM + SPAN_STEP_MM * i);
   const isReach = limits.every(({ limit }) => limit === 'reach' || limit === 'held-reach');
-  const spanMm = isReach ? (spans.filter((mm) => mm > player.spanMm).find((mm) => works({ ...player, spanMm: mm })) ?? null) : null;
-  return { ...first, level, spanMm };
+  return { ...first, level, spanMm: isReach ? leastSpan(player.spanMm, (spanMm) => works({ ...player, spanMm })) : null };
+}
+
+/** The least reach for which something works, to the next step. A wider hand can do all that a narrower one can, so halving finds it. */
+function leastSpan(fromMm: number, works: (spanMm: number) => boolean): number | null {
+  const spans = Array.from({ length: (GREATEST_SPAN_MM - LEAST_SPAN_MM) / SPAN_STEP_MM + 1 }, (_, i) => LEAST_SPAN_MM + SPAN_STEP_MM * i).filter((mm) => mm > fromMm);
+  let [low, high] = [0, spans.length];
+  while (low < high) {
+    const middle = Math.floor((low + high) / 2);
+    if (works(spans[middle] as number)) high = middle;
+    else low = middle + 1;
+  }
+  return spans[low] ?? null;
 }

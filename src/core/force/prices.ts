@@ -1,4 +1,4 @@
-import { neutralView, playHand, RULES, tallySteps, type HandPlan, type Rule } from '../finger';
+import { neutralView, playHand, RULES, tallySteps, type HandPlan, type Rule, type Stretch } from '../finger';
 
 /** What one rule adds to the cost of a stretch. */
 export interface RuleCost {
@@ -15,7 +15,7 @@ export interface Comparison {
 }
 
 /** What the events of a plan cost by rule, from one to another, both included, with the joins into and out of them. */
-export function costsByRule(plan: HandPlan, from: number, to: number): readonly RuleCost[] {
+export function costsByRule(plan: Stretch, from: number, to: number): readonly RuleCost[] {
   const { weights } = plan.lattice.demands;
   const { amounts } = tallySteps(plan.lattice, plan.steps, from, Math.min(to + 1, plan.steps.length - 1));
   return RULES.flatMap((rule, i) => {
@@ -37,10 +37,20 @@ export function costsAtEvents(plan: HandPlan, events: readonly number[]): readon
 
 /** What the colour and spacing of the keys add to the cost of fingers at some events. */
 export function compareKeys(played: HandPlan, events: readonly number[]): Comparison {
-  const { passage, demands } = played.lattice;
-  const onWhite = playHand(passage, neutralView(passage), demands, played.fingering);
-  return { between: 'keys', worse: costsAtEvents(played, events), better: costsAtEvents(onWhite, events) };
+  return { between: 'keys', worse: costsAtEvents(played, events), better: costsAtEvents(onWhiteKeys(played), events) };
 }
+
+/** The same fingers on the white keys of the letters; worked out once for a plan. */
+function onWhiteKeys(played: HandPlan): HandPlan {
+  const known = whites.get(played);
+  if (known) return known;
+  const { passage, demands } = played.lattice;
+  const plan = playHand(passage, neutralView(passage), demands, played.fingering);
+  whites.set(played, plan);
+  return plan;
+}
+
+const whites = new WeakMap<HandPlan, HandPlan>();
 
 export function totalOf(costs: readonly RuleCost[]): number {
   return rounded(costs.reduce((sum, { cost }) => sum + cost, 0));

@@ -38,8 +38,9 @@ export function studyHand(ground: HandGround, midis: readonly number[]): HandStu
   const before = { fingering: kept, isPrinted };
   const plan = planHand(passage, view, demands, before);
   const keptPlan = playHand(passage, view, demands, kept);
-  const isChanged = plan.fingering.some((finger, i) => finger !== kept[i]);
-  return { ground, plan, keptPlan, view, colourless: isChanged ? planHand(passage, colourlessView(view), demands, before) : null };
+  // Only a finger that would have stayed on white keys can be forced by their colour.
+  const isChanged = plan.fingering.some((finger, i) => finger !== kept[i] && ground.neutral.fingering[i] === kept[i]);
+  return { ground, plan, keptPlan, view, colourless: isChanged ? planHand(passage, colourlessView(view), demands, before, 0) : null };
 }
 
 /** A hand whose fingers stay as they are brought along, whatever they cost. */

@@ -31,7 +31,7 @@ export function ladderOf(piece: OpenedPiece, wish: Omit<Wish, 'to'>, order: KeyO
   const own = piece.key.key;
   const rungs = fifteenKeys(mode)
     .map((key) => {
-      const version = moveTo(piece, before, { ...wish, to: key });
+      const version = moveTo(piece, before, { ...wish, to: key }, 'counted');
       return version.ok ? rungOf(key, version.value) : unwritableRung(key, version.error);
     })
     .sort((a, b) => compareRungs(a, b, order, own));

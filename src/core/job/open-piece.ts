@@ -1,5 +1,5 @@
 import { placePosition, positionsOf, USUAL_PLAYER, type PlacedPosition, type Player } from '../finger';
-import { compareFlags, findFlags, type Flag, type PlayedHand } from '../flag';
+import { compareFlags, findFlags, type Flag, type FlagDetail, type PlayedHand } from '../flag';
 import type { KeyboardSize } from '../keyboard';
 import { handRemarks } from './hand-remarks';
 import { octaveRemarks } from './octave-remarks';
@@ -93,18 +93,18 @@ function keyRemarks({ key, runnerUp, certainty }: FoundKey): readonly Remark[] {
 /** The piece where it stands. */
 export function asWritten(piece: OpenedPiece, player: Player = USUAL_PLAYER, keyboard: KeyboardSize = 88): Version {
   const octaves = { right: 0, left: 0 };
-  const version = describe(piece, piece.score, piece.key.key, 'as-written', { player, keyboard });
+  const version = describe(piece, piece.score, piece.key.key, 'as-written', { player, keyboard, detail: 'full' });
   return { ...version, key: piece.key.key, interval: { fifths: 0, octaves: 0 }, octaves, remarks: [] };
 }
 
 /** Moves a piece to another key and tells how the hands sit there. `before` is the piece where it stands: what was so
- * already there is marked. Errors: those of moving. */
-export function moveTo(piece: OpenedPiece, before: Version, wish: Wish): Result<Version, Fault> {
+ * already there is marked; `detail` is how much its flags carry. Errors: those of moving. */
+export function moveTo(piece: OpenedPiece, before: Version, wish: Wish, detail: FlagDetail = 'full'): Result<Version, Fault> {
   const request = { ...wish, respelled: withTied(piece.notes, wish.respelled), from: piece.key.key, pupil: piece.part };
   const moved = moveScore(piece.score, request);
   if (!moved.ok) return moved;
   const score = wish.fingering === 'none' ? withoutFingers(moved.value.score) : moved.value.score;
-  const described = describe(piece, score, wish.to, wish.fingering, wish);
+  const described = describe(piece, score, wish.to, wish.fingering, { ...wish, detail });
   return ok({
     ...described,
     flags: compareFlags(described.flags, before.flags),
@@ -142,7 +142,7 @@ function describe(
   moved: Score,
   key: Key,
   fingering: Showing,
-  { player, keyboard }: Pick<Wish, 'player' | 'keyboard'>,
+  { player, keyboard, detail }: Pick<Wish, 'player' | 'keyboard'> & { readonly detail: FlagDetail },
 ): Pick<Version, 'score' | 'key' | 'notes' | 'positions' | 'flags' | 'remarks'> {
   const movedNotes = handNotes(pupilsPart(piece, moved), moved.ticksPerQuarter);
   const hands = fingering === 'none' ? [] : playHands(piece, movedNotes, player, fingering);
@@ -162,6 +162,7 @@ function describe(
     notes: struck,
     hands: hands.map((hand) => ({ ...hand, notes: hand.notes.map((note) => byId.get(note.id) ?? note) })),
     positions,
+    detail,
     school: player.outer,
     keyboard,
     letterOf: (note) => writtenLetters.get(note.id) ?? diatonicNumber(note.pitch),
