@@ -92,9 +92,40 @@ describe('POST /api/report', () => {
     }
   });
 
-  it('says that nothing was planned, unless fingers were only to be kept', async () => {
-    expect((await reportOn('to=D', LANTERN)).remarks.map(({ code }) => code)).toEqual(['not-planned']);
-    expect((await reportOn('to=D&fingering=keep', LANTERN)).remarks).toEqual([]);
+  it('plans fingers: carried over, completed, or given to a piece that has none', async () => {
+    const bare = musicXml({ right: 'C4q D4q E4q F4q | G4w', left: 'C3w | G3w', mode: 'major' });
+    const planned = await reportOn('to=D', bare);
+    expect(planned.notes.map(({ fingerFrom }) => fingerFrom)).toEqual([null, null, null, null, null, null, null]);
+    expect(planned.notes.filter(({ hand }) => hand === 'right').map(({ fingerTo }) => fingerTo)).toEqual([1, 2, 3, 4, 5]);
+    expect((await reportOn('to=D&fingering=keep', bare)).notes.every(({ fingerTo }) => fingerTo === null)).toBe(true);
+    expect((await reportOn('to=D&fingering=none', LANTERN)).notes.every(({ fingerTo }) => fingerTo === null)).toBe(true);
+    expect((await reportOn('to=D', LANTERN)).remarks).toEqual([]);
+  });
+
+  it('says what cannot be played at a level or reach, why, and what would help', async () => {
+    const six = musicXml({ right: 'C4q/1 D4q/2 E4q/3 F4q/4 | G4q/5 A4q/5 G4q/4 E4q/2', mode: 'major' });
+    const first = await reportOn('to=C&level=1', six);
+    expect(first.playable).toEqual({ right: false, left: true });
+    expect(first.remarks).toMatchObject([{ code: 'not-playable', bar: '2' }]);
+    expect(first.remarks[0]?.message).toContain('at level 2 it can');
+    expect((await reportOn('to=C&level=4', six)).playable.right).toBe(true);
+    const octave = musicXml({ right: 'C4+C5w/1/5', mode: 'major' });
+    const small = await reportOn('to=C&span=150', octave);
+    expect(small.flags).toMatchObject([{ kind: 'out-of-reach', severity: 'must', notes: ['n1', 'n2'] }]);
+    expect(small.remarks[0]?.message).toContain('a hand of 165 mm can');
+    expect((await reportOn('to=C&span=180', octave)).playable.right).toBe(true);
+  });
+
+  it('takes the schools: fingers off black keys, the finger beside 5, repeated keys', async () => {
+    const chord = musicXml({ right: 'C5w', left: 'C3+E3+G3+C4w', mode: 'major' });
+    const left = async (query: string): Promise<readonly (number | null)[]> => (await reportOn(query, chord)).notes.filter(({ hand }) => hand === 'left').map(({ fingerTo }) => fingerTo);
+    expect(await left('to=D')).toEqual([5, 4, 2, 1]);
+    expect(await left('to=D&inner=black')).toEqual([5, 3, 2, 1]);
+    const repeated = musicXml({ right: 'G4q G4q G4q G4q', mode: 'major' });
+    const fingers = async (query: string): Promise<readonly (number | null)[]> => (await reportOn(query, repeated)).notes.map(({ fingerTo }) => fingerTo);
+    expect(new Set(await fingers('to=C')).size).toBe(1);
+    const changing = await fingers('to=C&repeat=change&level=3');
+    expect(changing.slice(1).every((finger, i) => finger !== changing[i])).toBe(true);
   });
 
   it('says from which bar a key is respelled', async () => {
@@ -119,11 +150,10 @@ describe('POST /api/report', () => {
 
 describe('POST /api/ladder', () => {
   it('ranks the fifteen keys of the piece’s mode with the facts there are', async () => {
-    const { keys, from, remarks } = (await (await send(ladder, '', LANTERN)).json()) as Ladder;
+    const { keys, from } = (await (await send(ladder, '', LANTERN)).json()) as Ladder;
     expect(from).toEqual({ tonic: 'C', mode: 'major', fifths: 0 });
     expect(keys).toHaveLength(15);
     expect(keys[2]).toMatchObject({ tonic: 'D', rank: 3, positionChanges: 0, forcedChanges: 0, blackFingers: { right: [3], left: [3] }, flags: { must: 0, should: 0, watch: 0 }, leaveOut: null });
-    expect(remarks.map(({ code }) => code)).toEqual(['not-planned']);
   });
 
   it('goes by fifths from the piece’s own key', async () => {

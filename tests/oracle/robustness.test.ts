@@ -3,14 +3,14 @@
 import { describe, expect, it } from '@jest/globals';
 import { zipSync, strToU8 } from 'fflate';
 import { faultWords, remarkWords } from '@/core/explain';
-import { asWritten, ladderOf, openPiece, saveAs } from '@/core/job';
+import { asWritten, ladderOf, openPiece, saveAs, type Fingering } from '@/core/job';
 import { unwrap, FILE_FORMATS } from '@/core/result';
 import { bytesOf, musicXml } from '../support/build-piece';
 import { generatedPiece, mutilatedFiles } from '../support/odd-files';
 import { open, USUAL } from '../support/open';
 
 /** Opens a file and does everything with it that a teacher may; whatever happens, it happens in words. */
-function useAll(bytes: Uint8Array): void {
+function useAll(bytes: Uint8Array, fingering: Fingering): void {
   const opened = openPiece(bytes, { format: null, key: null, part: null });
   if (!opened.ok) {
     const { message, hint } = faultWords(opened.error);
@@ -18,19 +18,24 @@ function useAll(bytes: Uint8Array): void {
   }
   if (!opened.ok) return;
   for (const remark of opened.value.remarks) expect(remarkWords(remark).length).toBeGreaterThan(8);
-  ladderOf(opened.value, USUAL, 'ease');
+  ladderOf(opened.value, { ...USUAL, fingering }, 'ease');
   for (const format of FILE_FORMATS) saveAs(opened.value, asWritten(opened.value), format);
 }
 
+/** Planning fingers for fifteen keys is most of the work: every fifth file has it. */
+function fingeringOf(number: number): Fingering {
+  return number % 5 === 0 ? 'plan' : 'none';
+}
+
 describe('100 mutilated files', () => {
-  it.each(mutilatedFiles(100).map((bytes, i) => [i, bytes] as const))('number %i is read or refused in words', (_i, bytes) => useAll(bytes));
+  it.each(mutilatedFiles(100).map((bytes, i) => [i, bytes] as const))('number %i is read or refused in words', (i, bytes) => useAll(bytes, fingeringOf(i)));
 });
 
 describe('200 generated pieces', () => {
   it.each(Array.from({ length: 200 }, (_, seed) => seed))('number %i is read, moved to every key and written in every format', (seed) => {
     const text = generatedPiece(seed);
     expect(openPiece(bytesOf(text), { format: null, key: null, part: null }).ok).toBe(true);
-    useAll(bytesOf(text));
+    useAll(bytesOf(text), fingeringOf(seed));
   });
 });
 

@@ -2,18 +2,18 @@ import type { Extra, Lattice, Stand } from '@/core/finger';
 import { tallyGrip } from '@/core/finger/grip-cost';
 import { growth, meetingOf, tallyMove, tallyPass, tallyStay } from '@/core/finger/join-cost';
 import { BROKEN_LIMIT } from '@/core/finger/rules.table';
-import { RULE_INDEX, emptyTally, weigh } from '@/core/finger/tally';
+import { costTally, RULE, totalCost } from '@/core/finger/tally';
 
 /** The cost of the best fingering, found by trying every grip of every event and every way from one to the next. It shares the
  * cost rules with the planner and nothing else: no state, no pruning. For a handful of events only. */
 export function cheapestByTrying({ passage, view, demands, widest, stands, grips }: Lattice, extra: Extra): number {
-  const open = demands.weights[RULE_INDEX.open] as number;
+  const open = demands.weights[RULE.open] as number;
   const places = grips.map((own, t) => own.map((grip) => ({ grip, low: baseOf(t) + grip.low, high: baseOf(t) + grip.high })));
   const alone = places.map((own, t) =>
     own.map(({ grip, low, high }, g) => {
-      const tally = emptyTally();
+      const tally = costTally(demands.weights);
       tallyGrip(tally, passage, view, demands, stands[t] as Stand, grip);
-      return weigh(tally, demands.weights) + BROKEN_LIMIT * (tally.limits + (high - low > widest ? 1 : 0)) + (extra.own?.[t]?.[g] ?? 0);
+      return totalCost(tally) + BROKEN_LIMIT * (high - low > widest ? 1 : 0) + (extra.own?.[t]?.[g] ?? 0);
     }),
   );
   // Costs of the joins from each grip to each of the next event: staying, and the ways to move.
@@ -23,15 +23,15 @@ export function cheapestByTrying({ passage, view, demands, widest, stands, grips
     return (places[i] ?? []).map(({ grip: from }, p) =>
       own.map(({ grip: to }, q) => {
         const opens = isChanged(t, q) && !isChanged(i, p) ? extra.opens : 0;
-        const [stay, plain, pass] = [emptyTally(), emptyTally(), emptyTally()];
+        const [stay, plain, pass] = [costTally(demands.weights), costTally(demands.weights), costTally(demands.weights)];
         tallyMove(plain, view, demands, meeting, from, to);
-        const moves = [weigh(plain, demands.weights) + BROKEN_LIMIT * plain.limits + opens];
-        if (tallyPass(pass, view, demands, meeting, from, to)) moves.push(weigh(pass, demands.weights) + opens);
+        const moves = [totalCost(plain) + opens];
+        if (tallyPass(pass, view, demands, meeting, from, to)) moves.push(totalCost(pass) + opens);
         const grow = (down: number, up: number): number => {
           const [opened, contracted] = growth(meeting, from, to, down, up);
-          return open * opened + (demands.weights[RULE_INDEX.contract] as number) * contracted;
+          return open * opened + (demands.weights[RULE.contract] as number) * contracted;
         };
-        const stayed = tallyStay(stay, passage, view, demands, meeting, from, to) ? weigh(stay, demands.weights) + opens : null;
+        const stayed = tallyStay(stay, passage, view, demands, meeting, from, to) ? totalCost(stay) + opens : null;
         return { stayed, moves, grow };
       }),
     );

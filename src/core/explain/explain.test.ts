@@ -108,6 +108,22 @@ describe('words', () => {
     isForTeachers(suggestion);
     expect(message).toContain('bars 3 and 5');
   });
+
+  it.each(Object.values(EVIDENCE))('for the pupil tell the flag $kind in one short sentence', (evidence) => {
+    const sentence = pupilWords(flag(evidence));
+    isForTeachers(sentence);
+    expect(sentence).toContain('bars 3 and 5');
+    expect(sentence.split(' ').length).toBeLessThan(20);
+  });
+
+  it('tell why a finger changes, and what else would do', () => {
+    const costs = { between: 'fingers', worse: [{ rule: 'thumbBlack', cost: 4 }, { rule: 'pass', cost: 2 }], better: [{ rule: 'pass', cost: 2 }] } as const;
+    const words = flagWords({ ...flag(EVIDENCE['finger-change']), costs });
+    expect(words.message).toBe('In bars 3 and 5 the left hand plays 2 3 instead of 1 2, because of the colour of the keys. The old fingers would bring the thumb on a black key.');
+    expect(words.suggestion).toContain('To begin with finger 4 (a little harder) also works.');
+    expect(costWords(costs)).toBe('Effort 6.0 with the old fingers, 2.0 with the new ones.');
+    expect(reasonWords({ ...costs, worse: costs.better })).toBe('');
+  });
 });
 
 describe('barsText', () => {
@@ -141,7 +157,7 @@ describe('hands in words', () => {
   });
 
   it('tell a move from where the hand was: “1 where 4 was” (common practice)', () => {
-    expect(words(musicXml({ right: 'C4q/1 D4q/2 E4q/3 F4q/4 | F4q/1 G4q/2 A4q/3 B4q/4' }))).toEqual(['C position', 'F position · 1 where 4 was']);
+    expect(words(musicXml({ right: 'C4q/1 D4q/2 E4q/3 F4q/4 | F4q/1 G4q/2 A4q/3 B4q/4' }))).toEqual(['C position', 'F position · 1 where 4 was, on the repeated key']);
     expect(words(musicXml({ right: 'F4q/1 C5q/5 Rh | C4q/1 G4q/5 Rh' }))[1]).toBe('C position · 5 where 2 was');
     expect(words(musicXml({ right: 'C5w | C5w', left: 'C3q/5 G3q/1 Rh | D3q/5 A3q/1 Rh' }))[1]).toBe('D position · 5 where 4 was');
     expect(words(musicXml({ right: 'C4q/1 G4q/5 Rh | C5q/1 G5q/5 Rh' }))[1]).toBe('C position · the same place an octave higher');

@@ -28,6 +28,10 @@ const ROUNDS = 30;
 const PATIENCE = 12;
 const NEAR = 1e-6;
 
+/** Usual fingers are followed until they come again; in the rounds, where the next ones are at hand, only once. */
+const TO_THE_END = 20;
+const ONCE = 1;
+
 /** Plans with the wish that like moments have like fingers: each that differs from the usual fingers of its group costs
  * `CONSISTENCY`. The wish ties events together over the whole piece, so one pass of dynamic programming cannot have it exactly.
  * Lagrangian decomposition does both: it finds plans, and it proves how much better any other could be. `likely` are fingers, as bits,
@@ -38,8 +42,9 @@ export function solveAlike(lattice: Lattice, groups: Groups, extra: Extra, round
   let bound = free.cost;
   const tried = new Set<string>();
   const wish = lattice.grips.map((grips) => new Float64Array(grips.length));
-  const improve = (start: readonly number[]): void => {
-    for (let usual = start; !tried.has(usual.join()); ) {
+  // Follows the usual fingers of a path to those of the next, so many times at most.
+  const improve = (start: readonly number[], times: number): void => {
+    for (let usual = start, time = 0; time < times && !tried.has(usual.join()); time += 1) {
       tried.add(usual.join());
       fillWishes(lattice, groups, usual, wish);
       const path = solve(lattice, { ...extra, wish });
@@ -48,8 +53,8 @@ export function solveAlike(lattice: Lattice, groups: Groups, extra: Extra, round
       usual = usualMasks(path, groups);
     }
   };
-  if (best.cost - bound > NEAR && likely) improve(groups.map((group) => mostCommon(group.map((t) => likely[t] as number))));
-  if (best.cost - bound > NEAR) improve(usualMasks(free, groups));
+  if (best.cost - bound > NEAR && likely) improve(groups.map((group) => mostCommon(group.map((t) => likely[t] as number))), TO_THE_END);
+  if (best.cost - bound > NEAR) improve(usualMasks(free, groups), TO_THE_END);
 
   const prices = lattice.grips.map((grips) => new Float64Array(grips.length));
   let path = free;
@@ -60,10 +65,11 @@ export function solveAlike(lattice: Lattice, groups: Groups, extra: Extra, round
     const value = path.cost + apart.reduce((sum, { cost }) => sum + cost, 0);
     bound = Math.max(bound, value);
     const cost = best.cost;
-    improve(apart.map(({ usual }) => usual));
+    improve(apart.map(({ usual }) => usual), ONCE);
     if (best.cost < cost - NEAR) betterAt = round;
     raise(lattice, path, groups, apart, prices, best.cost - value);
   }
+  improve(usualMasks(best, groups), TO_THE_END);
   return { ...best, bound: Math.min(bound, best.cost) };
 }
 
@@ -80,12 +86,12 @@ function apartCost(path: Path, groups: Groups): number {
   return CONSISTENCY * apart.reduce((sum, count) => sum + count, 0);
 }
 
-function maskAt(path: Path, t: number): number {
+function maskAt(path: Pick<Path, 'steps'>, t: number): number {
   return (path.steps[t] as Path['steps'][number]).grip.mask;
 }
 
 /** The most common fingers of each group; of equally common ones those that come first. */
-function usualMasks(path: Path, groups: Groups): readonly number[] {
+function usualMasks(path: Pick<Path, 'steps'>, groups: Groups): readonly number[] {
   return groups.map((group) => mostCommon(group.map((t) => maskAt(path, t))));
 }
 

@@ -3,7 +3,7 @@ import type { Grip, Stand } from './grip';
 import type { Passage } from './passage';
 import type { Demands } from './player';
 import { spanOf } from './hand-measure';
-import { add, addSpan, type Tally } from './tally';
+import { add, addSpan, RULE, type Tally } from './tally';
 import type { View } from './view';
 
 /** Letters from which a chord counts as an octave hand, and the widest gap that finger 4 takes beside 5.
@@ -21,9 +21,9 @@ export function tallyGrip(tally: Tally, passage: Passage, view: View, demands: D
     const finger = fingers[i] as number;
     const isBlack = view.black[down[i] as number] === 1;
     if (!isHeld[i]) {
-      if (finger === 4) add(tally, 'weakFour', 1);
-      if (finger === 5) add(tally, 'weakFive', 1);
-      if (finger === 1 && isBlack) add(tally, 'thumbBlack', 1);
+      if (finger === 4) add(tally, RULE.weakFour, 1);
+      if (finger === 5) add(tally, RULE.weakFive, 1);
+      if (finger === 1 && isBlack) add(tally, RULE.thumbBlack, 1);
       const run = view.inRun[down[i] as number] as number;
       if (run > 0) tallyRun(tally, finger, isBlack, run);
     }
@@ -38,8 +38,8 @@ export function tallyGrip(tally: Tally, passage: Passage, view: View, demands: D
 /** In a chromatic run finger 3 takes the black keys and the thumb the white ones, with 2 where two white keys meet
  * (Hanon 1873, no. 40). */
 function tallyRun(tally: Tally, finger: number, isBlack: boolean, run: number): void {
-  if (isBlack && finger !== 3) add(tally, 'chromaticBlack', 1);
-  if (!isBlack && finger > run) add(tally, 'chromaticWhite', 1);
+  if (isBlack && finger !== 3) add(tally, RULE.chromaticBlack, 1);
+  if (!isBlack && finger > run) add(tally, RULE.chromaticWhite, 1);
 }
 
 function tallyPair(tally: Tally, view: View, demands: Demands, low: number, lower: number, high: number, higher: number, factor: number): void {
@@ -55,18 +55,18 @@ function tallyPair(tally: Tally, view: View, demands: Demands, low: number, lowe
 export function tallyColours(tally: Tally, a: number, aBlack: boolean, b: number, bBlack: boolean, factor: number, neighbour: number): void {
   if (aBlack === bBlack || a === b) return;
   const [onBlack, onWhite] = aBlack ? [a, b] : [b, a];
-  if (onBlack === 4 && onWhite === 3) add(tally, 'fourBlack', factor);
-  if (onBlack === 2 && onWhite === 3) add(tally, 'twoBlack', factor);
-  if (onBlack === 1) add(tally, 'thumbBlackNeighbour', factor * neighbour);
-  if (onBlack === 5) add(tally, 'fiveBlackNeighbour', factor * neighbour);
+  if (onBlack === 4 && onWhite === 3) add(tally, RULE.fourBlack, factor);
+  if (onBlack === 2 && onWhite === 3) add(tally, RULE.twoBlack, factor);
+  if (onBlack === 1) add(tally, RULE.thumbBlackNeighbour, factor * neighbour);
+  if (onBlack === 5) add(tally, RULE.fiveBlackNeighbour, factor * neighbour);
 }
 
 function tallyChord(tally: Tally, passage: Passage, view: View, demands: Demands, { down }: Stand, { fingers }: Grip): void {
-  if (fingers[0] !== 1) add(tally, 'chordOuter', 1);
-  if (fingers.at(-1) !== 5) add(tally, 'chordOuter', 1);
+  if (fingers[0] !== 1) add(tally, RULE.chordOuter, 1);
+  if (fingers.at(-1) !== 5) add(tally, RULE.chordOuter, 1);
   const letterAt = (i: number): number => passage.notes[down.at(i) as number]?.letter ?? 0;
   if (fingers.at(-1) !== 5 || letterAt(-1) - letterAt(0) < OCTAVE_LETTERS) return;
   const isBlackInside = demands.player.inner === 'black' && view.black[down.at(-2) as number] === 1;
   const wanted = letterAt(-1) - letterAt(-2) <= THIRD_LETTERS && !isBlackInside ? 4 : 3;
-  if (fingers.at(-2) !== wanted) add(tally, 'innerFinger', 1);
+  if (fingers.at(-2) !== wanted) add(tally, RULE.innerFinger, 1);
 }

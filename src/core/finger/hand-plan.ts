@@ -32,7 +32,7 @@ export interface Before {
 }
 
 /** A plan that stays near given fingers begins from them, and needs fewer rounds. Our own choice: `npm run bench` tells what gap is left. */
-const ROUNDS_NEAR_BEFORE = 3;
+const ROUNDS_NEAR_BEFORE = 4;
 
 const groupsByPassage = new WeakMap<Passage, ReturnType<typeof groupsOf>>();
 

@@ -4,7 +4,7 @@ import { spanOf } from './hand-measure';
 import { FREE_BOND, type Passage, type PassageEvent } from './passage';
 import type { Demands } from './player';
 import { SEMITONE_MM } from './spans.table';
-import { add, addSpan, type Tally } from './tally';
+import { add, addSpan, RULE, type Tally } from './tally';
 import type { View } from './view';
 
 /** How the hand gets from one moment to the next. `stay`: the hand keeps its position, perhaps opening. All others begin a new
@@ -82,13 +82,13 @@ export function tallyStay(tally: Tally, passage: Passage, view: View, demands: D
       const way = (view.places[n] as number) - (view.places[m] as number);
       if (way === 0 && f !== g) return false;
       if (way === 0) {
-        if (event.bond > FREE_BOND) add(tally, 'repeat', factor);
+        if (event.bond > FREE_BOND) add(tally, RULE.repeat, factor);
         continue;
       }
       if (f === g) {
         const isSameLetter = passage.notes[m]?.letter === passage.notes[n]?.letter;
         if (isLine && !isSameLetter) return false;
-        add(tally, isLine ? 'hop' : 'chordHop', factor * hopBond(event.bond));
+        add(tally, isLine ? RULE.hop : RULE.chordHop, factor * hopBond(event.bond));
         continue;
       }
       const distance = f < g ? way : -way;
@@ -102,7 +102,7 @@ export function tallyStay(tally: Tally, passage: Passage, view: View, demands: D
 }
 
 function tallyThumbInPlace(tally: Tally, view: View, { down, isHeld }: Stand, { fingers }: Grip): void {
-  if (fingers[0] === 1 && !isHeld[0] && view.black[down[0] as number] === 1) add(tally, 'thumbBlack', -THUMB_SPARED);
+  if (fingers[0] === 1 && !isHeld[0] && view.black[down[0] as number] === 1) add(tally, RULE.thumbBlack, -THUMB_SPARED);
 }
 
 /** By how many letters a position opens when the hand stays, and by how many it contracts. The new place of the thumb lies beyond the old
@@ -122,10 +122,10 @@ function tallyLine(tally: Tally, view: View, demands: Demands, m: number, f: num
   const [mBlack, nBlack] = [view.black[m] === 1, view.black[n] === 1];
   const isUnder = (f === 1 && !mBlack && nBlack) || (g === 1 && !nBlack && mBlack);
   addSpan(tally, demands.measure, Math.min(f, g), Math.max(f, g), distance, isUnder, factor * bond);
-  if (f === 3 && g === 4) add(tally, 'threeFour', factor * bond);
+  if (f === 3 && g === 4) add(tally, RULE.threeFour, factor * bond);
   tallyColours(tally, f, mBlack, g, nBlack, factor, neighbour * Math.max(bond, LEAST_COLOUR));
   // A long finger on the white key next to a black one has to find room between the black keys.
-  if (Math.min(f, g) > 1 && mBlack !== nBlack && distance < HALF_STEP_WITHIN) add(tally, 'betweenBlack', factor * bond);
+  if (Math.min(f, g) > 1 && mBlack !== nBlack && distance < HALF_STEP_WITHIN) add(tally, RULE.betweenBlack, factor * bond);
 }
 
 /** In a broken octave pattern the finger beside 5 is 4 up to a third, else 3; in the other school 3 on a black key (handbook). */
@@ -134,7 +134,7 @@ function tallyInner(tally: Tally, passage: Passage, view: View, demands: Demands
   const inner = f === 5 ? n : m;
   const gap = Math.abs((passage.notes[m]?.letter ?? 0) - (passage.notes[n]?.letter ?? 0));
   const isBlackInside = demands.player.inner === 'black' && view.black[inner] === 1;
-  if (Math.min(f, g) !== (gap <= THIRD_LETTERS && !isBlackInside ? 4 : 3)) add(tally, kind === 'pattern' ? 'innerPattern' : 'innerArpeggio', 1);
+  if (Math.min(f, g) !== (gap <= THIRD_LETTERS && !isBlackInside ? 4 : 3)) add(tally, kind === 'pattern' ? RULE.innerPattern : RULE.innerArpeggio, 1);
 }
 
 const THIRD_LETTERS = 2;
@@ -147,12 +147,12 @@ export function tallyMove(tally: Tally, view: View, demands: Demands, meeting: M
   const kind = from.length === 1 && to.length === 1 ? tallyLineMove(tally, view, demands, meeting, a, b) : tallyChordMove(tally, view, demands, meeting, a, b);
   if (kind === 'change') {
     const letters = Math.abs((a.fingers[from[0] as number] as number) - (b.fingers[to[0] as number] as number));
-    add(tally, 'change', 1 + bond);
-    add(tally, 'changeLetters', letters * bond);
+    add(tally, RULE.change, 1 + bond);
+    add(tally, RULE.changeLetters, letters * bond);
   } else {
-    add(tally, 'move', bond);
-    add(tally, 'moveLetters', (Math.abs(2 * (after.base - before.base) + b.low + b.high - a.low - a.high) / 2) * bond);
-    if (bond > 0.6) add(tally, 'legatoMove', 1);
+    add(tally, RULE.move, bond);
+    add(tally, RULE.moveLetters, (Math.abs(2 * (after.base - before.base) + b.low + b.high - a.low - a.high) / 2) * bond);
+    if (bond > 0.6) add(tally, RULE.legatoMove, 1);
   }
   const { level } = demands.player;
   // Source: the fingering model, section 5.
@@ -168,10 +168,10 @@ function tallyLineMove(tally: Tally, view: View, demands: Demands, { before, aft
   const way = (view.places[n] as number) - (view.places[m] as number);
   if (f === g) {
     if (way === 0) {
-      if (bond > FREE_BOND) add(tally, 'repeat', 1);
+      if (bond > FREE_BOND) add(tally, RULE.repeat, 1);
       return 'shift';
     }
-    add(tally, 'hop', hopBond(bond));
+    add(tally, RULE.hop, hopBond(bond));
     return 'hop';
   }
   if (way === 0) return 'change';
@@ -180,15 +180,15 @@ function tallyLineMove(tally: Tally, view: View, demands: Demands, { before, aft
   if (distance > 0) {
     tallyLine(tally, view, demands, m, f, n, g, distance, 1, bond, 1);
     if (distance <= span.greatestPractical) return 'shift';
-    add(tally, 'leap', bond);
+    add(tally, RULE.leap, bond);
     return 'leap';
   }
   if (bond <= FREE_BOND) {
     tallyColours(tally, f, view.black[m] === 1, g, view.black[n] === 1, 1, Math.max(bond, LEAST_COLOUR));
     return 'shift';
   }
-  add(tally, 'leap', bond);
-  if (-distance < DISGUISED_WITHIN) add(tally, 'disguisedPass', bond);
+  add(tally, RULE.leap, bond);
+  if (-distance < DISGUISED_WITHIN) add(tally, RULE.disguisedPass, bond);
   tallyColours(tally, f, view.black[m] === 1, g, view.black[n] === 1, 1, Math.max(bond, LEAST_COLOUR));
   return 'leap';
 }
@@ -209,13 +209,13 @@ export function tallyPass(tally: Tally, view: View, demands: Demands, { before, 
   if (distance >= 0 || swing > SWING_WITHIN) return false;
   const [thumb, finger] = f === 1 ? [m, n] : [n, m];
   const [thumbBlack, fingerBlack] = [view.black[thumb] === 1, view.black[finger] === 1];
-  add(tally, 'pass', bond);
-  add(tally, 'passDistance', (-distance / SEMITONE) * bond);
-  add(tally, 'passSwing', (swing / SEMITONE) * bond);
-  if (over === 4) add(tally, 'passFour', bond);
-  add(tally, 'passSpan', ((Math.max(0, span.leastComfortable - distance) + Math.max(0, span.leastRelaxed - distance)) / SEMITONE) * bond);
-  if (thumbBlack && !fingerBlack) add(tally, 'passThumbBlack', bond);
-  if (thumbBlack === fingerBlack) add(tally, 'passLevel', bond);
+  add(tally, RULE.pass, bond);
+  add(tally, RULE.passDistance, (-distance / SEMITONE) * bond);
+  add(tally, RULE.passSwing, (swing / SEMITONE) * bond);
+  if (over === 4) add(tally, RULE.passFour, bond);
+  add(tally, RULE.passSpan, ((Math.max(0, span.leastComfortable - distance) + Math.max(0, span.leastRelaxed - distance)) / SEMITONE) * bond);
+  if (thumbBlack && !fingerBlack) add(tally, RULE.passThumbBlack, bond);
+  if (thumbBlack === fingerBlack) add(tally, RULE.passLevel, bond);
   tallyColours(tally, f, view.black[m] === 1, g, view.black[n] === 1, 1, Math.max(bond, LEAST_COLOUR));
   return true;
 }
@@ -231,15 +231,15 @@ function tallyChordMove(tally: Tally, view: View, demands: Demands, { before, af
       const [f, g] = [a.fingers[i] as number, b.fingers[k] as number];
       const way = (view.places[n] as number) - (view.places[m] as number);
       if (way === 0) {
-        if (f === g && bond > FREE_BOND) add(tally, 'repeat', factor);
+        if (f === g && bond > FREE_BOND) add(tally, RULE.repeat, factor);
         if (f !== g) {
-          add(tally, 'change', factor * (1 + bond));
-          add(tally, 'changeLetters', factor * Math.abs(f - g) * bond);
+          add(tally, RULE.change, factor * (1 + bond));
+          add(tally, RULE.changeLetters, factor * Math.abs(f - g) * bond);
         }
         continue;
       }
       if (f === g) {
-        add(tally, 'chordHop', factor * hopBond(bond));
+        add(tally, RULE.chordHop, factor * hopBond(bond));
         continue;
       }
       const distance = f < g ? way : -way;
@@ -248,6 +248,6 @@ function tallyChordMove(tally: Tally, view: View, demands: Demands, { before, af
     }
   }
   if (!isReversed || bond <= FREE_BOND) return 'shift';
-  add(tally, 'leap', bond);
+  add(tally, RULE.leap, bond);
   return 'leap';
 }

@@ -3,8 +3,7 @@ import { gripsOf, standOf, type Grip, type Stand } from './grip';
 import { growth, JOINS, meetingOf, tallyMove, tallyPass, tallyStay, type Join, type Meeting } from './join-cost';
 import type { Passage, PassageEvent } from './passage';
 import { widestOpening, type Demands } from './player';
-import { BROKEN_LIMIT } from './rules.table';
-import { clear, emptyTally, RULE_INDEX, weigh } from './tally';
+import { costTally, RULE, totalCost } from './tally';
 import type { View } from './view';
 
 /** What the joins between the grips of two moments cost: one entry a pair, at `grip before * grips now + grip now`; Infinity where there
@@ -81,7 +80,7 @@ export function latticeOf(passage: Passage, view: View, demands: Demands): Latti
     );
     nameBefore = name;
   });
-  return { passage, view, demands, widest, openCost: demands.weights[RULE_INDEX.open] as number, contractCost: demands.weights[RULE_INDEX.contract] as number, stands, grips, gripCosts, joins };
+  return { passage, view, demands, widest, openCost: demands.weights[RULE.open] as number, contractCost: demands.weights[RULE.contract] as number, stands, grips, gripCosts, joins };
 }
 
 /** Some events of a lattice by themselves, from one to another, both included. */
@@ -127,23 +126,23 @@ function joinName(passage: Passage, view: View, event: PassageEvent, before: Sta
 
 /** The cost of a grip alone; one that no position of the level holds breaks a limit. */
 export function gripCost(passage: Passage, view: View, demands: Demands, stand: Stand, grip: Grip, widest: number): number {
-  const tally = emptyTally();
+  const tally = costTally(demands.weights);
   tallyGrip(tally, passage, view, demands, stand, grip);
-  const isTooWide = grip.high - grip.low > widest;
-  return weigh(tally, demands.weights) + BROKEN_LIMIT * (tally.limits + Number(isTooWide));
+  if (grip.high - grip.low > widest) tally.limits += 1;
+  return totalCost(tally);
 }
 
 function joinTable(passage: Passage, view: View, demands: Demands, event: PassageEvent, before: Stand, now: Stand, from: readonly Grip[], to: readonly Grip[]): JoinTable {
   const meeting = meetingOf(event, before, now);
   const size = from.length * to.length;
   const table = { stay: new Float64Array(size), move: new Float64Array(size), kinds: new Uint8Array(size), down: new Float64Array(size), up: new Float64Array(size) };
-  const [open, contract] = [demands.weights[RULE_INDEX.open] as number, demands.weights[RULE_INDEX.contract] as number];
+  const [open, contract] = [demands.weights[RULE.open] as number, demands.weights[RULE.contract] as number];
   const price = ([opened, contracted]: readonly [number, number]): number => open * opened + contract * contracted;
   let at = 0;
   for (const a of from) {
     for (const b of to) {
       table.stay[at] = stayCost(passage, view, demands, meeting, a, b);
-      const [kind, cost] = moveCost(passage, view, demands, meeting, a, b);
+      const [kind, cost] = moveCost(view, demands, meeting, a, b);
       table.move[at] = cost;
       table.kinds[at] = JOINS.indexOf(kind);
       table.down[at] = price(growth(meeting, a, b, 1, 0));
@@ -154,20 +153,16 @@ function joinTable(passage: Passage, view: View, demands: Demands, event: Passag
   return table;
 }
 
-const scratch = emptyTally();
-
 export function stayCost(passage: Passage, view: View, demands: Demands, meeting: Meeting, a: Grip, b: Grip): number {
-  clear(scratch);
-  return tallyStay(scratch, passage, view, demands, meeting, a, b) ? weigh(scratch, demands.weights) : Infinity;
+  const tally = costTally(demands.weights);
+  return tallyStay(tally, passage, view, demands, meeting, a, b) ? totalCost(tally) : Infinity;
 }
 
 /** The cheapest way to a new position: a plain move, or a crossing where the level has it. */
-export function moveCost(passage: Passage, view: View, demands: Demands, meeting: Meeting, a: Grip, b: Grip): readonly [Join, number] {
-  clear(scratch);
-  const kind = tallyMove(scratch, view, demands, meeting, a, b);
-  const plain = weigh(scratch, demands.weights) + BROKEN_LIMIT * scratch.limits;
-  clear(scratch);
-  if (!tallyPass(scratch, view, demands, meeting, a, b)) return [kind, plain];
-  const pass = weigh(scratch, demands.weights);
-  return pass < plain ? ['pass', pass] : [kind, plain];
+export function moveCost(view: View, demands: Demands, meeting: Meeting, a: Grip, b: Grip): readonly [Join, number] {
+  const plain = costTally(demands.weights);
+  const kind = tallyMove(plain, view, demands, meeting, a, b);
+  const pass = costTally(demands.weights);
+  if (!tallyPass(pass, view, demands, meeting, a, b) || totalCost(pass) >= totalCost(plain)) return [kind, totalCost(plain)];
+  return ['pass', totalCost(pass)];
 }

@@ -4,25 +4,25 @@ import type { Stand } from './grip';
 import type { Lattice } from './lattice';
 import type { PassageEvent } from './passage';
 import type { Step } from './solve';
-import { add, emptyTally, type Tally } from './tally';
+import { add, RULE, ruleTally } from './tally';
 
 /** What the steps of a plan cost by rule, from one event to another, both included; the join into the first of them counts with it. */
-export function tallySteps(lattice: Lattice, steps: readonly Step[], from: number = 0, to: number = steps.length - 1): Tally {
+export function tallySteps(lattice: Lattice, steps: readonly Step[], from: number = 0, to: number = steps.length - 1): ReturnType<typeof ruleTally> {
   const { passage, view, demands, stands } = lattice;
-  const tally = emptyTally();
+  const tally = ruleTally(demands.weights);
   for (let t = from; t <= to; t += 1) {
     const step = steps[t] as Step;
     const stand = stands[t] as Stand;
     tallyGrip(tally, passage, view, demands, stand, step.grip);
     if (step.grip.high - step.grip.low > lattice.widest) tally.limits += 1;
     const before = steps[t - 1];
-    if (step.join !== 'stay') add(tally, 'open', step.high - step.low);
+    if (step.join !== 'stay') add(tally, RULE.open, step.high - step.low);
     if (!before) continue;
     const meeting = meetingOf(passage.events[t] as PassageEvent, stands[t - 1] as Stand, stand);
     if (step.join === 'stay') {
       const [opened, contracted] = growth(meeting, before.grip, step.grip, before.low - step.low, step.high - before.high);
-      add(tally, 'open', opened);
-      add(tally, 'contract', contracted);
+      add(tally, RULE.open, opened);
+      add(tally, RULE.contract, contracted);
       tallyStay(tally, passage, view, demands, meeting, before.grip, step.grip);
     } else if (step.join === 'pass') tallyPass(tally, view, demands, meeting, before.grip, step.grip);
     else tallyMove(tally, view, demands, meeting, before.grip, step.grip);

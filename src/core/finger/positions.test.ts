@@ -39,10 +39,15 @@ describe('where a hand sits', () => {
     expect(positions(musicXml({ right: 'C4q/1 D4q F4q G4q' }))).toBe('C 1-1');
   });
 
-  it('makes nothing up where a hand has no finger and more or fewer than five letters', () => {
-    expect(positions(musicXml({ right: 'C4q D4q E4h' }))).toBe('');
-    expect(positions(musicXml({ right: 'C4q D4q E4q F4q | G4q A4q B4q C5q' }))).toBe('');
+  it('is planned where no finger is printed', () => {
     expect(positions(musicXml({ right: 'C4q D4q E4q F4q | G4w' }))).toBe('C 1-2');
+    expect(positions(musicXml({ right: 'C4q D4q E4q F4q | G4h R h | G4q A4q B4q C5q | D5w'.replace('R h', 'Rh') }))).toBe('C 1-2, G 3-4');
+  });
+
+  it('is reached by a crossing in a scale, and says so', () => {
+    const placed = asWritten(open(musicXml({ right: 'C4q D4q E4q F4q | G4q A4q B4q C5q', mode: 'major' }))).positions;
+    expect(placed.map(({ kind, notes }) => `${kind} ${notes.length}`)).toEqual(['closed 3', 'crossed 5']);
+    expect(placed[1]?.keys.every((key) => key !== null)).toBe(true);
   });
 
   it('of the demo pieces is what their pages say', () => {

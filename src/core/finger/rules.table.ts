@@ -61,7 +61,7 @@ export const WEIGHTS: Readonly<Record<Rule, number>> = {
   threeFour: 0.02,
   innerPattern: 2,
   innerArpeggio: 0.89,
-  innerFinger: 1,
+  innerFinger: 2.5,
   chordOuter: 2,
   fourBlack: 0.1,
   twoBlack: 0.4,

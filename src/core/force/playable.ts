@@ -1,5 +1,5 @@
 import { GREATEST_SPAN_MM, LEAST_SPAN_MM } from '../keyboard';
-import { demandsOf, LEVELS, latticeOf, NO_EXTRA, realView, solve, stepLimits, type Level, type Limit, type Passage, type Player } from '../finger';
+import { demandsOf, LEVELS, latticeOf, NO_EXTRA, realView, sliceOf, solve, stepLimits, type Lattice, type Level, type Limit, type Passage, type Player } from '../finger';
 
 /** Why a hand cannot play a piece at its level and reach: the first places, and the least change that would make it so. */
 export interface NotPlayable {
@@ -17,21 +17,32 @@ const SPAN_STEP_MM = 5;
 /** Finds the least change that lets a hand play these keys; null where it can play them as it is. */
 export function whyNotPlayable(passage: Passage, midis: readonly number[], player: Player): NotPlayable | null {
   const view = realView(passage, midis);
-  const solved = (who: Player) => {
-    const lattice = latticeOf(passage, view, demandsOf(who));
-    return { lattice, path: solve(lattice, NO_EXTRA) };
-  };
-  const { lattice, path } = solved(player);
-  const limits = path.steps.flatMap((_, t) => stepLimits(lattice, path.steps, t).map((limit) => ({ event: t, limit })));
-  const first = limits[0];
-  if (!first) return null;
-  const works = (who: Player): boolean => {
-    const { lattice: other, path: way } = solved(who);
-    return way.steps.every((_, t) => stepLimits(other, way.steps, t).length === 0);
-  };
+  const lattice = latticeOf(passage, view, demandsOf(player));
+  const all = limitsIn(lattice);
+  if (all.length === 0) return null;
+  const event = firstTooMuch(lattice);
+  const limit = (limitsIn(sliceOf(lattice, 0, event)).at(-1) ?? all[0]) as Limit;
+  const works = (who: Player): boolean => limitsIn(latticeOf(passage, view, demandsOf(who))).length === 0;
   const level = LEVELS.filter((other) => other > player.level).find((other) => works({ ...player, level: other })) ?? null;
-  const isReach = limits.every(({ limit }) => limit === 'reach' || limit === 'held-reach');
-  return { ...first, level, spanMm: isReach ? leastSpan(player.spanMm, (spanMm) => works({ ...player, spanMm })) : null };
+  const isReach = all.every((one) => one === 'reach' || one === 'held-reach');
+  return { event, limit, level, spanMm: isReach ? leastSpan(player.spanMm, (spanMm) => works({ ...player, spanMm })) : null };
+}
+
+/** The limits that even the best plan breaks, in order of time. */
+function limitsIn(lattice: Lattice): readonly Limit[] {
+  const { steps } = solve(lattice, NO_EXTRA);
+  return steps.flatMap((_, t) => stepLimits(lattice, steps, t));
+}
+
+/** The first event up to which the passage cannot be played: what comes before it can. Longer beginnings are no easier, so halving finds it. */
+function firstTooMuch(lattice: Lattice): number {
+  let [low, high] = [0, lattice.stands.length - 1];
+  while (low < high) {
+    const middle = Math.floor((low + high) / 2);
+    if (limitsIn(sliceOf(lattice, 0, middle)).length > 0) high = middle;
+    else low = middle + 1;
+  }
+  return low;
 }
 
 /** The least reach for which something works, to the next step. A wider hand can do all that a narrower one can, so halving finds it. */

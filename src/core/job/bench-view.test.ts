@@ -50,9 +50,9 @@ describe('the Bench’s view', () => {
     const { positions } = view(demoFile('echo-well'), 'G');
     expect(positions.filter(({ hand }) => hand === 'right').map(({ words, bars }) => `${words} ${bars.join('–')}`)).toEqual([
       'G position 1–2',
-      'G position · the same place an octave higher 3–4',
-      'G position · the same place an octave lower 5–6',
-      'G position · the same place an octave higher 7–8',
+      'G position · the same place an octave higher, in the rest 3–4',
+      'G position · the same place an octave lower, in the rest · sits at G from bar 5 because of G in bar 6 5–6',
+      'G position · the same place an octave higher, in the rest · sits at G from bar 7 because of G in bar 8 7–8',
     ]);
   });
 
