@@ -21,7 +21,7 @@ export function pupilWords(flag: Flag): string {
     case 'stretch':
       return `In ${where} your ${hand} opens wide. Stop if it hurts.`;
     case 'out-of-reach':
-      return `In ${where}, you need not hold all the keys: ask your teacher which one to leave out.`;
+      return `In ${where}, you need not hold all keys: ask which one to leave out.`;
     case 'hop':
       return `In ${where}, ${FINGER[evidence.finger]} hops from ${namePrint(evidence.keys[0])} to ${namePrint(evidence.keys[1])}.`;
     case 'crossing':

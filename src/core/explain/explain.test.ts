@@ -158,8 +158,8 @@ describe('hands in words', () => {
 
   it('tell a move from where the hand was: “1 where 4 was” (common practice)', () => {
     expect(words(musicXml({ right: 'C4q/1 D4q/2 E4q/3 F4q/4 | F4q/1 G4q/2 A4q/3 B4q/4' }))).toEqual(['C position', 'F position · 1 where 4 was, on the repeated key']);
-    expect(words(musicXml({ right: 'F4q/1 C5q/5 Rh | C4q/1 G4q/5 Rh' }))[1]).toBe('C position · 5 where 2 was');
-    expect(words(musicXml({ right: 'C5w | C5w', left: 'C3q/5 G3q/1 Rh | D3q/5 A3q/1 Rh' }))[1]).toBe('D position · 5 where 4 was');
-    expect(words(musicXml({ right: 'C4q/1 G4q/5 Rh | C5q/1 G5q/5 Rh' }))[1]).toBe('C position · the same place an octave higher');
+    expect(words(musicXml({ right: 'F4q/1 C5q/5 Rh | C4q/1 G4q/5 Rh' }))[1]).toBe('C position · 5 where 2 was, in the rest');
+    expect(words(musicXml({ right: 'C5w | C5w', left: 'C3q/5 G3q/1 Rh | D3q/5 A3q/1 Rh' }))[2]).toBe('D position · 5 where 4 was, in the rest');
+    expect(words(musicXml({ right: 'C4q/1 G4q/5 Rh | C5q/1 G5q/5 Rh' }))[1]).toBe('C position · the same place an octave higher, in the rest');
   });
 });

@@ -41,7 +41,10 @@ export function meetingOf(event: PassageEvent, before: Stand, after: Stand): Mee
 const IN_PLACE = 0.35;
 
 /** What a thumb on black is spared there. Our own choice. */
-const THUMB_SPARED = 0.5;
+const THUMB_SPARED = 0.65;
+
+/** A thumb on black over which a finger goes is not at rest in its place, and higher than the finger would have it. Our own choice. */
+const THUMB_CROSSED = 0.95;
 
 /** Detached notes, rests and phrase ends excuse a hop (handbook, positions and moves). How far is our own choice. */
 const EXCUSED = 0.25;
@@ -209,6 +212,7 @@ export function tallyPass(tally: Tally, view: View, demands: Demands, { before, 
   if (distance >= 0 || swing > SWING_WITHIN) return false;
   const [thumb, finger] = f === 1 ? [m, n] : [n, m];
   const [thumbBlack, fingerBlack] = [view.black[thumb] === 1, view.black[finger] === 1];
+  if (f === 1 && thumbBlack) add(tally, RULE.thumbBlack, THUMB_CROSSED);
   add(tally, RULE.pass, bond);
   add(tally, RULE.passDistance, (-distance / SEMITONE) * bond);
   add(tally, RULE.passSwing, (swing / SEMITONE) * bond);

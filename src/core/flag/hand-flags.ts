@@ -107,9 +107,10 @@ export function extensionFlags(hand: PlayedHand): readonly Flag[] {
     const to = (starts[i + 1] ?? steps.length) - 1;
     const last = steps[to] as Step;
     const letters = last.high - last.low;
-    if (letters === 0 || letters > lattice.widest) return [];
+    const isBroken = Array.from({ length: to - from + 1 }, (_, k) => from + k).some((t) => stepLimits(lattice, steps, t).some((limit) => limit !== 'move'));
+    if (letters === 0 || letters > lattice.widest || isBroken) return [];
     const isForced = hand.played === hand.study.plan && neutral.slice(from, to + 1).every(({ low, high }) => high - low < letters);
-    const at = struckAt(lattice.passage, to).length > 0 ? Array.from({ length: to - from + 1 }, (_, k) => from + k).find((t) => spreadAt(hand.played, t) === letters) ?? from : from;
+    const at = Array.from({ length: to - from + 1 }, (_, k) => from + k).find((t) => spreadAt(hand.played, t) === letters) ?? from;
     return [{ low: last.low, letters, isForced, notes: struckAt(lattice.passage, at).map((index) => noteAt(hand, index)) }];
   });
   return [...groupBy(opened, ({ low, letters, isForced }) => `${low}/${letters}/${isForced}`).values()].map((group): Flag => {

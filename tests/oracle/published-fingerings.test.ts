@@ -1,0 +1,30 @@
+/** The planner against published fingerings. Source: Hanon 1873, nos 39–41, from memory (tests/support/published-fingerings.ts).
+ * The weights were fitted on these keys; `npm run bench` prints the figures for keys that were not used in fitting. */
+import { describe, expect, it } from '@jest/globals';
+import { demandsOf } from '@/core/finger';
+import { chromatic, exerciseOf, fingersOf, judge } from '../support/scales';
+import { player } from '../support/planning';
+import { PUBLISHED_ARPEGGIOS, PUBLISHED_SCALES } from '../support/published-fingerings';
+
+const usual = demandsOf(player());
+const judged = (list: typeof PUBLISHED_SCALES) => list.map((published) => judge(exerciseOf(published), fingersOf(exerciseOf(published), usual).fingers));
+
+describe('two octaves up and down, without a printed finger', () => {
+  it('scales: the inner notes of all 48 are as published, 44 or more with their ends', () => {
+    const scales = judged(PUBLISHED_SCALES);
+    expect(scales).toHaveLength(48);
+    expect(scales.filter(({ inner }) => inner)).toHaveLength(48);
+    expect(scales.filter(({ exact }) => exact).length).toBeGreaterThanOrEqual(44);
+  });
+
+  it('arpeggios: the inner notes of 46 or more of 48 are as published, 40 or more with their ends', () => {
+    const arpeggios = judged(PUBLISHED_ARPEGGIOS);
+    expect(arpeggios).toHaveLength(48);
+    expect(arpeggios.filter(({ inner }) => inner).length).toBeGreaterThanOrEqual(46);
+    expect(arpeggios.filter(({ exact }) => exact).length).toBeGreaterThanOrEqual(40);
+  });
+
+  it.each(['right', 'left'] as const)('the chromatic scale of the %s hand is as published', (hand) => {
+    expect(judge(chromatic(hand), fingersOf(chromatic(hand), usual).fingers).inner).toBe(true);
+  });
+});
