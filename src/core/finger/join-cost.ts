@@ -75,6 +75,7 @@ export function tallyStay(tally: Tally, passage: Passage, view: View, demands: D
   const { before, after, from, to, held, event } = meeting;
   for (const [i, k] of held) if (a.fingers[i] !== b.fingers[k]) return false;
   const isLine = from.length === 1 && to.length === 1;
+  const near = nearestPair(view, meeting);
   const isInPlace = a.low === a.high && b.low === b.high && before.base + a.low === after.base + b.low;
   if (isInPlace) tallyThumbInPlace(tally, view, after, b);
   const factor = from.length === 0 ? 0 : 1 / Math.max(from.length, to.length);
@@ -95,13 +96,32 @@ export function tallyStay(tally: Tally, passage: Passage, view: View, demands: D
         continue;
       }
       const distance = f < g ? way : -way;
+      if (distance <= 0) return false;
+      if (near && (near[0] !== i || near[1] !== k)) continue;
       const span = spanOf(demands.measure, Math.min(f, g), Math.max(f, g));
-      if (distance <= 0 || distance > span.greatestPractical) return false;
+      if (distance > span.greatestPractical) return false;
       tallyLine(tally, view, demands, m, f, n, g, distance, factor, event.bond, isInPlace ? IN_PLACE : 1);
       if (event.octaveEnd) tallyInner(tally, passage, view, demands, event.octaveEnd, m, f, n, g);
     }
   }
   return true;
+}
+
+/** Between a single key and a chord only the nearest two keys bind the fingers: the others open out on the way. Between equals all do. */
+function nearestPair(view: View, { before, after, from, to }: Meeting): readonly [number, number] | null {
+  if (from.length === 0 || to.length === 0 || (from.length === 1) === (to.length === 1)) return null;
+  let nearest: readonly [number, number] = [from[0] as number, to[0] as number];
+  let least = Infinity;
+  for (const i of from) {
+    for (const k of to) {
+      const distance = Math.abs((view.places[after.down[k] as number] as number) - (view.places[before.down[i] as number] as number));
+      if (distance < least) {
+        least = distance;
+        nearest = [i, k];
+      }
+    }
+  }
+  return nearest;
 }
 
 function tallyThumbInPlace(tally: Tally, view: View, { down, isHeld }: Stand, { fingers }: Grip): void {
@@ -228,6 +248,7 @@ function tallyChordMove(tally: Tally, view: View, demands: Demands, { before, af
   const { bond } = event;
   if (from.length === 0) return 'shift';
   const factor = 1 / Math.max(from.length, to.length);
+  const near = nearestPair(view, { event, before, after, from, to, held: [] });
   let isReversed = false;
   for (const i of from) {
     for (const k of to) {
@@ -247,8 +268,8 @@ function tallyChordMove(tally: Tally, view: View, demands: Demands, { before, af
         continue;
       }
       const distance = f < g ? way : -way;
-      if (distance > 0) tallyLine(tally, view, demands, m, f, n, g, distance, factor, bond, 1);
-      else isReversed = true;
+      if (distance <= 0) isReversed = true;
+      else if (!near || (near[0] === i && near[1] === k)) tallyLine(tally, view, demands, m, f, n, g, distance, factor, bond, 1);
     }
   }
   if (!isReversed || bond <= FREE_BOND) return 'shift';

@@ -53,6 +53,10 @@ const LONG_REST = 0.1;
 const LONG_NOTE_QUARTERS = 2;
 const CHORD_KEYS = 3;
 
+/** Letters between the ends of an octave pattern, and how many keys it has. Source: handbook, octave patterns. */
+const OCTAVE_LETTERS = 7;
+const OCTAVE_KEYS = 4;
+
 /** Joins up to here leave the hand free to go anywhere. Source: the fingering model. */
 export const FREE_BOND = PHRASE_END;
 
@@ -101,7 +105,10 @@ function bondOf(notes: readonly PassageNote[], released: readonly number[], grou
   const last = Math.max(...left.map(({ end }) => end));
   const latest = left.filter(({ end }) => end === last);
   const rest = (onset - last) / ticksPerQuarter;
-  const isAccompaniment = held.length === 0 && left.length === 1 !== (group.length === 1) && !left.some(({ note }) => note.isGrace);
+  const letters = group.map((index) => (notes[index] as PassageNote).letter);
+  // An octave is prepared by the note before it, in one line with it.
+  const isOctave = Math.max(...letters) - Math.min(...letters) >= OCTAVE_LETTERS;
+  const isAccompaniment = held.length === 0 && left.length === 1 !== (group.length === 1) && !isOctave && !left.some(({ note }) => note.isGrace);
   if (rest >= 2) return LONG_REST;
   if (rest >= 1) return REST;
   if (rest >= 0.5 || latest.some(({ note }) => note.slurEnds)) return PHRASE_END;
@@ -109,10 +116,6 @@ function bondOf(notes: readonly PassageNote[], released: readonly number[], grou
   const isLong = latest.some(({ note }) => note.duration >= LONG_NOTE_QUARTERS * ticksPerQuarter);
   return isLong || isAccompaniment || areChords || latest.every(({ note }) => note.detached) ? DETACHED : LEGATO;
 }
-
-/** Letters between the ends of an octave pattern, and how many keys it has. Source: handbook, octave patterns. */
-const OCTAVE_LETTERS = 7;
-const OCTAVE_KEYS = 4;
 
 /** Adds what a moment has in common with others. Two are alike when their letters, counted within the octave, and the steps to the moments
  * on either side are the same, whichever comes first: a scale then has the same fingers up and down. */
