@@ -11,6 +11,7 @@ export function refuse(fault: Fault): Response {
 function statusOf(fault: Fault): number {
   switch (fault.code) {
     case 'job.busy':
+    case 'job.stopped':
       return 503;
     case 'query.missing':
     case 'query.value':

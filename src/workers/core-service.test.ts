@@ -79,9 +79,9 @@ describe('the core behind the worker’s door', () => {
     expect(again?.ok && again.value).toMatchObject({ title: 'Lantern Walk', format: 'newthumb', beside });
   });
 
-  it('reads the piece anew where the teacher overrules its key', () => {
-    expect(valueOf(service.ladder(source('lantern-walk', 'A-minor'), USUAL, 'ease', null)).from).toMatchObject({ tonic: 'A', mode: 'minor' });
-    expect(valueOf(service.ladder(source('lantern-walk'), USUAL, 'ease', null)).from).toMatchObject({ tonic: 'C', mode: 'major' });
+  it('reads the piece anew where the teacher overrules its key', async () => {
+    expect(valueOf(await service.ladder(source('lantern-walk', 'A-minor'), USUAL, 'ease', null)).from).toMatchObject({ tonic: 'A', mode: 'minor' });
+    expect(valueOf(await service.ladder(source('lantern-walk'), USUAL, 'ease', null)).from).toMatchObject({ tonic: 'C', mode: 'major' });
   });
 
   it('tells a card whether the hands stay put and what stands in the way', () => {
@@ -93,5 +93,21 @@ describe('the core behind the worker’s door', () => {
 
   it('throws on a message that no screen of ours sends', () => {
     expect(() => service.bench(source('lantern-walk'), { ...USUAL, octaveRight: 9 }, 'both', 30)).toThrow();
+  });
+
+  it('tells how far the keys are, answers other questions between them, and stops when asked', async () => {
+    const service = createCoreService();
+    const told: number[] = [];
+    const whole = service.ladder(source('lantern-walk'), USUAL, 'ease', null, 'one', (done) => told.push(done));
+    expect(valueOf(service.bench(source('lantern-walk'), { ...USUAL, to: 'D-major' }, 'both', 30)).to).toBe('D major');
+    expect(valueOf(await whole).keys).toHaveLength(15);
+    expect(told).toEqual(Array.from({ length: 15 }, (_, i) => i + 1));
+
+    const seen: number[] = [];
+    const stopped = await service.ladder(source('lantern-walk'), USUAL, 'ease', null, 'two', (done) => {
+      seen.push(done);
+      if (done === 3) service.stop('two');
+    });
+    expect([seen, stopped]).toMatchObject([[1, 2, 3], { ok: false, trouble: { code: 'job.stopped' } }]);
   });
 });

@@ -1,5 +1,6 @@
 import { faultWords, remarkBar, remarkWords } from '@/core/explain';
-import { asWritten, benchView, ladderOf, moveTo, openPiece, saveAs, shelfView, type OpenedPiece, type Version, type Wish } from '@/core/job';
+import { asWritten, benchView, ladderFrom, ladderKeys, moveTo, openPiece, rungIn, saveAs, shelfView, type OpenedPiece, type Rung, type Version, type Wish } from '@/core/job';
+import type { Player } from '@/core/finger';
 import type { KeyboardSize } from '@/core/keyboard';
 import { parseKey, type Key } from '@/core/pitch';
 import { err, ok, type Fault, type FileFormat, type Result } from '@/core/result';
@@ -13,6 +14,7 @@ const KEPT_PIECES = 24;
 /** The core behind the worker's door: checks what comes in, keeps what was read, and puts refusals into words. */
 export function createCoreService(): CoreService {
   const opened = new Map<string, OpenedPiece>();
+  const stopped = new Set<string>();
 
   const open = (source: PieceSource): Result<OpenedPiece, Fault> => {
     pieceSourceSchema.validateSync(source, { strict: true });
@@ -28,14 +30,20 @@ export function createCoreService(): CoreService {
     return piece;
   };
 
-  const moved = (source: PieceSource, wish: BenchWish): Result<Moved, Fault> => {
+  const openWith = (source: PieceSource, wish: BenchWish): Result<{ readonly piece: OpenedPiece; readonly wish: Wish }, Fault> => {
     const piece = open(source);
     if (!piece.ok) return piece;
     const full = fullWish(piece.value, wish);
-    if (!full.ok) return full;
-    const before = asWritten(piece.value, wish.player, wish.keyboard as KeyboardSize);
-    const after = moveTo(piece.value, before, full.value);
-    return after.ok ? ok({ piece: piece.value, before, after: after.value, wish: full.value }) : after;
+    return full.ok ? ok({ piece: piece.value, wish: full.value }) : full;
+  };
+
+  const moved = (source: PieceSource, wish: BenchWish): Result<Moved, Fault> => {
+    const asked = openWith(source, wish);
+    if (!asked.ok) return asked;
+    const { piece, wish: full } = asked.value;
+    const before = asWritten(piece, full.player, full.keyboard);
+    const after = moveTo(piece, before, full);
+    return after.ok ? ok({ piece, before, after: after.value }) : after;
   };
 
   return {
@@ -47,8 +55,21 @@ export function createCoreService(): CoreService {
     shelf: (source, prefix) => answer(mapped(open(source), (piece) => shelfView(piece, prefix))),
     bench: (source, wish, view, columns) =>
       answer(mapped(moved(source, wish), ({ piece, before, after }) => benchView(piece, before, after, { view, columns, prefixes: ID_PREFIXES }))),
-    ladder: (source, wish, order, mode) =>
-      answer(mapped(moved(source, { ...wish, to: null }), ({ piece, wish: full }) => ladderOf(piece, full, order, mode ?? piece.key.key.mode))),
+    ladder: async (source, wish, order, mode, ticket, onKey) => {
+      const asked = openWith(source, { ...wish, to: null });
+      if (!asked.ok) return answer(asked);
+      const { piece, wish: full } = asked.value;
+      const keys = ladderKeys(piece, mode ?? piece.key.key.mode);
+      const rungs: Rung[] = [];
+      for (const key of keys) {
+        await otherQuestions();
+        if (ticket !== undefined && stopped.delete(ticket)) return answer(err({ code: 'job.stopped' }));
+        rungs.push(rungIn(piece, full, key));
+        onKey?.(rungs.length, keys.length);
+      }
+      return answer(ok(ladderFrom(piece, rungs, order)));
+    },
+    stop: (ticket) => void stopped.add(ticket),
     save: (source, wish, format, beside) => {
       const version = moved(source, wish);
       return answer(mapped(version, ({ piece, after }) => saveAs({ ...piece, carried: { ...piece.carried, ...beside } }, after, format)));
@@ -67,7 +88,6 @@ interface Moved {
   readonly piece: OpenedPiece;
   readonly before: Version;
   readonly after: Version;
-  readonly wish: Wish;
 }
 
 /** The wish with its key; without one the piece stays in its own. */
@@ -85,10 +105,26 @@ function fullWish(piece: OpenedPiece, wish: BenchWish): Result<Wish, Fault> {
     sixth: wish.sixth,
     seventh: wish.seventh,
     fingering: wish.fingering,
-    player: wish.player,
+    player: samePlayer(wish.player),
     keyboard: wish.keyboard as KeyboardSize,
     respelled: wish.respelled,
   });
+}
+
+/** Messages bring a new object each time; one that says the same stands for all, so that what was found out for it is found again. */
+function samePlayer(player: Player): Player {
+  const name = JSON.stringify(player);
+  const known = players.get(name) ?? player;
+  if (players.size >= KEPT_PIECES) players.clear();
+  players.set(name, known);
+  return known;
+}
+
+const players = new Map<string, Player>();
+
+/** Lets questions that came in meanwhile be answered. */
+function otherQuestions(): Promise<void> {
+  return new Promise((go) => setTimeout(go, 0));
 }
 
 function mapped<T, U>(result: Result<T, Fault>, change: (value: T) => U): Result<U, Fault> {

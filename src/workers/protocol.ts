@@ -52,8 +52,10 @@ export interface CoreService {
   regrid(bytes: Uint8Array, grid: number | null): Answer<BroughtPiece>;
   shelf(source: PieceSource, prefix: string): Answer<ShelfView>;
   bench(source: PieceSource, wish: BenchWish, view: PageView, columns: number): Answer<BenchView>;
-  /** The keys of a mode; null for the piece's own. */
-  ladder(source: PieceSource, wish: BenchWish, order: KeyOrder, mode: Mode | null): Answer<Ladder>;
+  /** The keys of a mode; null for the piece's own. Between keys other questions are answered, `onKey` is told how many keys are done,
+   * and the work ends early where `stop` has been called with its ticket: the answer is then refused as `job.stopped`. */
+  ladder(source: PieceSource, wish: BenchWish, order: KeyOrder, mode: Mode | null, ticket?: string, onKey?: (done: number, of: number) => void): Promise<Answer<Ladder>>;
+  stop(ticket: string): void;
   /** `beside` goes into a piece file of ours beside the music. */
   save(source: PieceSource, wish: BenchWish, format: FileFormat, beside: Beside): Answer<SavedPiece>;
 }

@@ -1,6 +1,9 @@
 'use client';
 
-import type { BenchView, PageView } from '@/core/job';
+import { proxy } from 'comlink';
+import type { BenchView, Ladder, PageView } from '@/core/job';
+import type { Mode } from '@/core/pitch';
+import type { KeyOrder } from '@/core/survey';
 import type { EngravingPage } from '@/core/write';
 import { coreWorker, engraveWorker } from './client';
 import type { Answer, BenchWish, EngraveLayout, PieceSource } from './protocol';
@@ -15,6 +18,21 @@ export const askBench = remembering(
 
 /** Has a page engraved, likewise once. */
 export const askEngraving = remembering((page: EngravingPage, layout: EngraveLayout): Promise<Answer<readonly string[]>> => engraveWorker().engrave(page, layout));
+
+/** A ladder that is on its way: its answer, and how to end the work. */
+export interface LadderOnTheWay {
+  readonly answer: Promise<Answer<Ladder>>;
+  readonly stop: () => void;
+}
+
+let ladders = 0;
+
+/** Asks for all keys of a piece; `onKey` is told how many are done. */
+export function askLadder(source: PieceSource, wish: BenchWish, order: KeyOrder, mode: Mode | null, onKey: (done: number, of: number) => void): LadderOnTheWay {
+  ladders += 1;
+  const ticket = `ladder ${ladders}`;
+  return { answer: coreWorker().ladder(source, wish, order, mode, ticket, proxy(onKey)), stop: () => void coreWorker().stop(ticket) };
+}
 
 /** Makes asking remember its last answers. */
 export function remembering<Question extends readonly unknown[], T>(ask: (...question: Question) => Promise<T>): (...question: Question) => Promise<T> {

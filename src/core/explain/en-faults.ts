@@ -69,6 +69,8 @@ export function faultWords(fault: Fault): FaultWords {
       return { message: `The piece has no part “${fault.value}”.`, hint: `Use ${fault.parts.map((id, i) => `${id} or ${i + 1}`).join(', ')}.` };
     case 'job.busy':
       return { message: 'Too many pieces are being worked on at once.', hint: 'Send it again in a moment.' };
+    case 'job.stopped':
+      return { message: 'The work was stopped before it was done.', hint: 'Ask again to begin it anew.' };
     default:
       return assertNever(fault);
   }

@@ -21,6 +21,19 @@ interface Stretch {
 
 const HAND: Readonly<Record<Hand, string>> = { right: 'Right hand', left: 'Left hand' };
 
+/** Where fingers and positions change, in a sentence each; nothing where all fingers stay. */
+export function changesWords(flags: readonly Flag[]): readonly string[] {
+  const told = flags.filter(({ evidence }) => evidence.kind === 'finger-change' || (evidence.kind === 'position-change' && evidence.because === 'black-keys'));
+  const groups = groupBy(told, ({ evidence, hand, byBlackKey }) => `${hand}/${evidence.kind}/${byBlackKey}`);
+  return [...groups.values()].map((group) => {
+    const { evidence, hand, byBlackKey } = group[0] as Flag;
+    const bars = barsText([...new Set(group.flatMap((flag) => flag.bars))]);
+    if (evidence.kind === 'position-change') return `${HAND[hand]}: moves in ${bars}, where it would stay on white keys.`;
+    const isProposed = evidence.kind === 'finger-change' && !evidence.isApplied;
+    return `${HAND[hand]}: other fingers ${isProposed ? 'would lie better ' : ''}in ${bars}${byBlackKey ? ', because of black keys' : ''}.`;
+  });
+}
+
 /** What moving did to the hands: the black keys and the fingers on them, or that all stays as it is. A sentence a hand,
  * or one for each stretch where the hand moves on to other keys. */
 export function handsWords(after: readonly Stretch[], flags: readonly Flag[], before: readonly Stretch[]): readonly string[] {

@@ -40,6 +40,7 @@ const FAULTS: { readonly [Code in Fault['code']]: Extract<Fault, { code: Code }>
   'query.value': { code: 'query.value', name: 'to', value: 'H', allowed: 'a key' },
   'query.part': { code: 'query.part', value: 'X', parts: ['P1'] },
   'job.busy': { code: 'job.busy' },
+  'job.stopped': { code: 'job.stopped' },
 };
 const REMARKS: { readonly [Code in Remark['code']]: Extract<Remark, { code: Code }> } = {
   'respelled-key': { code: 'respelled-key', bar: '9', from: 'G♯ major', to: 'A♭ major', part: 'Piano' },

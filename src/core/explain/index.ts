@@ -5,5 +5,5 @@ export { costWords, reasonWords } from './en-rules';
 export { pupilWords } from './en-pupil';
 export { faultWords } from './en-faults';
 export type { FaultWords } from './en-faults';
-export { handsWords, positionWords, sharedPlaceWords, spanText } from './en-hands';
+export { changesWords, handsWords, positionWords, sharedPlaceWords, spanText } from './en-hands';
 export { remarkBar, remarkWords } from './en-remarks';

@@ -1,4 +1,4 @@
-import { flagWords, handsWords, positionWords } from '../explain';
+import { changesWords, costWords, flagWords, handsWords, positionWords, pupilWords, sharedPlaceWords } from '../explain';
 import { keyPrint, keyText, namePrint, pitchPrint, type Direction, type Key } from '../pitch';
 import { groupMove } from '../transpose';
 import type { FlagKind, Severity } from '../flag';
@@ -21,6 +21,10 @@ export interface HandNoteView {
   readonly title: string;
   readonly message: string;
   readonly suggestion: string;
+  /** The costs behind it, in figures; null where it rests on none. */
+  readonly costs: string | null;
+  /** The same in one sentence for the pupil. */
+  readonly forPupil: string;
 }
 
 /** A position as the Bench lists it. `onBlack` are the fingers that rest on black keys. */
@@ -83,7 +87,7 @@ export function benchView(piece: OpenedPiece, before: Version, after: Version, p
     bars: piece.part.measures.length,
     parts: piece.score.parts.map(({ id, name }) => ({ id, name: name || id, isPupils: id === piece.part.id })),
     page: engravingPage(page.view === 'both' ? layers : layers.slice(1), systemBreaks(piece.score, page.columns)),
-    summary: handsWords(stretchesOf(piece, after), after.flags, stretchesOf(piece, before)),
+    summary: [...changesWords(after.flags), ...handsWords(stretchesOf(piece, after), after.flags, stretchesOf(piece, before)), ...sharedPlaceWords(after.positions)],
     handNotes: handNoteViews(after),
     positions: positionViews(after),
     momentsBefore: momentsOf(before),
@@ -117,6 +121,8 @@ export function handNoteViews(version: Version): readonly HandNoteView[] {
     wasThere: flag.wasThere,
     noteIds: flag.notes,
     ...flagWords(flag),
+    costs: flag.costs && costWords(flag.costs),
+    forPupil: pupilWords(flag),
   }));
 }
 

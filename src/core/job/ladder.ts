@@ -1,6 +1,6 @@
 import { faultWords } from '../explain';
 import type { Fault } from '../result';
-import { fifteenKeys, type Key, type Mode } from '../pitch';
+import { fifteenKeys, signatureOf, signaturesAround, type Key, type Mode } from '../pitch';
 import { SEVERITIES, type Flag, type FlagKind, type Severity } from '../flag';
 import { blackFingers, effortOf, leaveOutReason, placeInOrder, type BlackFingers, type KeyOrder } from '../survey';
 import { asWritten, moveTo, type OpenedPiece, type Version, type Wish } from './open-piece';
@@ -27,14 +27,25 @@ export interface Ladder {
 
 /** The fifteen keys of a mode, best first. Keys that cannot be written at all are left out with the reason. */
 export function ladderOf(piece: OpenedPiece, wish: Omit<Wish, 'to'>, order: KeyOrder, mode: Mode = piece.key.key.mode): Ladder {
-  const before = asWritten(piece, wish.player, wish.keyboard);
+  return ladderFrom(piece, ladderKeys(piece, mode).map((key) => rungIn(piece, wish, key)), order);
+}
+
+/** The keys of a ladder in the order in which they are worked out: the piece's own first, then its neighbours. */
+export function ladderKeys(piece: OpenedPiece, mode: Mode): readonly Key[] {
+  const order = signaturesAround(signatureOf(piece.key.key));
+  return fifteenKeys(mode).toSorted((a, b) => order.indexOf(signatureOf(a)) - order.indexOf(signatureOf(b)));
+}
+
+/** What a key is like: one step of the work behind a ladder. */
+export function rungIn(piece: OpenedPiece, wish: Omit<Wish, 'to'>, key: Key): Rung {
+  const version = moveTo(piece, asWritten(piece, wish.player, wish.keyboard), { ...wish, to: key }, 'counted');
+  return version.ok ? rungOf(key, version.value) : unwritableRung(key, version.error);
+}
+
+/** Puts keys that were worked out into order. */
+export function ladderFrom(piece: OpenedPiece, found: readonly Rung[], order: KeyOrder): Ladder {
   const own = piece.key.key;
-  const rungs = fifteenKeys(mode)
-    .map((key) => {
-      const version = moveTo(piece, before, { ...wish, to: key }, 'counted');
-      return version.ok ? rungOf(key, version.value) : unwritableRung(key, version.error);
-    })
-    .sort((a, b) => compareRungs(a, b, order, own));
+  const rungs = found.toSorted((a, b) => compareRungs(a, b, order, own));
   return {
     piece: { title: piece.score.title, bars: piece.part.measures.length, hands: piece.hands },
     from: reportKey(own),
@@ -43,7 +54,8 @@ export function ladderOf(piece: OpenedPiece, wish: Omit<Wish, 'to'>, order: KeyO
   };
 }
 
-interface Rung {
+/** A key with what is known of it. */
+export interface Rung {
   readonly key: Key;
   readonly facts: Omit<LadderKey, 'rank'>;
 }

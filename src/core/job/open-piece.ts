@@ -92,6 +92,17 @@ function keyRemarks({ key, runnerUp, certainty }: FoundKey): readonly Remark[] {
 
 /** The piece where it stands. */
 export function asWritten(piece: OpenedPiece, player: Player = USUAL_PLAYER, keyboard: KeyboardSize = 88): Version {
+  const known = written.get(piece);
+  if (known && known.player === player && known.keyboard === keyboard) return known.version;
+  const version = describeAsWritten(piece, player, keyboard);
+  written.set(piece, { player, keyboard, version });
+  return version;
+}
+
+/** The last answer for a piece: all its keys are compared with it. */
+const written = new WeakMap<OpenedPiece, { readonly player: Player; readonly keyboard: KeyboardSize; readonly version: Version }>();
+
+function describeAsWritten(piece: OpenedPiece, player: Player, keyboard: KeyboardSize): Version {
   const octaves = { right: 0, left: 0 };
   const version = describe(piece, piece.score, piece.key.key, 'as-written', { player, keyboard, detail: 'full' });
   return { ...version, key: piece.key.key, interval: { fifths: 0, octaves: 0 }, octaves, remarks: [] };

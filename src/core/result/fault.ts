@@ -24,7 +24,8 @@ export type Fault =
   | { readonly code: 'query.missing'; readonly name: string }
   | { readonly code: 'query.value'; readonly name: string; readonly value: string; readonly allowed: string }
   | { readonly code: 'query.part'; readonly value: string; readonly parts: readonly string[] }
-  | { readonly code: 'job.busy' };
+  | { readonly code: 'job.busy' }
+  | { readonly code: 'job.stopped' };
 
 /** The file formats of the scripting interface. */
 export const FILE_FORMATS = ['musicxml', 'mxl', 'abc', 'midi', 'newthumb'] as const;

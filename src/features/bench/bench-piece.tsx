@@ -12,6 +12,7 @@ import { GridChoice } from './grid-choice';
 import { HandNotes } from './hand-notes';
 import { KeyboardDock } from './keyboard-dock';
 import { keyName, KeyStrip } from './key-strip';
+import { KeysOnTheWay } from './keys-on-the-way';
 import { OwnKey } from './own-key';
 import { useBench, type BenchPage } from './use-bench';
 import { go, useBenchAddress } from './use-bench-address';
@@ -110,7 +111,7 @@ export function BenchPiece({ piece, settings }: { readonly piece: PieceRecord; r
           <p>{answered.trouble.hint}</p>
         </div>
       ) : null}
-      {ladder.value && view ? <KeyStrip ladder={ladder.value} chosen={view.toText} onChoose={goToKey} /> : <div className="mx-4 my-2 h-20 skeleton" aria-hidden />}
+      {ladder.value && view ? <KeyStrip ladder={ladder.value} chosen={view.toText} onChoose={goToKey} /> : <KeysOnTheWay progress={answers.progress} onStop={answers.stop} onGoOn={answers.goOn} />}
       <div className="grid gap-4 px-4 pb-4 lg:grid-cols-[minmax(0,1fr)_21rem]">
         <div className="min-w-0 rounded-box border border-base-300 bg-base-100">
           <div className="flex items-center gap-2 border-b border-base-300 px-3 py-1 text-sm">
@@ -130,7 +131,7 @@ export function BenchPiece({ piece, settings }: { readonly piece: PieceRecord; r
         </div>
         <aside className="flex flex-col gap-3">
           <GridChoice piece={piece} />
-          {view ? <HandNotes view={view} aboutFile={piece.remarks} chosen={chosenIndex} onChoose={choose} /> : null}
+          {view ? <HandNotes view={view} settings={settings} aboutFile={piece.remarks} chosen={chosenIndex} onChoose={choose} /> : null}
         </aside>
       </div>
       {view ? <KeyboardDock view={view} at={at} onWalk={walk} onRespell={respell} /> : null}

@@ -1,14 +1,16 @@
 'use client';
 
+import Link from 'next/link';
 import { memo } from 'react';
 import type { BenchView, HandNoteView } from '@/core/job';
-import type { PieceRecord } from '@/data';
+import type { PieceRecord, Settings } from '@/data';
 import { spanText } from '@/core/explain';
 import { SEVERITIES, type Severity } from '@/core/flag';
 import { SeverityMark } from '@/features/shared/severity-mark';
 
 interface HandNotesProps {
   readonly view: BenchView;
+  readonly settings: Settings;
   /** What was doubtful in the file when it was brought in. */
   readonly aboutFile: PieceRecord['remarks'];
   readonly chosen: number | null;
@@ -16,12 +18,12 @@ interface HandNotesProps {
 }
 
 /** Remarks that no one should have to unfold. */
-const TOLD_AT_ONCE = ['respelled-key', 'other-mode', 'enharmonic-proposed', 'respelled-note', 'octave-proposed'];
+const TOLD_AT_ONCE = ['respelled-key', 'other-mode', 'enharmonic-proposed', 'respelled-note', 'octave-proposed', 'not-playable', 'moves-spared'];
 
 const HEADINGS: Readonly<Record<Severity, string>> = { must: 'Must change', should: 'Better otherwise', watch: 'To know' };
 
 /** What the hands must know in this key: what changed, why, and what to do. Each note points at its place. */
-export const HandNotes = memo(function HandNotes({ view, aboutFile, chosen, onChoose }: HandNotesProps) {
+export const HandNotes = memo(function HandNotes({ view, settings, aboutFile, chosen, onChoose }: HandNotesProps) {
   // What the file itself gives rise to each time it is read is told once.
   const remarks = [...new Set([...view.remarks, ...(aboutFile ?? [])].map(({ message }) => message))];
   const numbered = view.handNotes.map((note, index) => ({ note, index }));
@@ -60,7 +62,9 @@ export const HandNotes = memo(function HandNotes({ view, aboutFile, chosen, onCh
           </ul>
         </details>
       ) : null}
-      <p className="text-xs text-secondary">Fingers are carried over as printed. Where a note has none, none is made up.</p>
+      <p className="text-xs text-secondary">
+        Planned for level {settings.level}, a reach of {settings.spanMm} mm{settings.fingering === 'keep' ? ', printed fingers left as they are' : ''}. <Link href="/settings#hand" className="link">Change the hand</Link>
+      </p>
     </section>
   );
 });
@@ -94,6 +98,8 @@ function HandNote({ note, from, isChosen, onChoose }: HandNoteProps) {
         {isChosen ? (
           <span className="mt-1 block text-sm">
             {note.message} <em className="not-italic font-semibold">{note.suggestion}</em>
+            {note.costs ? <span className="mt-1 block text-xs text-secondary">{note.costs}</span> : null}
+            <span className="mt-1 block text-xs text-secondary">For the pupil: {note.forPupil}</span>
           </span>
         ) : null}
       </button>

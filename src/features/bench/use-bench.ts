@@ -2,23 +2,22 @@
 
 import { useCallback, useMemo } from 'react';
 import type { Level } from '@/core/finger';
-import type { BenchView, Ladder, PageView } from '@/core/job';
+import type { BenchView, PageView } from '@/core/job';
 import { parseKey } from '@/core/pitch';
 import type { PieceRecord, Settings } from '@/data';
 import { useAnswer, type Answered } from '@/features/shared/use-answer';
-import { coreWorker } from '@/workers/client';
 import type { Answer, Beside, BenchWish, EngraveLayout, PieceSource } from '@/workers/protocol';
 import { askBench, askEngraving } from '@/workers/questions';
 import type { BenchAddress } from './use-bench-address';
+import { useLadder, type LadderAnswers } from './use-ladder';
 
 /** Everything the Bench asks the core for: the piece in the wanted key, and the ladder of all keys. */
-export interface BenchAnswers {
+export interface BenchAnswers extends LadderAnswers {
   readonly source: PieceSource;
   /** What goes into a piece file beside the music. */
   readonly beside: Beside;
   readonly wish: BenchWish;
   readonly view: Answered<BenchView>;
-  readonly ladder: Answered<Ladder>;
   /** Has the piece moved to another key and engraved there before anyone looks at it. */
   readonly prepare: (key: string) => Promise<void>;
 }
@@ -51,7 +50,8 @@ export function useBench(piece: PieceRecord, settings: Settings, address: BenchA
   const respelled = respelledIn(piece, key).join();
   const wish = useMemo(() => ({ ...anyKey, to: key, respelled: respelled === '' ? NO_NOTES : respelled.split(',') }), [anyKey, key, respelled]);
   const askView = useMemo(() => page && (() => viewAndEngraving(source, wish, page)), [source, wish, page]);
-  const askLadder = useMemo(() => () => coreWorker().ladder(source, anyKey, keyOrder, mode), [source, anyKey, keyOrder, mode]);
+  const subject = `${piece.id}/${ownKey}/${part}`;
+  const keys = useLadder(subject, source, anyKey, keyOrder, mode);
   const prepare = useCallback(
     async (to: string): Promise<void> => {
       if (page) await viewAndEngraving(source, { ...anyKey, to, respelled: respelledIn(piece, to) }, page);
@@ -59,8 +59,7 @@ export function useBench(piece: PieceRecord, settings: Settings, address: BenchA
     [source, anyKey, page, piece],
   );
   const beside = useMemo(() => ({ ...piece.beside, ...(part === null ? {} : { part }) }), [piece.beside, part]);
-  const subject = `${piece.id}/${ownKey}/${part}`;
-  return { source, beside, wish, view: useAnswer(subject, askView), ladder: useAnswer(subject, askLadder), prepare };
+  return { source, beside, wish, view: useAnswer(subject, askView), ...keys, prepare };
 }
 
 const NO_NOTES: readonly string[] = [];
