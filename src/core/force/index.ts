@@ -1,4 +1,4 @@
-export { alternatives, fingerChanges, forcedMoves } from './changes';
+export { alternatives, fingerChanges, forcedMoves, surroundings } from './changes';
 export type { Cause, FingerChange } from './changes';
 export { compareKeys, costsByRule, totalOf } from './prices';
 export type { Comparison, RuleCost } from './prices';

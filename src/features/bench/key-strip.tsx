@@ -49,7 +49,7 @@ const KeyButton = memo(function KeyButton({ facts, isChosen, isOwn, onChoose }: 
       data-key={name}
       title={facts.leaveOut ?? `${words}${isOwn ? ' (as written)' : ''}`}
       onClick={() => onChoose(name)}
-      className={`flex min-w-[4.6rem] flex-1 cursor-pointer flex-col items-center gap-0.5 rounded-field border-2 px-1 pt-1 pb-0.5 ${shape}`}
+      className={`flex min-w-[4.6rem] flex-1 cursor-pointer flex-col items-center gap-0.5 rounded-field border-2 px-0.5 pt-1 pb-0.5 ${shape}`}
     >
       <span className="font-serif leading-tight font-semibold">
         {words.split(' ')[0]}
@@ -66,7 +66,7 @@ function Counts({ facts, isChosen }: { readonly facts: LadderKey; readonly isCho
   if (facts.leaveOut) return <span className="text-xs">leave out</span>;
   if (shown.length === 0) return <span className="text-xs">free</span>;
   return (
-    <span className={`flex gap-1.5 text-xs ${isChosen ? '[&_svg]:text-primary-content' : ''}`}>
+    <span className={`flex gap-1 text-xs ${isChosen ? '[&_svg]:text-primary-content' : ''}`}>
       {shown.map((severity) => (
         <span key={severity} className="flex items-center gap-0.5">
           <SeverityMark severity={severity} size={10} />

@@ -75,10 +75,10 @@ export const HAND_QUESTIONS: readonly Question[] = [
     title: 'What the hand may do',
     note: 'Fingers are planned within this level; what it does not allow is told as “must”.',
     choices: [
-      { value: '1', words: 'Stay in one closed position', who: 'first pieces: five fingers, five keys' },
-      { value: '2', words: 'Move between closed positions', who: 'pieces in two or three places, with time to move' },
-      { value: '3', words: 'Open the hand, change finger on a repeated key', who: 'six notes and more with five fingers' },
-      { value: '4', words: 'Cross', who: 'scales and arpeggios: thumb under, finger over, the hand open to an octave' },
+      { value: '1', words: 'Level 1: stay in one closed position', who: 'first pieces: five fingers, five keys' },
+      { value: '2', words: 'Level 2: move between closed positions', who: 'pieces in two or three places, with time to move' },
+      { value: '3', words: 'Level 3: open the hand, change finger on a repeated key', who: 'six notes and more with five fingers' },
+      { value: '4', words: 'Level 4: cross', who: 'scales and arpeggios: thumb under, finger over, the hand open to an octave' },
     ],
   },
   {
