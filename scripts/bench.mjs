@@ -7,6 +7,7 @@ import { ensureChromium } from './lib/chromium.mjs';
 import { ROOT } from './lib/run.mjs';
 import { freePort, serve } from './lib/server.mjs';
 import { measureCore } from './bench/core.mjs';
+import { measureFingerings, measureFlags, measureSpeed } from './bench/hands.mjs';
 import { measureKeyPress } from './bench/key-press.mjs';
 import { measureKeys } from './bench/keys.mjs';
 import { measureLongAndOdd } from './bench/long-and-odd.mjs';
@@ -20,6 +21,9 @@ const print = (heading, figures) => {
 };
 
 print('Core, Lantern Walk (8 bars, two hands), median of 40 runs in Node:', await measureCore(piece));
+print('Fingers against published ones (Hanon 1873, nos 39–41, from memory), two octaves:', measureFingerings());
+print('Flags of 200 generated tunes at level 3:', measureFlags());
+print('Planning, warm, medians in Node, two hands of 32 bars:', measureSpeed());
 print('Long and odd files:', await measureLongAndOdd());
 print('Keys of published tunes:', await measureKeys());
 print('Spelling of the same tunes from MIDI without key signatures:', await measureSpelling());

@@ -7,6 +7,7 @@ const RUNS = 40;
 /** How long the core takes, against how long Verovio takes to load the same file. */
 export async function measureCore(bytes) {
   const job = await import('../../src/core/job/index.ts');
+  const { USUAL_PLAYER } = await import('../../src/core/finger/index.ts');
   const { parseKey } = await import('../../src/core/pitch/index.ts');
   const engraver = new VerovioToolkit(await createVerovioModule());
   const text = new TextDecoder().decode(bytes);

@@ -25,6 +25,8 @@ export function groupsOf(likenesses: readonly string[]): Groups {
 /** How many times the bound is raised, how many times without a better plan, and how near the bound has to come. Our own choice:
  * `npm run bench` tells what gap is left. */
 const ROUNDS = 30;
+const LEAST_ROUNDS = 4;
+const ROUNDS_TIMES_EVENTS = 2400;
 const PATIENCE = 12;
 const NEAR = 1e-6;
 
@@ -32,11 +34,16 @@ const NEAR = 1e-6;
 const TO_THE_END = 20;
 const ONCE = 1;
 
+/** Short passages are worth more rounds; long ones get fewer, so that time grows with length and no faster. */
+function roundsFor({ grips }: Lattice): number {
+  return Math.max(LEAST_ROUNDS, Math.min(ROUNDS, Math.round(ROUNDS_TIMES_EVENTS / Math.max(1, grips.length))));
+}
+
 /** Plans with the wish that like moments have like fingers: each that differs from the usual fingers of its group costs
  * `CONSISTENCY`. The wish ties events together over the whole piece, so one pass of dynamic programming cannot have it exactly.
  * Lagrangian decomposition does both: it finds plans, and it proves how much better any other could be. `likely` are fingers, as bits,
  * from which to begin, one entry an event. */
-export function solveAlike(lattice: Lattice, groups: Groups, extra: Extra, rounds: number = ROUNDS, likely: readonly number[] | null = null): AlikePath {
+export function solveAlike(lattice: Lattice, groups: Groups, extra: Extra, rounds: number = roundsFor(lattice), likely: readonly number[] | null = null): AlikePath {
   const free = solve(lattice, extra);
   let best = { steps: free.steps, cost: free.cost + apartCost(free, groups) };
   let bound = free.cost;

@@ -33,13 +33,14 @@ export const NO_EXTRA: Extra = { own: null, changed: null, opens: 0 };
 /** The cheapest way through a lattice, exactly, by dynamic programming. A state is a grip with the letters that the position has
  * used so far: by how many the position reaches below and above those of the grip itself. Staying may open the position, moving begins
  * a new one. A state is dropped where the same grip without the reach, at its value and the full price of opening, costs no more: from
- * there everything can be played that could be played from the state. O(events x grips² x openings²) time at most. */
+ * there everything can be played that could be played from the state; and where moving on from the best state costs no more (`worthGoingOn`). O(events x grips² x openings²) time at most. */
 export function solve(lattice: Lattice, extra: Extra): Path {
   const { stands, grips, gripCosts, joins, widest, openCost } = lattice;
   if (stands.length === 0) return { steps: [], cost: 0 };
   const side = widest + 1;
   const windows = side * side;
   const room = roomFor(lattice, windows);
+  const { below: belowOf, above: aboveOf } = reaches(side);
   const growing = Math.max(openCost, lattice.contractCost);
   let values = room.values[0] as Float64Array;
   let next = room.values[1] as Float64Array;
@@ -47,9 +48,9 @@ export function solve(lattice: Lattice, extra: Extra): Path {
   let nextAlive = room.alive[1] as Int32Array;
   let count = begin(lattice, extra, windows, values, alive);
   for (let t = 1; t < stands.length; t += 1) {
-    const before = grips[t - 1] as readonly Grip[];
-    const now = grips[t] as readonly Grip[];
-    const size = now.length;
+    const before = endsOf(grips[t - 1] as readonly Grip[]);
+    const now = endsOf(grips[t] as readonly Grip[]);
+    const size = now.low.length;
     const { stay, move, down: downCosts, up: upCosts } = joins[t] as JoinTable;
     const shift = (stands[t] as Stand).base - (stands[t - 1] as Stand).base;
     const own = gripCosts[t] as Float64Array;
@@ -61,7 +62,8 @@ export function solve(lattice: Lattice, extra: Extra): Path {
     next.fill(Infinity, 0, size * windows);
     for (let at = 0; at < count; ) {
       const p = Math.floor((alive[at] as number) / windows);
-      const from = before[p] as Grip;
+      const fromLow = before.low[p] as number;
+      const fromHigh = before.high[p] as number;
       const first = at;
       let best = Infinity;
       let bestState = -1;
@@ -73,9 +75,10 @@ export function solve(lattice: Lattice, extra: Extra): Path {
         }
       }
       for (let q = 0; q < size; q += 1) {
-        const to = now[q] as Grip;
         const pair = p * size + q;
-        const spread = to.high - to.low;
+        const toLow = now.low[q] as number;
+        const toHigh = now.high[q] as number;
+        const spread = toHigh - toLow;
         const opens = changed && changed[q] === 1 && changedBefore?.[p] === 0 ? extra.opens : 0;
         const base = (own[q] as number) + (added ? (added[q] as number) : 0) + (wish ? (wish[q] as number) : 0) + opens;
         const moved = best + (move[pair] as number) + openCost * spread + base;
@@ -85,15 +88,15 @@ export function solve(lattice: Lattice, extra: Extra): Path {
         }
         const stayed = (stay[pair] as number) + base;
         if (stayed === Infinity) continue;
-        const down = shift + to.low - from.low;
-        const up = shift + to.high - from.high;
+        const down = shift + toLow - fromLow;
+        const up = shift + toHigh - fromHigh;
         const downCost = downCosts[pair] as number;
         const upCost = upCosts[pair] as number;
         for (let a = first; a < at; a += 1) {
           const state = alive[a] as number;
           const window = state - p * windows;
-          const i = Math.floor(window / side);
-          const k = window - i * side;
+          const i = belowOf[window] as number;
+          const k = aboveOf[window] as number;
           const below = i + down > 0 ? i + down : 0;
           const above = k - up > 0 ? k - up : 0;
           // A grip wider than the level allows may only be repeated.
@@ -110,11 +113,33 @@ export function solve(lattice: Lattice, extra: Extra): Path {
         }
       }
     }
-    count = keepAlive(next, nextAlive, size, side, growing);
+    count = keepAlive(next, nextAlive, size, side, growing, worthGoingOn(lattice, extra, next, t, windows, growing));
     [values, next] = [next, values];
     [alive, nextAlive] = [nextAlive, alive];
   }
   return trace(lattice, room.backs, values, alive.subarray(0, count), windows, side);
+}
+
+/** The lowest and highest letters of the grips of an event, close together in memory. */
+interface Ends {
+  readonly low: Int32Array;
+  readonly high: Int32Array;
+}
+
+const ends = new WeakMap<readonly Grip[], Ends>();
+
+function endsOf(grips: readonly Grip[]): Ends {
+  const known = ends.get(grips);
+  if (known) return known;
+  const made = { low: Int32Array.from(grips, ({ low }) => low), high: Int32Array.from(grips, ({ high }) => high) };
+  ends.set(grips, made);
+  return made;
+}
+
+/** By how many letters each window reaches below and above its grip. */
+function reaches(side: number): { readonly below: Int32Array; readonly above: Int32Array } {
+  const windows = Array.from({ length: side * side }, (_, window) => window);
+  return { below: Int32Array.from(windows, (window) => Math.floor(window / side)), above: Int32Array.from(windows, (window) => window % side) };
 }
 
 /** Memory that the search writes into: as much as the widest event needs, and the way back for each. It is used again by the next search
@@ -151,17 +176,38 @@ function begin(lattice: Lattice, extra: Extra, windows: number, values: Float64A
   return grips.length;
 }
 
+/** A join may give back a little of what its grip costs: no more than this. */
+const GIVEN_BACK = 5;
+
+/** The most that a state may be worth going on from: from the best state the hand can move to any grip of the next event, and open there as
+ * far as the state would have it. What costs more than that, even if its own way on were free, leads to nothing better. */
+function worthGoingOn(lattice: Lattice, extra: Extra, values: Float64Array, t: number, windows: number, growing: number): number {
+  const joins = lattice.joins[t + 1];
+  if (!joins) return Number.MAX_VALUE;
+  const size = (lattice.grips[t] as readonly Grip[]).length * windows;
+  let best = 0;
+  for (let state = 1; state < size; state += 1) if ((values[state] as number) < (values[best] as number)) best = state;
+  const p = Math.floor(best / windows);
+  const { low, high } = endsOf(lattice.grips[t + 1] as readonly Grip[]);
+  let dearest = 0;
+  for (let q = 0; q < low.length; q += 1) {
+    const cost = (joins.move[p * low.length + q] as number) + lattice.openCost * ((high[q] as number) - (low[q] as number));
+    if (cost > dearest) dearest = cost;
+  }
+  return (values[best] as number) + dearest + extra.opens + growing * lattice.widest + GIVEN_BACK;
+}
+
 /** Lists the states that are worth going on from, in their order; tells how many there are. */
-function keepAlive(values: Float64Array, alive: Int32Array, size: number, side: number, growing: number): number {
+function keepAlive(values: Float64Array, alive: Int32Array, size: number, side: number, growing: number, most: number): number {
   let count = 0;
   for (let q = 0; q < size; q += 1) {
     const first = q * side * side;
     const closed = values[first] as number;
-    if (closed < Infinity) alive[count++] = first;
+    if (closed <= most) alive[count++] = first;
     for (let i = 0; i < side; i += 1) {
       for (let k = i === 0 ? 1 : 0; i + k < side; k += 1) {
         const value = values[first + i * side + k] as number;
-        if (value < Infinity && value < closed + growing * (i + k)) alive[count++] = first + i * side + k;
+        if (value <= most && value < closed + growing * (i + k)) alive[count++] = first + i * side + k;
       }
     }
   }

@@ -27,6 +27,7 @@ export interface FlagInput {
 /** Everything that the player should know, in order of the music; at one place the weightiest first. */
 export function findFlags(input: FlagInput): readonly Flag[] {
   const order = new Map(input.notes.map((note, i) => [note.id, i]));
+  const eventsOf = eventsById(input.hands);
   const placeInMusic = (flag: Flag): number => order.get(flag.notes[0] ?? '') ?? 0;
   return [
     ...input.hands.flatMap((hand) => limitFlags(hand, (note) => canOtherHandTake(note, input.notes, hand.study.ground.demands.player.spanMm))),
@@ -44,19 +45,26 @@ export function findFlags(input: FlagInput): readonly Flag[] {
     ...offKeyboardFlags(input.notes, input.keyboard),
     ...doubleAccidentalFlags(input.notes),
   ]
-    .map((flag) => (input.detail === 'full' ? withCosts(flag, input.hands) : flag))
+    .map((flag) => (input.detail === 'full' ? withCosts(flag, input.hands, eventsOf) : flag))
     .sort((a, b) => placeInMusic(a) - placeInMusic(b) || SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
 }
 
+/** Which event of its hand strikes a note. */
+function eventsById(hands: readonly PlayedHand[]): ReadonlyMap<string, number> {
+  return new Map(
+    hands.flatMap(({ study }) => {
+      const { events, notes } = study.ground.passage;
+      return events.flatMap(({ struck }, t) => struck.map((index) => [notes[index]?.note.id ?? '', t] as const));
+    }),
+  );
+}
+
 /** A flag because of black keys keeps the costs it rests on. */
-function withCosts(flag: Flag, hands: readonly PlayedHand[]): Flag {
+function withCosts(flag: Flag, hands: readonly PlayedHand[], eventOf: ReadonlyMap<string, number>): Flag {
   if (!flag.byBlackKey || flag.costs) return flag;
   const hand = hands.find(({ study }) => study.ground.passage.hand === flag.hand);
-  if (!hand) return flag;
-  const ids = new Set(flag.notes);
-  const { passage } = hand.study.ground;
-  const events = passage.events.flatMap(({ struck }, t) => (struck.some((index) => ids.has(passage.notes[index]?.note.id ?? '')) ? [t] : []));
-  return { ...flag, costs: compareKeys(hand.played, events) };
+  const events = new Set(flag.notes.flatMap((id) => eventOf.get(id) ?? []));
+  return hand ? { ...flag, costs: compareKeys(hand.played, [...events]) } : flag;
 }
 
 /** Marks the flags whose kind stood at the same notes already before the piece was moved. */

@@ -46,9 +46,8 @@ function changeOf(study: HandStudy, from: number, to: number, isChanged: readonl
   const { passage, kept } = study.ground;
   const events = Array.from({ length: to - from + 1 }, (_, i) => from + i);
   const notes = events.flatMap((t) => struckAt(passage, t));
-  const inRun = new Set(notes);
   const [begin, end] = surroundings(study.plan, from, to);
-  const putBack = playStretch(study.plan.lattice, study.plan.fingering.map((finger, i) => (inRun.has(i) ? (kept[i] ?? null) : finger)), begin, end);
+  const putBack = playStretch(study.plan.lattice, replaced(study.plan.fingering, notes, kept), begin, end);
   const planned = playStretch(study.plan.lattice, study.plan.fingering, begin, end);
   return {
     from,
@@ -62,16 +61,32 @@ function changeOf(study: HandStudy, from: number, to: number, isChanged: readonl
   };
 }
 
+/** A fingering with the fingers of some notes taken from another. */
+function replaced(fingering: Fingering, notes: readonly number[], by: Fingering): Fingering {
+  const changed = fingering.slice();
+  for (const note of notes) changed[note] = by[note] ?? null;
+  return changed;
+}
+
 /** Positions around a change that its costs may touch: the one before it and the one after it, whole. */
 const POSITIONS_AROUND = 1;
 
+/** A hand that stays in one position for long has forgotten a change by then. Our own choice. */
+const EVENTS_AROUND = 16;
+
 /** From where to where the fingers of a change matter. What lies further away costs the same with either fingers. */
-export function surroundings(plan: HandPlan, from: number, to: number): readonly [number, number] {
-  const starts = plan.steps.flatMap(({ join }, t) => (join === 'stay' ? [] : [t]));
-  const first = Math.max(0, starts.findLastIndex((start) => start <= from) - POSITIONS_AROUND);
-  const after = starts.findIndex((start) => start > to);
-  const next = after < 0 ? undefined : starts[after + POSITIONS_AROUND];
-  return [starts[first] ?? 0, (next ?? plan.steps.length) - 1];
+export function surroundings({ steps }: HandPlan, from: number, to: number): readonly [number, number] {
+  let begin = from;
+  for (let starts = 0; begin > Math.max(0, from - EVENTS_AROUND); begin -= 1) {
+    if (steps[begin]?.join !== 'stay') starts += 1;
+    if (starts > POSITIONS_AROUND) break;
+  }
+  let end = to + 1;
+  for (let starts = 0; end < Math.min(steps.length, to + EVENTS_AROUND); end += 1) {
+    if (steps[end]?.join !== 'stay') starts += 1;
+    if (starts > POSITIONS_AROUND) break;
+  }
+  return [begin, end - 1];
 }
 
 function limitless(plan: Stretch): number {

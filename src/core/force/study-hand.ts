@@ -26,9 +26,12 @@ export interface HandStudy {
 /** Finds the fingers that a hand brings along into every key. */
 export function groundOf(passage: Passage, demands: Demands): HandGround {
   const view = neutralView(passage);
-  const kept = completeHand(passage, view, demands, passage.notes.map(({ printed }) => printed)).fingering;
+  const complete = completeHand(passage, view, demands, passage.notes.map(({ printed }) => printed));
+  const kept = complete.fingering;
   const isPrinted = passage.notes.map(({ printed }) => printed !== null);
-  return { passage, demands, kept, isPrinted, neutral: planHand(passage, view, demands, { fingering: kept, isPrinted }) };
+  // Where nothing is printed the completed fingers are the neutral plan itself: staying near them changes nothing.
+  const neutral = isPrinted.includes(true) ? planHand(passage, view, demands, { fingering: kept, isPrinted }) : complete;
+  return { passage, demands, kept, isPrinted, neutral };
 }
 
 /** Plans a hand on the keys of one key. `midis` are the sounding keys of the passage's notes. Source: the project's fingering model, section 7. */

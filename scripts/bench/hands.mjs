@@ -1,0 +1,147 @@
+import { exercises, seeded } from '../fit/exercises.mjs';
+import foldWeights from '../fit/fold-weights.json' with { type: 'json' };
+import { median } from './figures.mjs';
+
+const finger = await import('../../src/core/finger/index.ts');
+const force = await import('../../src/core/force/index.ts');
+const job = await import('../../src/core/job/index.ts');
+const { parseKey } = await import('../../src/core/pitch/index.ts');
+const { hopFlags } = await import('../../src/core/flag/index.ts');
+const scales = await import('../../tests/support/scales.ts');
+const published = await import('../../tests/support/published-fingerings.ts');
+const { degreePitch, keyOf, upAndDown } = await import('../../tests/support/planning.ts');
+const { handLine, passageOfLine } = await import('../../tests/support/passages.ts');
+const { musicXml } = await import('../../tests/support/build-piece.ts');
+const { USUAL } = await import('../../tests/support/open.ts');
+
+const usual = finger.demandsOf(finger.USUAL_PLAYER);
+const name = ({ tonic, mode, hand }) => `${tonic} ${mode} ${hand}`;
+
+/** How many of a list are fingered as published, and which are not. */
+function score(list, exerciseOf, demandsFor) {
+  const judged = list.map((one) => ({ one, ...scales.judge(exerciseOf(one), scales.fingersOf(exerciseOf(one), demandsFor(one)).fingers) }));
+  const count = (test) => judged.filter(test).length;
+  const missed = judged.filter(({ inner }) => !inner).map(({ one }) => name(one));
+  return `inner ${count(({ inner }) => inner)}, exact ${count(({ exact }) => exact)} of ${list.length}${missed.length > 0 ? ` (not ${missed.join(', ')})` : ''}`;
+}
+
+/** The planner against published fingerings, on the keys it was fitted on and on others. */
+export function measureFingerings() {
+  const folds = foldWeights.map((weights) => finger.demandsOf(finger.USUAL_PLAYER, weights));
+  // Fold f was fitted without the keys whose place in the circle is f modulo 2.
+  const heldOut = (one) => folds[published.SCALE_TONICS[one.mode].indexOf(one.tonic) % 2];
+  const gaps = exercises().map(({ exercise }) => scales.fingersOf(exercise, usual).gap);
+  const chromatic = ['right', 'left'].filter((hand) => scales.judge(scales.chromatic(hand), scales.fingersOf(scales.chromatic(hand), usual).fingers).inner);
+  return [
+    ['scales, all keys in the fit', score(published.PUBLISHED_SCALES, scales.exerciseOf, () => usual)],
+    ['arpeggios, all keys in the fit', score(published.PUBLISHED_ARPEGGIOS, scales.exerciseOf, () => usual)],
+    ['chromatic scale, hands as published', `${chromatic.length} of 2`],
+    ['scales, fitted on the other half of the keys', score(published.PUBLISHED_SCALES, scales.exerciseOf, heldOut)],
+    ['arpeggios, fitted on the other half of the keys', score(published.PUBLISHED_ARPEGGIOS, scales.exerciseOf, heldOut)],
+    ['scales from the third degree, never in a fit', score(published.PUBLISHED_SCALES, scales.fromThirdDegree, () => usual)],
+    ['scales in broken thirds, never in a fit', brokenThirds()],
+    ['plans proved to be the best, of all exercises', `${gaps.filter((gap) => gap < 1e-4).length} of ${gaps.length}, largest gap ${Math.max(...gaps).toFixed(2)}`],
+  ];
+}
+
+/** There is no published fingering to hold broken thirds to: what a teacher would object to is counted. */
+function brokenThirds() {
+  let [hops, thumbs, notes] = [0, 0, 0];
+  for (const { tonic, mode, hand } of published.PUBLISHED_SCALES) {
+    const key = keyOf(`${tonic}-${mode}`);
+    const degrees = Array.from({ length: 14 }, (_, i) => [i, i + 2]).flat();
+    const line = upAndDown(degrees.map((degree) => degreePitch(key, degree, hand === 'right' ? 4 : 2)));
+    const passage = passageOfLine(hand, handLine(hand, line.join(' ')), key);
+    const study = force.studyHand(force.groundOf(passage, usual), passage.notes.map(({ note }) => note.midi));
+    hops += hopFlags({ study, played: study.plan, notes: passage.notes.map(({ note }) => note) }).length;
+    thumbs += study.plan.fingering.filter((one, i) => one === 1 && study.view.black[i] === 1).length;
+    notes += passage.notes.length;
+  }
+  return `${hops} hops and ${thumbs} thumbs on black in ${notes} notes`;
+}
+
+const LEVEL_3 = { ...finger.USUAL_PLAYER, level: 3 };
+const KEYS = ['C', 'G', 'D', 'A', 'E', 'B', 'Gb', 'Db', 'Ab', 'Eb', 'Bb', 'F'];
+
+/** Of 200 generated tunes at level 3, how many have any new flag in each key, and any must or should. */
+export function measureFlags() {
+  const random = seeded(11);
+  const tunes = Array.from({ length: 200 }, () => pieceOf(musicXml({ right: tune(random, 4), mode: 'major' })));
+  return KEYS.map((to) => {
+    const flags = tunes.map((piece) => moved(piece, to, LEVEL_3, 'counted').flags.filter(({ wasThere }) => !wasThere));
+    const share = (test) => `${Math.round((100 * flags.filter((own) => own.some(test)).length) / tunes.length)} %`;
+    return [`tunes with a new flag in ${to}`, `${share(() => true)}; must or should ${share(({ severity }) => severity !== 'watch')}`];
+  });
+}
+
+const LETTERS = ['C4', 'D4', 'E4', 'F4', 'G4', 'A4', 'B4', 'C5', 'D5', 'E5'];
+const CHORDS = [['C3', 'E3', 'G3'], ['B2', 'F3', 'G3'], ['C3', 'F3', 'A3'], ['D3', 'F3', 'A3']];
+
+function tune(random, bars) {
+  let at = Math.floor(random() * 5);
+  const bar = () =>
+    Array.from({ length: 6 }, (_, i) => {
+      const step = random() < 0.6 ? 1 : random() < 0.7 ? 2 : 3;
+      at = Math.max(0, Math.min(9, at + (random() < 0.5 ? step : -step)));
+      return `${LETTERS[at]}${i < 4 ? 'e' : 'q'}`;
+    }).join(' ');
+  return Array.from({ length: bars }, bar).join(' | ');
+}
+
+function accompaniment(random, bars) {
+  const bar = () => {
+    const chord = CHORDS[Math.floor(random() * 4)];
+    return random() < 0.5 ? `${chord.join('+')}h ${chord.join('+')}h` : `${chord[0]}q ${chord[2]}q ${chord[1]}q ${chord[2]}q`;
+  };
+  return Array.from({ length: bars }, bar).join(' | ');
+}
+
+const twoHands = (bars, seed) => {
+  const random = seeded(seed);
+  return musicXml({ right: tune(random, bars), left: accompaniment(random, bars), mode: 'major' });
+};
+
+function pieceOf(text) {
+  return job.openPiece(new TextEncoder().encode(text), { format: null, key: null, part: null }).value;
+}
+
+function moved(piece, to, player, detail = 'full') {
+  return job.moveTo(piece, job.asWritten(piece, player), { ...USUAL, player, fingering: 'plan', to: parseKey(to, 'major') }, detail).value;
+}
+
+/** How long some work takes once, ms. */
+function timed(work) {
+  const start = performance.now();
+  work();
+  return performance.now() - start;
+}
+
+/** How long planning takes, warm, medians; a two-hand piece of 32 bars unless said otherwise. */
+export function measureSpeed() {
+  const text = twoHands(32, 9);
+  const piece = pieceOf(text);
+  const eightKeys = ['D', 'Eb', 'A', 'Bb', 'E', 'Ab', 'B', 'F#'];
+  const run = () => eightKeys.map((to) => timed(() => moved(piece, to, finger.USUAL_PLAYER)));
+  for (let warm = 0; warm < 4; warm += 1) run();
+  const one = median(Array.from({ length: 3 }, run).flat());
+  const fifteen = median(Array.from({ length: 5 }, () => timed(() => job.ladderOf(pieceOf(text), { ...USUAL, fingering: 'plan' }, 'ease'))));
+  const edited = median(
+    Array.from({ length: 12 }, (_, i) => {
+      const notes = text.split('<step>');
+      notes[10 + i] = notes[10 + i].replace(/^[A-G]/, (letter) => (letter === 'G' ? 'F' : 'G'));
+      const other = pieceOf(notes.join('<step>'));
+      return timed(() => job.asWritten(other, finger.USUAL_PLAYER));
+    }),
+  );
+  const [short, long] = [50, 500].map((bars) => {
+    const other = pieceOf(twoHands(bars, 3));
+    moved(other, 'Eb', finger.USUAL_PLAYER);
+    return median(Array.from({ length: 3 }, () => timed(() => moved(other, 'Eb', finger.USUAL_PLAYER))));
+  });
+  return [
+    ['both hands planned again after one edited note', `${edited.toFixed(0)} ms`],
+    ['one key with all attributions', `${one.toFixed(0)} ms`],
+    ['fifteen keys, the neutral plan included', `${fifteen.toFixed(0)} ms`],
+    ['500 bars against 50, one key', `${(long / short).toFixed(1)}`],
+  ];
+}
