@@ -34,16 +34,16 @@ export function groundOf(passage: Passage, demands: Demands): HandGround {
   return { passage, demands, kept, isPrinted, neutral };
 }
 
-/** Plans a hand on the keys of one key. `midis` are the sounding keys of the passage's notes. Source: the project's fingering model, section 7. */
-export function studyHand(ground: HandGround, midis: readonly number[]): HandStudy {
+/** Plans a hand on the keys of one key. Where only `change` is asked, colour and spacing are not told apart. `midis` are the sounding keys of the passage's notes. Source: the project's fingering model, section 7. */
+export function studyHand(ground: HandGround, midis: readonly number[], asked: 'cause' | 'change' = 'cause'): HandStudy {
   const { passage, demands, kept, isPrinted } = ground;
   const view = realView(passage, midis);
   const before = { fingering: kept, isPrinted };
   const plan = planHand(passage, view, demands, before);
   const keptPlan = playHand(passage, view, demands, kept);
   // Only a finger that would have stayed on white keys can be forced by their colour.
-  const isChanged = plan.fingering.some((finger, i) => finger !== kept[i] && ground.neutral.fingering[i] === kept[i]);
-  return { ground, plan, keptPlan, view, colourless: isChanged ? planHand(passage, colourlessView(view), demands, before, 0) : null };
+  const isDoubtful = asked === 'cause' && plan.fingering.some((finger, i) => finger !== kept[i] && ground.neutral.fingering[i] === kept[i]);
+  return { ground, plan, keptPlan, view, colourless: isDoubtful ? planHand(passage, colourlessView(view), demands, before, 0) : null };
 }
 
 /** A hand whose fingers stay as they are brought along, whatever they cost. */

@@ -156,7 +156,7 @@ function describe(
   { player, keyboard, detail }: Pick<Wish, 'player' | 'keyboard'> & { readonly detail: FlagDetail },
 ): Pick<Version, 'score' | 'key' | 'notes' | 'positions' | 'flags' | 'remarks'> {
   const movedNotes = handNotes(pupilsPart(piece, moved), moved.ticksPerQuarter);
-  const hands = fingering === 'none' ? [] : playHands(piece, movedNotes, player, fingering);
+  const hands = fingering === 'none' ? [] : playHands(piece, movedNotes, player, fingering, detail);
   const score = fingering === 'plan' ? withFingers(moved, piece.part.id, fingersOf(hands)) : moved;
   const part = pupilsPart(piece, score);
   const notes = score === moved ? movedNotes : handNotes(part, score.ticksPerQuarter);

@@ -1,5 +1,5 @@
 import { demandsOf, passageOf, type Demands, type Passage, type Player } from '../finger';
-import type { PlayedHand } from '../flag';
+import type { FlagDetail, PlayedHand } from '../flag';
 import { groundOf, keepHand, studyHand, type HandGround } from '../force';
 import { struckNotes, type Hand, type HandNote, type Part } from '../score';
 import { signatureLine } from '../transpose';
@@ -13,12 +13,12 @@ interface PlannedPiece {
 }
 
 /** Plans the hands of a piece for the keys of some key. `notes` are the piece's in that key; `as-written` proposes nothing. */
-export function playHands(piece: PlannedPiece, notes: readonly HandNote[], player: Player, showing: 'plan' | 'keep' | 'as-written'): readonly PlayedHand[] {
+export function playHands(piece: PlannedPiece, notes: readonly HandNote[], player: Player, showing: 'plan' | 'keep' | 'as-written', detail: FlagDetail): readonly PlayedHand[] {
   const byId = new Map(notes.map((note) => [note.id, note]));
   return groundsOf(piece, player).map((ground) => {
     const own = ground.passage.notes.map(({ note }) => byId.get(note.id) ?? note);
     const midis = own.map(({ midi }) => midi);
-    const study = showing === 'as-written' ? keepHand(ground, midis) : studyHand(ground, midis);
+    const study = showing === 'as-written' ? keepHand(ground, midis) : studyHand(ground, midis, detail === 'full' ? 'cause' : 'change');
     return { study, played: showing === 'plan' ? study.plan : study.keptPlan, notes: own };
   });
 }
