@@ -29,12 +29,12 @@ describe('fingers in another key', () => {
     await seesKey(teacher.page, 'C-major');
     await teacher.page.click('[data-key=F-major]');
     await seesKey(teacher.page, 'F-major');
-    await sees(teacher.page, 'other fingers in bars 1, 2, 3 and 4, because of black keys');
+    await sees(teacher.page, 'other fingers in bars 1, 2 and 3, because of black keys');
     const note = await unfolded('finger-change');
     expect(note).toContain('4 1 2 3 4 3 2 1 …');
     expect(note).toContain('because of the colour of the keys');
     expect(note).toMatch(/Effort \d+\.\d with the old fingers, \d+\.\d with the new ones/);
-    expect(note).toContain('For the pupil: In bars 1, 2, 3 and 4, start on B♭ with finger 4.');
+    expect(note).toContain('For the pupil: In bars 1, 2 and 3, start on B♭ with finger 4.');
   });
 
   it('are saved with the piece', async () => {

@@ -63,7 +63,7 @@ export const HandNotes = memo(function HandNotes({ view, settings, aboutFile, ch
         </details>
       ) : null}
       <p className="text-xs text-secondary">
-        Planned for level {settings.level}, a reach of {settings.spanMm} mm{settings.fingering === 'keep' ? ', printed fingers left as they are' : ''}. <Link href="/settings#hand" className="link">Change the hand</Link>
+        Planned for level {settings.level}, a reach of {settings.spanMm} mm{settings.fingering === 'keep' ? ', printed fingers left as they are' : ''}. <Link href="/settings#hand" className="link inline-flex min-h-8 items-center">Change the hand</Link>
       </p>
     </section>
   );
