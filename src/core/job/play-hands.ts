@@ -35,12 +35,31 @@ function groundsOf(piece: PlannedPiece, player: Player): readonly HandGround[] {
   const known = grounds.get(piece.notes) ?? new Map<string, readonly HandGround[]>();
   grounds.set(piece.notes, known);
   const name = JSON.stringify(player);
-  const found = known.get(name) ?? passagesOf(piece).map((passage) => groundOf(passage, remembered(name, player)));
+  const found = known.get(name) ?? passagesOf(piece).map((passage) => groundFor(passage, `${piece.score.ticksPerQuarter}/${name}`, demandsFor(name, player)));
   known.set(name, found);
   return found;
 }
 
-function remembered(name: string, player: Player): Demands {
+/** Grounds of hands by all that they rest on: after an edit in one hand the other's is found again. */
+const groundsByContent = new Map<string, HandGround>();
+
+/** So many hands are kept in mind; then the oldest is forgotten. */
+const KEPT_HANDS = 48;
+
+function groundFor(passage: Passage, circumstances: string, demands: Demands): HandGround {
+  const content = passage.notes.map(({ note, letter, altered, end, printed }) =>
+    [note.id, letter, altered, note.onset, end, note.midi, printed, note.slurEnds, note.detached, note.isGrace].join(),
+  );
+  const name = `${circumstances}/${passage.hand}/${content.join(';')}`;
+  const ground = groundsByContent.get(name) ?? groundOf(passage, demands);
+  groundsByContent.delete(name);
+  groundsByContent.set(name, ground);
+  const oldest = groundsByContent.keys().next().value;
+  if (groundsByContent.size > KEPT_HANDS && oldest !== undefined) groundsByContent.delete(oldest);
+  return ground;
+}
+
+function demandsFor(name: string, player: Player): Demands {
   const demands = demandsByPlayer.get(name) ?? demandsOf(player);
   if (demandsByPlayer.size >= KEPT_PLAYERS) demandsByPlayer.clear();
   demandsByPlayer.set(name, demands);

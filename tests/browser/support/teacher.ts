@@ -55,9 +55,10 @@ export async function goTo(page: Page, path: string): Promise<void> {
   await page.goto(home() + path);
 }
 
-/** Waits until the Bench shows the piece engraved in a key, as `D-major`. */
+/** Waits until the Bench shows the piece engraved in a key, as `D-major`, and the strip of all keys. */
 export async function seesKey(page: Page, key: string): Promise<void> {
   await page.waitForSelector(`[data-role=paper][data-key="${key}"] figure[aria-busy=false]`);
+  await page.waitForSelector('button[data-key]');
 }
 
 /** Waits until this text is somewhere on the page. */
