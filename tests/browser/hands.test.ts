@@ -23,6 +23,14 @@ async function unfolded(kind: string): Promise<string> {
   return textOf(teacher.page, `[data-flag=${kind}]`);
 }
 
+/** Chooses an answer in Settings and waits until it is kept. */
+async function sets(name: string, value: string): Promise<void> {
+  const choice = `input[name=${name}][value="${value}"]`;
+  await teacher.page.waitForSelector(choice);
+  await teacher.page.click(choice);
+  await teacher.page.waitForSelector(`${choice}:checked`);
+}
+
 describe('fingers in another key', () => {
   it('change where black keys force it: with the reason, the costs, and a sentence for the pupil', async () => {
     await drop(teacher.page, [{ name: 'quay.xml', text: SCALE }]);
@@ -45,8 +53,7 @@ describe('fingers in another key', () => {
 
   it('are left alone where Settings say so, and what would be better is told all the same', async () => {
     await goTo(teacher.page, '/settings');
-    await teacher.page.waitForSelector('input[name=fingering][value=keep]');
-    await teacher.page.click('input[name=fingering][value=keep]');
+    await sets('fingering', 'keep');
     await goTo(teacher.page, '/');
     await seesCards(teacher.page, 13);
     await press(teacher.page, 'Quay Steps');
@@ -70,8 +77,7 @@ describe('fingers in another key', () => {
 describe('level and reach', () => {
   it('are set in Settings; what the level does not allow is a must, with the least change that would help', async () => {
     await goTo(teacher.page, '/settings');
-    await teacher.page.waitForSelector('input[name=level][value="1"]');
-    await teacher.page.click('input[name=level][value="1"]');
+    await sets('level', '1');
     await goTo(teacher.page, '/bench?piece=echo-well&key=D-major');
     await seesKey(teacher.page, 'D-major');
     await sees(teacher.page, 'Must change');
