@@ -1,18 +1,22 @@
 import type { Extra, Lattice, Stand } from '@/core/finger';
 import { tallyGrip } from '@/core/finger/grip-cost';
-import { growth, meetingOf, tallyMove, tallyPass, tallyStay } from '@/core/finger/join-cost';
+import { growth, meetingOf } from '@/core/finger/meeting';
+import { tallyMove } from '@/core/finger/move-cost';
+import { tallyPass } from '@/core/finger/pass-cost';
 import { BROKEN_LIMIT } from '@/core/finger/rules.table';
+import { tallyStay } from '@/core/finger/stay-cost';
 import { costTally, RULE, totalCost } from '@/core/finger/tally';
 
 /** The cost of the best fingering, found by trying every grip of every event and every way from one to the next. It shares the
  * cost rules with the planner and nothing else: no state, no pruning. For a handful of events only. */
-export function cheapestByTrying({ passage, view, demands, widest, stands, grips }: Lattice, extra: Extra): number {
+export function cheapestByTrying(lattice: Lattice, extra: Extra): number {
+  const { passage, demands, widest, stands, grips } = lattice;
   const open = demands.weights[RULE.open] as number;
   const places = grips.map((own, t) => own.map((grip) => ({ grip, low: baseOf(t) + grip.low, high: baseOf(t) + grip.high })));
   const alone = places.map((own, t) =>
     own.map(({ grip, low, high }, g) => {
       const tally = costTally(demands.weights);
-      tallyGrip(tally, passage, view, demands, stands[t] as Stand, grip);
+      tallyGrip(tally, lattice, stands[t] as Stand, grip);
       return totalCost(tally) + BROKEN_LIMIT * (high - low > widest ? 1 : 0) + (extra.own?.[t]?.[g] ?? 0);
     }),
   );
@@ -24,14 +28,14 @@ export function cheapestByTrying({ passage, view, demands, widest, stands, grips
       own.map(({ grip: to }, q) => {
         const opens = isChanged(t, q) && !isChanged(i, p) ? extra.opens : 0;
         const [stay, plain, pass] = [costTally(demands.weights), costTally(demands.weights), costTally(demands.weights)];
-        tallyMove(plain, view, demands, meeting, from, to);
+        tallyMove(plain, lattice, meeting, from, to);
         const moves = [totalCost(plain) + opens];
-        if (tallyPass(pass, view, demands, meeting, from, to)) moves.push(totalCost(pass) + opens);
+        if (tallyPass(pass, lattice, meeting, from, to)) moves.push(totalCost(pass) + opens);
         const grow = (down: number, up: number): number => {
           const [opened, contracted] = growth(meeting, from, to, down, up);
           return open * opened + (demands.weights[RULE.contract] as number) * contracted;
         };
-        const stayed = tallyStay(stay, passage, view, demands, meeting, from, to) ? totalCost(stay) + opens : null;
+        const stayed = tallyStay(stay, lattice, meeting, from, to) ? totalCost(stay) + opens : null;
         return { stayed, moves, grow };
       }),
     );

@@ -1,5 +1,5 @@
 import type { Finger, Hand, HandNote } from '../score';
-import type { Join } from './join-cost';
+import type { Join } from './meeting';
 
 /** A stretch of notes over which one hand stays where it is.
  * `lowest` is the letter, counted from C0, under the hand's lowest finger; `spread` by how many letters the hand

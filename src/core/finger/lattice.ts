@@ -1,8 +1,12 @@
 import { tallyGrip } from './grip-cost';
 import { gripsOf, standOf, type Grip, type Stand } from './grip';
-import { growth, JOINS, meetingOf, tallyMove, tallyPass, tallyStay, type Join, type Meeting } from './join-cost';
+import { growth, JOINS, meetingOf, type Join, type Meeting } from './meeting';
+import { tallyMove } from './move-cost';
+import { tallyPass } from './pass-cost';
 import type { Passage, PassageEvent } from './passage';
 import { widestOpening, type Demands } from './player';
+import type { Setting } from './setting';
+import { tallyStay } from './stay-cost';
 import { costTally, RULE, totalCost } from './tally';
 import type { View } from './view';
 
@@ -18,10 +22,7 @@ export interface JoinTable {
 }
 
 /** All grips of a passage in one view with what they and the joins between them cost. */
-export interface Lattice {
-  readonly passage: Passage;
-  readonly view: View;
-  readonly demands: Demands;
+export interface Lattice extends Setting {
   /** How many letters beyond five a position may open, and what each costs that it is open by from the start. */
   readonly widest: number;
   readonly openCost: number;
@@ -56,6 +57,7 @@ function memoryOf(demands: Demands): Memory {
 
 /** Lays out all that a hand can do. O(events x grips²) time for what is new. */
 export function latticeOf(passage: Passage, view: View, demands: Demands): Lattice {
+  const setting = { passage, view, demands };
   const memory = memoryOf(demands);
   const widest = widestOpening(demands.player.level, passage.isChromatic);
   const stands: Stand[] = [];
@@ -69,18 +71,18 @@ export function latticeOf(passage: Passage, view: View, demands: Demands): Latti
     const own = remembered(memory.grips, shape, () => gripsOf(passage, stand));
     stands.push(stand);
     grips.push(own);
-    gripCosts.push(remembered(memory.costs, `${widest}/${name}`, () => Float64Array.from(own, (grip) => gripCost(passage, view, demands, stand, grip, widest))));
+    gripCosts.push(remembered(memory.costs, `${widest}/${name}`, () => Float64Array.from(own, (grip) => gripCost(setting, stand, grip, widest))));
     const before = stands[t - 1];
     joins.push(
       before
         ? remembered(memory.joins, `${nameBefore}>${name}@${joinName(passage, view, event, before, stand)}`, () =>
-            joinTable(passage, view, demands, event, before, stand, grips[t - 1] as readonly Grip[], own),
+            joinTable(setting, meetingOf(event, before, stand), grips[t - 1] as readonly Grip[], own),
           )
         : null,
     );
     nameBefore = name;
   });
-  return { passage, view, demands, widest, openCost: demands.weights[RULE.open] as number, contractCost: demands.weights[RULE.contract] as number, stands, grips, gripCosts, joins };
+  return { ...setting, widest, openCost: demands.weights[RULE.open] as number, contractCost: demands.weights[RULE.contract] as number, stands, grips, gripCosts, joins };
 }
 
 /** Some events of a lattice by themselves, from one to another, both included. */
@@ -125,24 +127,24 @@ function joinName(passage: Passage, view: View, event: PassageEvent, before: Sta
 }
 
 /** The cost of a grip alone; one that no position of the level holds breaks a limit. */
-export function gripCost(passage: Passage, view: View, demands: Demands, stand: Stand, grip: Grip, widest: number): number {
-  const tally = costTally(demands.weights);
-  tallyGrip(tally, passage, view, demands, stand, grip);
+function gripCost(setting: Setting, stand: Stand, grip: Grip, widest: number): number {
+  const tally = costTally(setting.demands.weights);
+  tallyGrip(tally, setting, stand, grip);
   if (grip.high - grip.low > widest) tally.limits += 1;
   return totalCost(tally);
 }
 
-function joinTable(passage: Passage, view: View, demands: Demands, event: PassageEvent, before: Stand, now: Stand, from: readonly Grip[], to: readonly Grip[]): JoinTable {
-  const meeting = meetingOf(event, before, now);
+function joinTable(setting: Setting, meeting: Meeting, from: readonly Grip[], to: readonly Grip[]): JoinTable {
+  const { weights } = setting.demands;
   const size = from.length * to.length;
   const table = { stay: new Float64Array(size), move: new Float64Array(size), kinds: new Uint8Array(size), down: new Float64Array(size), up: new Float64Array(size) };
-  const [open, contract] = [demands.weights[RULE.open] as number, demands.weights[RULE.contract] as number];
+  const [open, contract] = [weights[RULE.open] as number, weights[RULE.contract] as number];
   const price = ([opened, contracted]: readonly [number, number]): number => open * opened + contract * contracted;
   let at = 0;
   for (const a of from) {
     for (const b of to) {
-      table.stay[at] = stayCost(passage, view, demands, meeting, a, b);
-      const [kind, cost] = moveCost(view, demands, meeting, a, b);
+      table.stay[at] = stayCost(setting, meeting, a, b);
+      const [kind, cost] = moveCost(setting, meeting, a, b);
       table.move[at] = cost;
       table.kinds[at] = JOINS.indexOf(kind);
       table.down[at] = price(growth(meeting, a, b, 1, 0));
@@ -153,16 +155,16 @@ function joinTable(passage: Passage, view: View, demands: Demands, event: Passag
   return table;
 }
 
-export function stayCost(passage: Passage, view: View, demands: Demands, meeting: Meeting, a: Grip, b: Grip): number {
-  const tally = costTally(demands.weights);
-  return tallyStay(tally, passage, view, demands, meeting, a, b) ? totalCost(tally) : Infinity;
+function stayCost(setting: Setting, meeting: Meeting, a: Grip, b: Grip): number {
+  const tally = costTally(setting.demands.weights);
+  return tallyStay(tally, setting, meeting, a, b) ? totalCost(tally) : Infinity;
 }
 
 /** The cheapest way to a new position: a plain move, or a crossing where the level has it. */
-export function moveCost(view: View, demands: Demands, meeting: Meeting, a: Grip, b: Grip): readonly [Join, number] {
-  const plain = costTally(demands.weights);
-  const kind = tallyMove(plain, view, demands, meeting, a, b);
-  const pass = costTally(demands.weights);
-  if (!tallyPass(pass, view, demands, meeting, a, b) || totalCost(pass) >= totalCost(plain)) return [kind, totalCost(plain)];
+function moveCost(setting: Setting, meeting: Meeting, a: Grip, b: Grip): readonly [Join, number] {
+  const plain = costTally(setting.demands.weights);
+  const kind = tallyMove(plain, setting, meeting, a, b);
+  const pass = costTally(setting.demands.weights);
+  if (!tallyPass(pass, setting, meeting, a, b) || totalCost(pass) >= totalCost(plain)) return [kind, totalCost(plain)];
   return ['pass', totalCost(pass)];
 }

@@ -1,8 +1,8 @@
 import type { Stand } from './grip';
+import { keyPair, spanOfPair } from './key-pair';
 import type { Lattice } from './lattice';
 import { FREE_BOND } from './passage';
 import type { Step } from './solve';
-import { spanOf } from './hand-measure';
 
 /** What a step of a plan asks for that the level or the reach does not allow. `reach`: keys too far apart, or too close, for two fingers;
  * `held-reach`: a held key has to be let go; `held-finger`: a finger is wanted elsewhere while it holds a key; `open`: a wider hand
@@ -31,9 +31,9 @@ function pairsOutOfReach({ view, demands }: Lattice, { down, isHeld }: Stand, fi
     down.slice(i + 1).some((high, j) => {
       const k = i + 1 + j;
       if (isHeld[i] && isHeld[k]) return false;
-      const distance = (view.places[high] as number) - (view.places[low] as number);
-      const span = spanOf(demands.measure, fingers[i] as number, fingers[k] as number);
-      return distance > span.greatestPractical || distance < span.leastPractical;
+      const pair = keyPair(view, low, fingers[i] as number, high, fingers[k] as number);
+      const span = spanOfPair(demands, pair);
+      return pair.distance > span.greatestPractical || pair.distance < span.leastPractical;
     }),
   );
 }

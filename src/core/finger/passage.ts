@@ -54,7 +54,7 @@ const LONG_NOTE_QUARTERS = 2;
 const CHORD_KEYS = 3;
 
 /** Letters between the ends of an octave pattern, and how many keys it has. Source: handbook, octave patterns. */
-const OCTAVE_LETTERS = 7;
+export const OCTAVE_LETTERS = 7;
 const OCTAVE_KEYS = 4;
 
 /** Joins up to here leave the hand free to go anywhere. Source: the fingering model. */

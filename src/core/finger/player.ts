@@ -2,7 +2,6 @@ import { USUAL_SPAN_MM } from '../keyboard';
 import { handMeasure, type HandMeasure } from './hand-measure';
 import { EDIT, EDIT_OPENS, RULES, WEIGHTS, type Rule } from './rules.table';
 
-
 /** What a pupil may be asked for: 1 stays in one closed position, 2 moves between closed positions, 3 opens the hand and changes
  * finger on a repeated key, 4 crosses. */
 export const LEVELS = [1, 2, 3, 4] as const;

@@ -1,6 +1,6 @@
 import type { Finger } from '../score';
 import type { HandPlan } from './hand-plan';
-import type { Join } from './join-cost';
+import type { Join } from './meeting';
 import type { HandPosition } from './hand-position';
 import { struckAt } from './hand-plan';
 import type { Step } from './solve';

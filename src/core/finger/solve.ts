@@ -1,5 +1,5 @@
 import type { Grip, Stand } from './grip';
-import { JOINS, type Join } from './join-cost';
+import { JOINS, type Join } from './meeting';
 import type { JoinTable, Lattice } from './lattice';
 
 /** One moment of a plan: the grip, how the hand came to it, and the letters between which its thumb has to lie. */

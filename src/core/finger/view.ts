@@ -10,6 +10,10 @@ export interface View {
   readonly inRun: Uint8Array;
 }
 
+export function isOnBlack({ black }: View, note: number): boolean {
+  return black[note] === 1;
+}
+
 /** A chromatic run goes by half steps over more keys than a hand has fingers and one. Source: our own choice; handbook has no such run. */
 const RUN_KEYS = 7;
 

@@ -1,6 +1,6 @@
 import { FREE_BOND, spanOf, stepLimits, struckAt, type HandPlan, type Limit, type Step } from '../finger';
 import { groupBy } from '../list';
-import { midiNumber } from '../pitch';
+import type { Pitch } from '../pitch';
 import { keyCentreMm } from '../keyboard';
 import { forcedMoves, type HandStudy } from '../force';
 import type { Finger, HandNote } from '../score';
@@ -175,7 +175,7 @@ export function stretchFlags(hand: PlayedHand): readonly Flag[] {
   });
   return [...groupBy(found, ({ fingers, lower, higher }) => `${fingers.join()}/${lower.midi}/${higher.midi}`).values()].map((group): Flag => {
     const { fingers, lower, higher, mm } = group[0] as (typeof found)[number];
-    const keys = [midiNumber(lower.pitch) < midiNumber(higher.pitch) ? lower.pitch : higher.pitch, midiNumber(lower.pitch) < midiNumber(higher.pitch) ? higher.pitch : lower.pitch] as const;
+    const keys: readonly [Pitch, Pitch] = lower.midi < higher.midi ? [lower.pitch, higher.pitch] : [higher.pitch, lower.pitch];
     return { evidence: { kind: 'stretch', fingers, keys, mm }, severity: 'watch', ...PLAIN, ...placeOf(group.flatMap((one) => [one.lower, one.higher])) };
   });
 }

@@ -18,20 +18,25 @@ const SPAN_STEP_MM = 5;
 export function whyNotPlayable(passage: Passage, midis: readonly number[], player: Player): NotPlayable | null {
   const view = realView(passage, midis);
   const lattice = latticeOf(passage, view, demandsOf(player));
-  const all = limitsIn(lattice);
+  const all = limitsIn(lattice).flat();
   if (all.length === 0) return null;
   const event = firstTooMuch(lattice);
-  const limit = (limitsIn(sliceOf(lattice, 0, event)).at(-1) ?? all[0]) as Limit;
-  const works = (who: Player): boolean => limitsIn(latticeOf(passage, view, demandsOf(who))).length === 0;
+  // Of several limits at one moment the hand's reach comes first: no position helps there.
+  const limit = limitsIn(sliceOf(lattice, 0, event)).findLast((limits) => limits.length > 0)?.[0] ?? (all[0] as Limit);
+  const works = (who: Player): boolean => isPlayable(latticeOf(passage, view, demandsOf(who)));
   const level = LEVELS.filter((other) => other > player.level).find((other) => works({ ...player, level: other })) ?? null;
   const isReach = all.every((one) => one === 'reach' || one === 'held-reach');
   return { event, limit, level, spanMm: isReach ? leastSpan(player.spanMm, (spanMm) => works({ ...player, spanMm })) : null };
 }
 
-/** The limits that even the best plan breaks, in order of time. */
-function limitsIn(lattice: Lattice): readonly Limit[] {
+/** The limits that even the best plan breaks, one entry an event. */
+function limitsIn(lattice: Lattice): readonly (readonly Limit[])[] {
   const { steps } = solve(lattice, NO_EXTRA);
-  return steps.flatMap((_, t) => stepLimits(lattice, steps, t));
+  return steps.map((_, t) => stepLimits(lattice, steps, t));
+}
+
+function isPlayable(lattice: Lattice): boolean {
+  return limitsIn(lattice).every((limits) => limits.length === 0);
 }
 
 /** The first event up to which the passage cannot be played: what comes before it can. Longer beginnings are no easier, so halving finds it. */
@@ -39,8 +44,8 @@ function firstTooMuch(lattice: Lattice): number {
   let [low, high] = [0, lattice.stands.length - 1];
   while (low < high) {
     const middle = Math.floor((low + high) / 2);
-    if (limitsIn(sliceOf(lattice, 0, middle)).length > 0) high = middle;
-    else low = middle + 1;
+    if (isPlayable(sliceOf(lattice, 0, middle))) low = middle + 1;
+    else high = middle;
   }
   return low;
 }
