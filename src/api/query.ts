@@ -1,6 +1,6 @@
 import { GREATEST_SPAN_MM, KEYBOARD_SIZES, LEAST_SPAN_MM, type KeyboardSize } from '@/core/keyboard';
 import { mixed, number, string, type Schema } from 'yup';
-import { FINGERINGS, type Fingering, type Wish } from '@/core/job';
+import { FINGERINGS, NO_DECISIONS, type Fingering, type Wish } from '@/core/job';
 import { DIALS, INNER_SCHOOLS, LEVELS, OUTER_SCHOOLS, REPEAT_SCHOOLS, USUAL_PLAYER, type Dial, type InnerSchool, type Level, type OuterSchool, type Player, type RepeatSchool } from '@/core/finger';
 import { DIRECTIONS, parseKey, type Direction, type Key, type Mode } from '@/core/pitch';
 import { FILE_FORMATS, err, ok, type Fault, type FileFormat, type Result } from '@/core/result';
@@ -64,6 +64,7 @@ export function readQuery(search: URLSearchParams): Result<ApiQuery, Fault> {
       player,
       keyboard: Number(choice('keyboard', KEYBOARD_SIZES.map(String), '88')) as KeyboardSize,
       respelled: [],
+    decisions: NO_DECISIONS,
     },
   };
   const first = faults[0];

@@ -1,9 +1,9 @@
 import Dexie, { type EntityTable } from 'dexie';
-import type { PieceRecord } from './records';
+import type { PieceRecord, PupilRecord } from './records';
 
-/** A stored setting. The whole of `Settings` is one record; what a studio file carried and we do not know is another. */
+/** A stored setting. The whole of `Settings` is one record; what a studio file carried and we do not know is another; how the desk was left a third. */
 export interface KeptRecord {
-  readonly id: 'settings' | 'carried';
+  readonly id: 'settings' | 'carried' | 'desk';
   readonly value: unknown;
 }
 
@@ -18,10 +18,12 @@ export interface JournalEntry {
 
 export type JournalChange =
   | { readonly table: 'pieces'; readonly id: string; readonly before: PieceRecord | null }
+  | { readonly table: 'pupils'; readonly id: string; readonly before: PupilRecord | null }
   | { readonly table: 'kept'; readonly id: KeptRecord['id']; readonly before: KeptRecord | null };
 
 export type StudioDatabase = Dexie & {
   readonly pieces: EntityTable<PieceRecord, 'id'>;
+  readonly pupils: EntityTable<PupilRecord, 'id'>;
   readonly kept: EntityTable<KeptRecord, 'id'>;
   readonly journal: EntityTable<JournalEntry, 'number'>;
 };
@@ -30,5 +32,6 @@ export type StudioDatabase = Dexie & {
 export function openDatabase(name = 'new-thumb'): StudioDatabase {
   const database = new Dexie(name) as StudioDatabase;
   database.version(1).stores({ pieces: 'id, addedAt', kept: 'id', journal: '++number, state' });
+  database.version(2).stores({ pupils: 'id, addedAt' });
   return database;
 }

@@ -1,8 +1,12 @@
 export { openDatabase } from './database';
 export type { StudioDatabase } from './database';
 export { redoEdit, undoEdit } from './journal';
-export { LOOKS, USUAL_SETTINGS } from './records';
-export type { Look, PieceRecord, Settings } from './records';
+export { decide, decidedFor, withAside, withFingers, withMarks, withoutFingers } from './decided';
+export type { Whose } from './decided';
+export { keepPupil, leaveDesk, removePupil } from './pupils';
+export { LOOKS, NOTHING_DECIDED, USUAL_SETTINGS, decidedSchema, pupilSchema } from './records';
+export type { Decided, Desk, Look, PieceRecord, PupilRecord, Settings } from './records';
 export { addPieces, allPieces, changeSettings, choosePart, currentSettings, noteKey, overruleKey, pieceById, putDemoAway, removePiece, respellNote, seedOnFirstVisit, setDemo } from './studio';
+export type { DemoStudio } from './studio';
 export { readStudioFile, restoreStudio, studioFileText } from './studio-file';
-export { studioDatabase, useHistory, usePiece, usePieces, useSettings } from './use-studio';
+export { studioDatabase, useDesk, useHistory, usePiece, usePieces, usePupils, useSettings } from './use-studio';

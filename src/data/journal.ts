@@ -1,5 +1,5 @@
 import type { JournalChange, JournalEntry, KeptRecord, StudioDatabase } from './database';
-import type { PieceRecord } from './records';
+import type { PieceRecord, PupilRecord } from './records';
 
 /** How many edits can be taken back. */
 const KEPT_EDITS = 100;
@@ -8,17 +8,22 @@ const KEPT_EDITS = 100;
 export interface Edit {
   readonly label: string;
   readonly pieces?: readonly { readonly id: string; readonly after: PieceRecord | null }[];
+  readonly pupils?: readonly { readonly id: string; readonly after: PupilRecord | null }[];
   readonly kept?: readonly KeptRecord[];
 }
 
 /** Makes an edit and notes how to take it back, both in one transaction: a closed tab leaves all or nothing of it. */
 export async function makeEdit(database: StudioDatabase, edit: Edit): Promise<void> {
   const atMs = Date.now();
-  await database.transaction('rw', database.pieces, database.kept, database.journal, async () => {
+  await database.transaction('rw', database.pieces, database.pupils, database.kept, database.journal, async () => {
     const changes: JournalChange[] = [];
     for (const { id, after } of edit.pieces ?? []) {
       changes.push({ table: 'pieces', id, before: (await database.pieces.get(id)) ?? null });
       await putPiece(database, id, after);
+    }
+    for (const { id, after } of edit.pupils ?? []) {
+      changes.push({ table: 'pupils', id, before: (await database.pupils.get(id)) ?? null });
+      await putPupil(database, id, after);
     }
     for (const record of edit.kept ?? []) {
       changes.push({ table: 'kept', id: record.id, before: (await database.kept.get(record.id)) ?? null });
@@ -42,7 +47,7 @@ export async function redoEdit(database: StudioDatabase): Promise<string | null>
 }
 
 async function turn(database: StudioDatabase, from: JournalEntry['state']): Promise<string | null> {
-  return database.transaction('rw', database.pieces, database.kept, database.journal, async () => {
+  return database.transaction('rw', database.pieces, database.pupils, database.kept, database.journal, async () => {
     const entries = await database.journal.where('state').equals(from).sortBy('number');
     const entry = from === 'done' ? entries.at(-1) : entries[0];
     if (!entry) return null;
@@ -60,6 +65,11 @@ async function turnChange(database: StudioDatabase, change: JournalChange): Prom
     await putPiece(database, change.id, change.before);
     return { ...change, before: now };
   }
+  if (change.table === 'pupils') {
+    const now = (await database.pupils.get(change.id)) ?? null;
+    await putPupil(database, change.id, change.before);
+    return { ...change, before: now };
+  }
   const now = (await database.kept.get(change.id)) ?? null;
   if (change.before) await database.kept.put(change.before);
   else await database.kept.delete(change.id);
@@ -69,4 +79,9 @@ async function turnChange(database: StudioDatabase, change: JournalChange): Prom
 async function putPiece(database: StudioDatabase, id: string, piece: PieceRecord | null): Promise<void> {
   if (piece) await database.pieces.put(piece);
   else await database.pieces.delete(id);
+}
+
+async function putPupil(database: StudioDatabase, id: string, pupil: PupilRecord | null): Promise<void> {
+  if (pupil) await database.pupils.put(pupil);
+  else await database.pupils.delete(id);
 }

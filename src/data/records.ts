@@ -1,5 +1,21 @@
 import { GREATEST_SPAN_MM, LEAST_SPAN_MM } from '@/core/keyboard';
 import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
+import { MARK_KINDS, type MarkKind } from '@/core/mark';
+import type { Finger } from '@/core/score';
+import { LABEL_KINDS, type LabelKind } from '@/core/label';
+
+/** For whom and where something was decided: a pupil by id or any hand (null), one key as `Bb-major` or every key (null). */
+const forWhom = { pupil: string().nullable().defined(), key: string().nullable().defined() };
+
+/** What the teacher decided of a piece: fingers, hand notes put away with a reason, marks for the pupil. */
+export const decidedSchema = object({
+  fingers: array(object({ ...forWhom, note: string().required(), finger: mixed<Finger>().oneOf([1, 2, 3, 4, 5]).required() })).required(),
+  aside: array(object({ ...forWhom, flag: string().required(), reason: string().defined() })).required(),
+  marks: array(object({ ...forWhom, kind: mixed<MarkKind>().oneOf([...MARK_KINDS]).required(), note: string().required(), text: string().defined() })).required(),
+});
+export type Decided = InferType<typeof decidedSchema>;
+
+export const NOTHING_DECIDED: Decided = { fingers: [], aside: [], marks: [] };
 
 /** A piece as it is kept. `musicXml` is the file as it was brought in; what the teacher chose stands beside it. */
 export const pieceRecordSchema = object({
@@ -22,6 +38,7 @@ export const pieceRecordSchema = object({
   /** Notes that the teacher wants under the other letter, each as `key|note`, the key as `D-major`. */
   respelled: array(string().required()).default(undefined),
   remarks: array(object({ message: string().required(), bar: string() })).default(undefined),
+  decided: decidedSchema.default(undefined).optional(),
 });
 export type PieceRecord = InferType<typeof pieceRecordSchema>;
 
@@ -30,17 +47,46 @@ export type Look = (typeof LOOKS)[number];
 
 const dial = mixed<'less' | 'usual' | 'more'>().oneOf(['less', 'usual', 'more']).required();
 
-/** The teacher's settings. */
-export const settingsSchema = object({
-  look: mixed<Look>().oneOf([...LOOKS]).required(),
-  /** What becomes of the fingers: new ones where the hand needs them, or the printed ones as they are. */
-  fingering: mixed<'plan' | 'keep'>().oneOf(['plan', 'keep']).required(),
-  /** What the pupil may be asked for, and how far the hand reaches in mm. */
+/** What a hand may be asked for, how far it reaches in mm, and by which school. */
+const handFields = {
   level: mixed<'1' | '2' | '3' | '4'>().oneOf(['1', '2', '3', '4']).required(),
   spanMm: number().min(LEAST_SPAN_MM).max(GREATEST_SPAN_MM).required(),
   outer: mixed<'allow' | 'avoid'>().oneOf(['allow', 'avoid']).required(),
   inner: mixed<'interval' | 'black'>().oneOf(['interval', 'black']).required(),
   repeat: mixed<'keep' | 'change'>().oneOf(['keep', 'change']).required(),
+};
+
+/** A pupil. */
+export const pupilSchema = object({
+  id: string().required(),
+  origin: mixed<'demo' | 'own'>().oneOf(['demo', 'own']).required(),
+  name: string().required('Give the pupil a name.').max(60, 'A name has at most 60 letters.'),
+  addedAt: number().required(),
+  ...handFields,
+  /** Keys that the pupil can play in, as `D-major`. */
+  keysKnown: array(string().required()).required(),
+});
+export type PupilRecord = InferType<typeof pupilSchema>;
+
+/** How the desk was left: no edit, and nothing to undo. */
+export const deskSchema = object({
+  /** The pupil chosen last; null for any hand. */
+  pupil: string().nullable().defined(),
+  zoom: number().integer().min(50).max(200).required(),
+  labels: array(mixed<LabelKind>().oneOf([...LABEL_KINDS]).required()).required(),
+  tracks: mixed<'shown' | 'hidden'>().oneOf(['shown', 'hidden']).required(),
+});
+export type Desk = InferType<typeof deskSchema>;
+
+export const USUAL_DESK: Desk = { pupil: null, zoom: 100, labels: [], tracks: 'shown' };
+
+/** The teacher's settings. */
+export const settingsSchema = object({
+  look: mixed<Look>().oneOf([...LOOKS]).required(),
+  /** What becomes of the fingers: new ones where the hand needs them, or the printed ones as they are. */
+  fingering: mixed<'plan' | 'keep'>().oneOf(['plan', 'keep']).required(),
+  /** Any hand: where no pupil is chosen. */
+  ...handFields,
   thumbOffBlack: dial,
   keepPrinted: dial,
   moveOverStretch: dial,
@@ -81,6 +127,8 @@ export const studioFileSchema = object({
   version: number().integer().min(1).required(),
   savedAt: string().defined(),
   pieces: array(pieceRecordSchema).required(),
+  /** Studios saved before there were pupils have none. */
+  pupils: array(pupilSchema).default(undefined).optional(),
   settings: object().required(),
 });
 export type StudioFile = InferType<typeof studioFileSchema>;

@@ -2,13 +2,14 @@ import { ValidationError } from 'yup';
 import { err, ok, type Result } from '@/core/result';
 import type { StudioDatabase } from './database';
 import { makeEdit } from './journal';
-import { studioFileSchema, USUAL_SETTINGS, type PieceRecord, type StudioFile } from './records';
+import { allPupils } from './pupils';
+import { studioFileSchema, USUAL_SETTINGS, type PieceRecord, type PupilRecord, type StudioFile } from './records';
 import { allPieces, currentSettings } from './studio';
 
 /** The newest form of the studio file that this version understands. */
 const FILE_VERSION = 1;
 
-const KNOWN_FIELDS = ['newThumb', 'version', 'savedAt', 'pieces', 'settings'];
+const KNOWN_FIELDS = ['newThumb', 'version', 'savedAt', 'pieces', 'pupils', 'settings'];
 
 /** Why a studio file was refused. */
 export interface StudioFileTrouble {
@@ -20,8 +21,9 @@ export interface StudioFileTrouble {
 export async function studioFileText(database: StudioDatabase, savedAt: string): Promise<string> {
   const carried = (await database.kept.get('carried'))?.value;
   const pieces = await allPieces(database);
+  const pupils = await allPupils(database);
   const settings = await currentSettings(database);
-  const file = { ...(typeof carried === 'object' ? carried : {}), newThumb: 'studio', version: FILE_VERSION, savedAt, pieces, settings };
+  const file = { ...(typeof carried === 'object' ? carried : {}), newThumb: 'studio', version: FILE_VERSION, savedAt, pieces, pupils, settings };
   return `${JSON.stringify(file, null, 2)}\n`;
 }
 
@@ -51,6 +53,8 @@ export async function restoreStudio(database: StudioDatabase, file: StudioFile):
   const here = await database.pieces.toArray();
   const inFile = new Map(file.pieces.map((piece) => [piece.id, piece]));
   const removed = here.filter(({ id }) => !inFile.has(id)).map(({ id }) => ({ id, after: null }));
+  const pupilsInFile = file.pupils ?? [];
+  const pupilsGone = (await database.pupils.toArray()).filter(({ id }) => !pupilsInFile.some((pupil) => pupil.id === id)).map(({ id }) => ({ id, after: null }));
   const put = file.pieces.map((piece) => ({ id: piece.id, after: piece as PieceRecord }));
   const carried = Object.fromEntries(Object.entries(file).filter(([name]) => !KNOWN_FIELDS.includes(name)));
   await makeEdit(
@@ -58,6 +62,7 @@ export async function restoreStudio(database: StudioDatabase, file: StudioFile):
     {
       label: 'studio restored from a file',
       pieces: [...removed, ...put],
+      pupils: [...pupilsGone, ...pupilsInFile.map((pupil) => ({ id: pupil.id, after: pupil as PupilRecord }))],
       kept: [
         // Settings that an older file lacks are the usual ones, those that a newer one has are kept.
         { id: 'settings', value: { ...USUAL_SETTINGS, ...file.settings } },

@@ -3,11 +3,14 @@ import fc from 'fast-check';
 import { unwrap } from '@/core/result';
 import { openDatabase, type StudioDatabase } from './database';
 import { redoEdit, undoEdit } from './journal';
-import { USUAL_SETTINGS, type PieceRecord } from './records';
-import { addPieces, allPieces, changeSettings, choosePart, currentSettings, noteKey, overruleKey, pieceById, putDemoAway, removePiece, respellNote, seedOnFirstVisit } from './studio';
+import { decidedFor } from './decided';
+import { allPupils, keepPupil } from './pupils';
+import { USUAL_SETTINGS, type PieceRecord, type PupilRecord } from './records';
+import { addPieces, allPieces, changeSettings, choosePart, currentSettings, noteKey, overruleKey, pieceById, putDemoAway, removePiece, respellNote, seedOnFirstVisit, type DemoStudio } from './studio';
 import { readStudioFile, restoreStudio, studioFileText } from './studio-file';
 
 const piece = (id: string, more: Partial<PieceRecord> = {}): PieceRecord => ({ id, origin: 'own', fileName: `${id}.musicxml`, musicXml: '<score-partwise/>', addedAt: 1, lastKey: null, ownKey: null, ...more });
+const pupil = (id: string, more: Partial<PupilRecord> = {}): PupilRecord => ({ id, origin: 'own', name: id, addedAt: 1, level: '2', spanMm: 165, outer: 'allow', inner: 'interval', repeat: 'keep', keysKnown: ['C-major'], ...more });
 const ids = async (): Promise<readonly string[]> => (await allPieces(database)).map(({ id }) => id);
 
 let database: StudioDatabase;
@@ -86,7 +89,7 @@ describe('undo', () => {
 });
 
 describe('the demo studio', () => {
-  const load = async (): Promise<readonly PieceRecord[]> => [piece('demo', { origin: 'demo' })];
+  const load = async (): Promise<DemoStudio> => ({ pieces: [piece('demo', { origin: 'demo' })], pupils: [pupil('nell', { origin: 'demo' })] });
 
   it('is there on the first visit and only then', async () => {
     await seedOnFirstVisit(database, load);
@@ -97,11 +100,13 @@ describe('the demo studio', () => {
     expect((await currentSettings(database)).demoPutAway).toBe(true);
   });
 
-  it('comes back with one undo', async () => {
+  it('comes back with one undo, pupils and all', async () => {
     await seedOnFirstVisit(database, load);
     await putDemoAway(database);
+    expect(await allPupils(database)).toEqual([]);
     await undoEdit(database);
     expect(await ids()).toEqual(['demo']);
+    expect((await allPupils(database)).map(({ id }) => id)).toEqual(['nell']);
   });
 
   it('leaves the teacher’s own pieces alone when it goes', async () => {
@@ -157,6 +162,31 @@ describe('what the teacher decides of a piece', () => {
   });
 });
 
+describe('pupils', () => {
+  it('are kept, changed and taken back', async () => {
+    await keepPupil(database, pupil('ada'), 'ada added');
+    await keepPupil(database, pupil('ada', { spanMm: 172 }), 'ada changed');
+    expect((await allPupils(database)).map(({ spanMm }) => spanMm)).toEqual([172]);
+    await undoEdit(database);
+    expect((await allPupils(database)).map(({ spanMm }) => spanMm)).toEqual([165]);
+    await undoEdit(database);
+    expect(await allPupils(database)).toEqual([]);
+  });
+
+  it('go into the studio file with what was decided for them, and come back', async () => {
+    const decided = { fingers: [{ pupil: 'ada', key: 'D-major', note: 'n1', finger: 3 as const }], aside: [], marks: [] };
+    await addPieces(database, [piece('p', { decided })], 'brought in');
+    await keepPupil(database, pupil('ada'), 'ada added');
+    const text = await studioFileText(database, '2026-01-01');
+    await undoEdit(database);
+    await undoEdit(database);
+    await restoreStudio(database, unwrap(readStudioFile(text)));
+    expect((await allPupils(database)).map(({ id }) => id)).toEqual(['ada']);
+    expect(decidedFor((await pieceById(database, 'p')) as PieceRecord, 'ada').fingers).toEqual(decided.fingers);
+    expect(decidedFor((await pieceById(database, 'p')) as PieceRecord, null).fingers).toEqual([]);
+  });
+});
+
 describe('the studio file', () => {
   it('of an older version gets the usual choice for settings that it does not have', async () => {
     await addPieces(database, [piece('a')], 'brought in');
@@ -180,10 +210,10 @@ describe('the studio file', () => {
 
   it('carries through what a later version put into it', async () => {
     await addPieces(database, [{ ...piece('a'), tempo: 60 } as PieceRecord], 'brought in');
-    const text = (await studioFileText(database, 'now')).replace('"newThumb": "studio"', '"newThumb": "studio",\n  "pupils": [{ "name": "Ilse" }]');
+    const text = (await studioFileText(database, 'now')).replace('"newThumb": "studio"', '"newThumb": "studio",\n  "rooms": [{ "name": "Ilse" }]');
     await restoreStudio(database, unwrap(readStudioFile(text)));
-    const again = JSON.parse(await studioFileText(database, 'later')) as { pupils: unknown; pieces: readonly unknown[] };
-    expect(again.pupils).toEqual([{ name: 'Ilse' }]);
+    const again = JSON.parse(await studioFileText(database, 'later')) as { rooms: unknown; pieces: readonly unknown[] };
+    expect(again.rooms).toEqual([{ name: 'Ilse' }]);
     expect(again.pieces[0]).toMatchObject({ tempo: 60 });
   });
 

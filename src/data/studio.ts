@@ -1,6 +1,6 @@
 import type { StudioDatabase } from './database';
 import { makeEdit, type Edit } from './journal';
-import { pieceRecordSchema, settingsSchema, USUAL_SETTINGS, type PieceRecord, type Settings } from './records';
+import { pieceRecordSchema, settingsSchema, USUAL_SETTINGS, type PieceRecord, type PupilRecord, type Settings } from './records';
 
 /** The pieces on the shelf, newest first among the teacher's own, the demo's in their order after them.
  * A record that does not fit its schema is left in the database untouched and not shown. */
@@ -58,32 +58,47 @@ export async function overruleKey(database: StudioDatabase, piece: PieceRecord, 
   await makeEdit(database, { label, pieces: [{ id: piece.id, after: { ...piece, ownKey, lastKey: null } }] });
 }
 
-/** Puts the demo studio's pieces on the shelf, or takes them away. Both can be undone. */
-export async function setDemo(database: StudioDatabase, pieces: readonly PieceRecord[]): Promise<void> {
+/** The demo studio: its pieces and its pupils. */
+export interface DemoStudio {
+  readonly pieces: readonly PieceRecord[];
+  readonly pupils: readonly PupilRecord[];
+}
+
+/** Brings the demo studio in, or takes it away. Both can be undone. */
+export async function setDemo(database: StudioDatabase, { pieces, pupils }: DemoStudio): Promise<void> {
   const settings = { ...(await currentSettings(database)), demoPutAway: false };
-  await makeEdit(database, { label: 'demo studio brought back', pieces: pieces.map((after) => ({ id: after.id, after })), kept: [{ id: 'settings', value: settings }] });
+  await makeEdit(database, {
+    label: 'demo studio brought back',
+    pieces: pieces.map((after) => ({ id: after.id, after })),
+    pupils: pupils.map((after) => ({ id: after.id, after })),
+    kept: [{ id: 'settings', value: settings }],
+  });
 }
 
 export async function putDemoAway(database: StudioDatabase): Promise<void> {
-  const demo = (await database.pieces.toArray()).filter(({ origin }) => origin === 'demo');
+  const isDemo = ({ origin }: { readonly origin: string }): boolean => origin === 'demo';
+  const pieces = (await database.pieces.toArray()).filter(isDemo);
+  const pupils = (await database.pupils.toArray()).filter(isDemo);
   const settings = { ...(await currentSettings(database)), demoPutAway: true };
   const edit: Edit = {
     label: 'demo studio put away',
-    pieces: demo.map(({ id }) => ({ id, after: null })),
+    pieces: pieces.map(({ id }) => ({ id, after: null })),
+    pupils: pupils.map(({ id }) => ({ id, after: null })),
     kept: [{ id: 'settings', value: settings }],
   };
   await makeEdit(database, edit);
 }
 
-/** On a first visit, and only then, brings in the demo pieces. That is no edit: there is nothing before it to go back to. */
-export async function seedOnFirstVisit(database: StudioDatabase, load: () => Promise<readonly PieceRecord[]>): Promise<void> {
+/** On a first visit, and only then, brings in the demo studio. That is no edit: there is nothing before it to go back to. */
+export async function seedOnFirstVisit(database: StudioDatabase, load: () => Promise<DemoStudio>): Promise<void> {
   const isFirst = (await database.kept.get('settings')) === undefined && (await database.pieces.count()) === 0;
   if (!isFirst) return;
-  const pieces = await load();
-  await database.transaction('rw', database.pieces, database.kept, async () => {
+  const { pieces, pupils } = await load();
+  await database.transaction('rw', database.pieces, database.pupils, database.kept, async () => {
     // Another tab may have been faster.
     if ((await database.pieces.count()) > 0) return;
     await database.pieces.bulkPut([...pieces]);
+    await database.pupils.bulkPut([...pupils]);
     await database.kept.put({ id: 'settings', value: USUAL_SETTINGS });
   });
 }

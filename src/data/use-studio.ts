@@ -2,7 +2,8 @@
 
 import { useLiveQuery } from 'dexie-react-hooks';
 import { openDatabase, type JournalEntry, type StudioDatabase } from './database';
-import type { PieceRecord, Settings } from './records';
+import { allPupils, currentDesk } from './pupils';
+import type { Desk, PieceRecord, PupilRecord, Settings } from './records';
 import { allPieces, currentSettings, pieceById } from './studio';
 
 let opened: StudioDatabase | null = null;
@@ -25,6 +26,16 @@ export function usePiece(id: string | null): PieceRecord | null | undefined {
 
 export function useSettings(): Settings | undefined {
   return useLiveQuery(() => currentSettings(studioDatabase()), []);
+}
+
+/** All pupils, kept up to date; undefined until they are read. */
+export function usePupils(): readonly PupilRecord[] | undefined {
+  return useLiveQuery(() => allPupils(studioDatabase()), []);
+}
+
+/** How the desk was left. */
+export function useDesk(): Desk | undefined {
+  return useLiveQuery(() => currentDesk(studioDatabase()), []);
 }
 
 /** What could be undone and done again next, by their labels. */

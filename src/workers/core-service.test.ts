@@ -4,9 +4,10 @@ import { DEMO_FILES, demoFile } from '../../tests/support/demo-pieces';
 import { bytesOf } from '../../tests/support/build-piece';
 import { open } from '../../tests/support/open';
 import { createCoreService } from './core-service';
-import { ID_PREFIXES, type Answer, type BenchWish } from './protocol';
+import { ID_PREFIXES, type Answer, type BenchPageWish, type BenchWish } from './protocol';
 
-const USUAL: BenchWish = { to: null, direction: 'nearest', octaveRight: 0, octaveLeft: 0, spelling: 'strict', courtesy: 'bar', sixth: 'natural', seventh: 'raised', fingering: 'plan', player: USUAL_PLAYER, keyboard: 88, respelled: [] };
+const USUAL: BenchWish = { to: null, direction: 'nearest', octaveRight: 0, octaveLeft: 0, spelling: 'strict', courtesy: 'bar', sixth: 'natural', seventh: 'raised', fingering: 'plan', player: USUAL_PLAYER, keyboard: 88, respelled: [], decisions: { fingers: [], aside: [] } };
+const PAGE: BenchPageWish = { view: 'both', columns: 30, labels: [], marks: [], tracks: 'shown' };
 const source = (id: string, ownKey: string | null = null) => ({ musicXml: demoFile(id), ownKey, part: null });
 
 function valueOf<T>(answer: Answer<T>): T {
@@ -33,19 +34,19 @@ describe('the core behind the worker’s door', () => {
 
   it('answers with values that survive the way between workers', () => {
     for (const { id } of DEMO_FILES) {
-      const view = valueOf(service.bench(source(id), { ...USUAL, to: 'Eb' }, 'both', 30));
+      const view = valueOf(service.bench(source(id), { ...USUAL, to: 'Eb' }, PAGE));
       expect(structuredClone(view)).toEqual(view);
     }
   });
 
   it('keeps a piece in its own key where no key is asked for', () => {
-    const view = valueOf(service.bench(source('fog-over-the-sluice'), USUAL, 'both', 30));
+    const view = valueOf(service.bench(source('fog-over-the-sluice'), USUAL, PAGE));
     expect([view.from, view.to, view.toText]).toEqual(['A minor', 'A minor', 'A-minor']);
   });
 
   it('pairs the moments of both versions one to one', () => {
     for (const { id } of DEMO_FILES) {
-      const { momentsBefore, momentsAfter } = valueOf(service.bench(source(id), { ...USUAL, to: 'F#' }, 'both', 30));
+      const { momentsBefore, momentsAfter } = valueOf(service.bench(source(id), { ...USUAL, to: 'F#' }, PAGE));
       expect(momentsAfter.map(({ bar, beat, keys }) => [bar, beat, keys.map(({ noteId }) => noteId).toSorted()])).toEqual(
         momentsBefore.map(({ bar, beat, keys }) => [bar, beat, keys.map(({ noteId }) => noteId).toSorted()]),
       );
@@ -53,7 +54,7 @@ describe('the core behind the worker’s door', () => {
   });
 
   it('points its hand notes at notes of the engraved page', () => {
-    const view = valueOf(service.bench(source('mill-wheel'), { ...USUAL, to: 'Eb' }, 'both', 30));
+    const view = valueOf(service.bench(source('mill-wheel'), { ...USUAL, to: 'Eb' }, PAGE));
     expect(view.handNotes.length).toBeGreaterThan(0);
     for (const id of view.handNotes.flatMap(({ noteIds }) => noteIds)) {
       expect(view.page.musicXml).toContain(`id="${ID_PREFIXES.before}${id}"`);
@@ -62,7 +63,7 @@ describe('the core behind the worker’s door', () => {
   });
 
   it('shows the new version alone when asked', () => {
-    const view = valueOf(service.bench(source('lantern-walk'), { ...USUAL, to: 'D' }, 'after', 30));
+    const view = valueOf(service.bench(source('lantern-walk'), { ...USUAL, to: 'D' }, { ...PAGE, view: 'after' }));
     expect(view.page.musicXml).not.toContain(`id="${ID_PREFIXES.before}n1"`);
   });
 
@@ -92,14 +93,14 @@ describe('the core behind the worker’s door', () => {
   });
 
   it('throws on a message that no screen of ours sends', () => {
-    expect(() => service.bench(source('lantern-walk'), { ...USUAL, octaveRight: 9 }, 'both', 30)).toThrow();
+    expect(() => service.bench(source('lantern-walk'), { ...USUAL, octaveRight: 9 }, PAGE)).toThrow();
   });
 
   it('tells how far the keys are, answers other questions between them, and stops when asked', async () => {
     const service = createCoreService();
     const told: number[] = [];
     const whole = service.ladder(source('lantern-walk'), USUAL, 'ease', null, 'one', (done) => told.push(done));
-    expect(valueOf(service.bench(source('lantern-walk'), { ...USUAL, to: 'D-major' }, 'both', 30)).to).toBe('D major');
+    expect(valueOf(service.bench(source('lantern-walk'), { ...USUAL, to: 'D-major' }, PAGE)).to).toBe('D major');
     expect(valueOf(await whole).keys).toHaveLength(15);
     expect(told).toEqual(Array.from({ length: 15 }, (_, i) => i + 1));
 

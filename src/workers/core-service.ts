@@ -1,12 +1,13 @@
 import { faultWords, remarkBar, remarkWords } from '@/core/explain';
-import { asWritten, benchView, ladderFrom, ladderKeys, moveTo, openPiece, rungIn, saveAs, shelfView, type OpenedPiece, type Rung, type Version, type Wish } from '@/core/job';
+import { asWritten, benchView, fingerChoicesAt, ladderFrom, ladderKeys, moveTo, openPiece, rungIn, saveAs, shelfView, type OpenedPiece, type Rung, type Version, type Wish } from '@/core/job';
 import type { Player } from '@/core/finger';
 import type { KeyboardSize } from '@/core/keyboard';
+import { performanceOf } from '@/core/perform';
 import { parseKey, type Key } from '@/core/pitch';
 import { err, ok, type Fault, type FileFormat, type Result } from '@/core/result';
 import { recogniseFormat, splitPieces, type Grid } from '@/core/read';
 import { writeMusicXml } from '@/core/write';
-import { ID_PREFIXES, benchWishSchema, gridSchema, pieceSourceSchema, type Answer, type BenchWish, type BroughtPiece, type CoreService, type PieceSource } from './protocol';
+import { ID_PREFIXES, benchPageSchema, benchWishSchema, gridSchema, pieceSourceSchema, type Answer, type BenchWish, type BroughtPiece, type CoreService, type PieceSource } from './protocol';
 
 /** How many opened pieces are kept, so that another key need not read the file again. */
 const KEPT_PIECES = 24;
@@ -53,8 +54,13 @@ export function createCoreService(): CoreService {
       return answer(mapped(openPiece(bytes, { format: 'midi', key: null, part: null, grid: wanted }), (piece) => broughtPiece(piece, 'midi')));
     },
     shelf: (source, prefix) => answer(mapped(open(source), (piece) => shelfView(piece, prefix))),
-    bench: (source, wish, view, columns) =>
-      answer(mapped(moved(source, wish), ({ piece, before, after }) => benchView(piece, before, after, { view, columns, prefixes: ID_PREFIXES }))),
+    bench: (source, wish, page) => {
+      const checked = benchPageSchema.validateSync(page, { strict: true });
+      return answer(mapped(moved(source, wish), ({ piece, before, after }) => benchView(piece, before, after, { ...checked, prefixes: ID_PREFIXES })));
+    },
+    performances: (source, wish) =>
+      answer(mapped(moved(source, wish), ({ piece, before, after }) => ({ before: performanceOf(before.score, piece.part.id), after: performanceOf(after.score, piece.part.id) }))),
+    choices: (source, wish, noteId) => answer(mapped(moved(source, wish), ({ after }) => fingerChoicesAt(after, noteId))),
     ladder: async (source, wish, order, mode, ticket, onKey) => {
       const asked = openWith(source, { ...wish, to: null });
       if (!asked.ok) return answer(asked);
@@ -108,6 +114,7 @@ function fullWish(piece: OpenedPiece, wish: BenchWish): Result<Wish, Fault> {
     player: samePlayer(wish.player),
     keyboard: wish.keyboard as KeyboardSize,
     respelled: wish.respelled,
+    decisions: wish.decisions,
   });
 }
 

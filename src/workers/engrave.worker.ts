@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
-import { engraveLayoutSchema, engravingPageSchema, type Answer, type EngraveLayout } from './protocol';
+import { engravedSystem } from './engraved-places';
+import { engraveLayoutSchema, engravingPageSchema, type Answer, type EngravedSystem, type EngraveLayout } from './protocol';
 import type { EngravingPage } from '@/core/write';
 import { withStaffKeys } from './staff-keys';
 import type { VerovioToolkit } from 'verovio/esm';
@@ -15,7 +16,7 @@ async function start(): Promise<VerovioToolkit> {
   return new Toolkit(verovio);
 }
 
-async function engrave(page: EngravingPage, layout: EngraveLayout): Promise<Answer<readonly string[]>> {
+async function engrave(page: EngravingPage, layout: EngraveLayout): Promise<Answer<readonly EngravedSystem[]>> {
   const { musicXml, keyChanges } = engravingPageSchema.validateSync(page, { strict: true });
   const { widthPx, zoom, breaks } = engraveLayoutSchema.validateSync(layout, { strict: true });
   try {
@@ -28,7 +29,7 @@ async function engrave(page: EngravingPage, layout: EngraveLayout): Promise<Answ
     });
     if (!toolkit.loadData(musicXml)) return REFUSED;
     if (keyChanges.length > 0) toolkit.loadData(withStaffKeys(toolkit.getMEI({}), keyChanges));
-    const systems = Array.from({ length: toolkit.getPageCount() }, (_, i) => toolkit.renderToSVG(i + 1));
+    const systems = Array.from({ length: toolkit.getPageCount() }, (_, i) => engravedSystem(toolkit.renderToSVG(i + 1)));
     return { ok: true, value: systems };
   } catch {
     // A crash inside the engraver leaves it unusable: the next page gets a new one.

@@ -1,11 +1,15 @@
 import { array, mixed, number, object, string } from 'yup';
-import type { BenchView, Ladder, PageView, ShelfView } from '@/core/job';
+import type { BenchView, Decisions, Ladder, NoteChoice, PageWish, ShelfView } from '@/core/job';
 import { GREATEST_SPAN_MM, LEAST_SPAN_MM } from '@/core/keyboard';
 import type { Direction, Mode } from '@/core/pitch';
 import type { FileFormat } from '@/core/result';
 import type { KeyOrder } from '@/core/survey';
 import type { Courtesy, DegreeForm, Spelling } from '@/core/transpose';
 import { DIALS, INNER_SCHOOLS, LEVELS, OUTER_SCHOOLS, REPEAT_SCHOOLS, type Dial, type InnerSchool, type Level, type OuterSchool, type Player, type RepeatSchool } from '@/core/finger';
+import { LABEL_KINDS, type LabelKind } from '@/core/label';
+import { MARK_KINDS, type MarkKind } from '@/core/mark';
+import type { Performance } from '@/core/perform';
+import type { Finger } from '@/core/score';
 import type { EngravingPage } from '@/core/write';
 
 /** A refusal as the screens show it: words for teachers and, where known, the place in the file. */
@@ -42,6 +46,17 @@ export interface BenchWish {
   readonly keyboard: number;
   /** Ids of notes under the other letter. */
   readonly respelled: readonly string[];
+  /** What the teacher decided of this piece for this pupil, in all keys. */
+  readonly decisions: Decisions;
+}
+
+/** How the page is set out. */
+export type BenchPageWish = Omit<PageWish, 'prefixes'>;
+
+/** A piece as it sounds, before and after. */
+export interface Performances {
+  readonly before: Performance;
+  readonly after: Performance;
 }
 
 /** What the core worker does. Every method answers with a value; none throws for the teacher's reasons. */
@@ -51,7 +66,11 @@ export interface CoreService {
   /** Reads a MIDI file again with its rhythm set to another grid, in parts of a quarter; null finds one. */
   regrid(bytes: Uint8Array, grid: number | null): Answer<BroughtPiece>;
   shelf(source: PieceSource, prefix: string): Answer<ShelfView>;
-  bench(source: PieceSource, wish: BenchWish, view: PageView, columns: number): Answer<BenchView>;
+  bench(source: PieceSource, wish: BenchWish, page: BenchPageWish): Answer<BenchView>;
+  /** How the piece sounds where it stands and in the wanted key. */
+  performances(source: PieceSource, wish: BenchWish): Answer<Performances>;
+  /** The fingers that a note could have, each with what it costs. */
+  choices(source: PieceSource, wish: BenchWish, noteId: string): Answer<readonly NoteChoice[]>;
   /** The keys of a mode; null for the piece's own. Between keys other questions are answered, `onKey` is told how many keys are done,
    * and the work ends early where `stop` has been called with its ticket: the answer is then refused as `job.stopped`. */
   ladder(source: PieceSource, wish: BenchWish, order: KeyOrder, mode: Mode | null, ticket?: string, onKey?: (done: number, of: number) => void): Promise<Answer<Ladder>>;
@@ -78,9 +97,19 @@ export interface SavedPiece {
   readonly content: string | Uint8Array;
 }
 
-/** What the engraving worker does: a page in, one SVG picture a system out. `zoom` is in per cent of print size. */
+/** A system of music as a picture, with the places that overlays need, in the units of the picture's own `viewBox`. */
+export interface EngravedSystem {
+  readonly svg: string;
+  readonly viewBox: readonly [x: number, y: number, width: number, height: number];
+  /** The head of each note, at its upper left and with its width. */
+  readonly heads: readonly { readonly id: string; readonly x: number; readonly y: number; readonly width: number }[];
+  /** Where the free lines under a staff begin, by the id of its first note, and how high a line is. */
+  readonly lanes: readonly { readonly id: string; readonly y: number }[];
+}
+
+/** What the engraving worker does: a page in, one picture a system out. `zoom` is in per cent of print size. */
 export interface EngraveService {
-  engrave(page: EngravingPage, layout: EngraveLayout): Answer<readonly string[]>;
+  engrave(page: EngravingPage, layout: EngraveLayout): Answer<readonly EngravedSystem[]>;
   /** The font of the signs among text, as a rule for a style sheet. */
   textFont(): string;
 }
@@ -117,6 +146,23 @@ export const playerSchema = object({
   moveOverStretch: dial,
 });
 
+const everyOrOneKey = string().nullable().defined();
+
+export const decisionsSchema = object({
+  fingers: array(object({ key: everyOrOneKey, note: string().required(), finger: mixed<Finger>().oneOf([1, 2, 3, 4, 5]).required() })).required(),
+  aside: array(object({ key: everyOrOneKey, flag: string().required(), reason: string().defined() })).required(),
+});
+
+export const markSchema = object({ kind: mixed<MarkKind>().oneOf([...MARK_KINDS]).required(), note: string().required(), text: string().defined() });
+
+export const benchPageSchema = object({
+  view: mixed<PageWish['view']>().oneOf(['both', 'after']).required(),
+  columns: number().integer().min(1).required(),
+  labels: array(mixed<LabelKind>().oneOf([...LABEL_KINDS]).required()).required(),
+  marks: array(markSchema).required(),
+  tracks: mixed<PageWish['tracks']>().oneOf(['shown', 'hidden']).required(),
+});
+
 export const benchWishSchema = object({
   to: string().nullable().defined(),
   direction: mixed<Direction>().oneOf(['nearest', 'up', 'down']).required(),
@@ -130,6 +176,7 @@ export const benchWishSchema = object({
   respelled: array(string().required()).required(),
   fingering: mixed<'plan' | 'keep'>().oneOf(['plan', 'keep']).required(),
   player: playerSchema.required(),
+  decisions: decisionsSchema.required(),
 });
 
 export const engravingPageSchema = object({

@@ -1,23 +1,26 @@
 'use client';
 
 import { proxy } from 'comlink';
-import type { BenchView, Ladder, PageView } from '@/core/job';
+import type { BenchView, Ladder } from '@/core/job';
 import type { Mode } from '@/core/pitch';
 import type { KeyOrder } from '@/core/survey';
 import type { EngravingPage } from '@/core/write';
 import { coreWorker, engraveWorker } from './client';
-import type { Answer, BenchWish, EngraveLayout, PieceSource } from './protocol';
+import type { Answer, BenchPageWish, BenchWish, EngravedSystem, EngraveLayout, Performances, PieceSource } from './protocol';
 
 /** How many answers are kept of each kind: a few keys to either side of the one that is shown. */
 const KEPT_ANSWERS = 12;
 
 /** Asks the core for a piece in a key. The same question is worked out once, whether asked ahead or again. */
 export const askBench = remembering(
-  (source: PieceSource, wish: BenchWish, view: PageView, columns: number): Promise<Answer<BenchView>> => coreWorker().bench(source, wish, view, columns),
+  (source: PieceSource, wish: BenchWish, page: BenchPageWish): Promise<Answer<BenchView>> => coreWorker().bench(source, wish, page),
 );
 
 /** Has a page engraved, likewise once. */
-export const askEngraving = remembering((page: EngravingPage, layout: EngraveLayout): Promise<Answer<readonly string[]>> => engraveWorker().engrave(page, layout));
+export const askEngraving = remembering((page: EngravingPage, layout: EngraveLayout): Promise<Answer<readonly EngravedSystem[]>> => engraveWorker().engrave(page, layout));
+
+/** How a piece sounds before and after, likewise once. */
+export const askPerformances = remembering((source: PieceSource, wish: BenchWish): Promise<Answer<Performances>> => coreWorker().performances(source, wish));
 
 /** A ladder that is on its way: its answer, and how to end the work. */
 export interface LadderOnTheWay {

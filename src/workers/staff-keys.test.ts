@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
-import { engravingPage } from '@/core/write';
+import { engravingPage, NO_TEXTS } from '@/core/write';
 import { demoFile } from '../../tests/support/demo-pieces';
 import { moved, open } from '../../tests/support/open';
 import { createVerovio, type Engraver } from '../../tests/support/verovio';
@@ -17,11 +17,11 @@ function signsOf(svg: string): readonly number[] {
 
 describe('a piece that changes key, shown in two keys', () => {
   const piece = open(demoFile('bridge-to-the-other-bank'));
-  const page = engravingPage([{ score: piece.score, prefix: 'a-', label: 'C' }, { score: moved(piece, 'Eb').score, prefix: 'b-', label: 'Eb' }], [8]);
+  const page = engravingPage([{ score: piece.score, prefix: 'a-', label: 'C', texts: NO_TEXTS }, { score: moved(piece, 'Eb').score, prefix: 'b-', label: 'Eb', texts: NO_TEXTS }], [8]);
 
   it('tells which staves disagree where: one sharp above, two flats below from bar 9', () => {
     expect(page.keyChanges).toEqual([{ bar: 8, fifths: [1, 1, -2, -2] }]);
-    expect(engravingPage([{ score: piece.score, prefix: '', label: '' }], []).keyChanges).toEqual([]);
+    expect(engravingPage([{ score: piece.score, prefix: '', label: '', texts: NO_TEXTS }], []).keyChanges).toEqual([]);
   });
 
   it('is engraved with the right signature in each staff', () => {

@@ -1,4 +1,4 @@
-import { asWritten, moveTo, openPiece, type OpenedPiece, type Version, type Wish } from '@/core/job';
+import { asWritten, moveTo, NO_DECISIONS, openPiece, type OpenedPiece, type Version, type Wish } from '@/core/job';
 import { USUAL_PLAYER } from '@/core/finger';
 import { parseKey } from '@/core/pitch';
 import { unwrap } from '@/core/result';
@@ -19,6 +19,7 @@ export const USUAL: Omit<Wish, 'to'> = {
   player: USUAL_PLAYER,
   keyboard: 88,
   respelled: [],
+  decisions: NO_DECISIONS,
 };
 
 /** Moves a piece to a key as `parseKey` reads it. */

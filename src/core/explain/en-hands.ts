@@ -68,11 +68,27 @@ function keysWords(uses: readonly { readonly key: PitchName; readonly finger: Fi
   return byKey.map(({ name, fingers }) => `${name} under ${listed(fingers)}`);
 }
 
-/** A position in words, told from the place before: `D position`, `E♭, open by one · 1 where 4 was, in the rest`. */
-export function positionWords(placed: PlacedPosition, before: PlacedPosition | undefined): string {
+/** A position in parts: its name and kind, the move that leads to it (null where the hand begins), and why it is there already. */
+export interface PositionParts {
+  readonly place: string;
+  readonly move: string | null;
+  readonly ahead: string | null;
+}
+
+/** A position in words, told from the place before. */
+export function positionParts(placed: PlacedPosition, before: PlacedPosition | undefined): PositionParts {
   const { spread } = placed.position;
-  const shape = spread === 0 ? `${namePrint(placed.name)} position` : `${namePrint(placed.name)}, open by ${countWord(spread)}`;
-  return [shape, ...(before ? [`${moveWords(placed, before)}${timeWords(placed)}`] : []), ...aheadWords(placed)].join(' · ');
+  return {
+    place: spread === 0 ? `${namePrint(placed.name)} position` : `${namePrint(placed.name)}, open by ${countWord(spread)}`,
+    move: before ? `${moveWords(placed, before)}${timeWords(placed)}` : null,
+    ahead: aheadWords(placed),
+  };
+}
+
+/** The same in one line: `D position`, `E♭, open by one · 1 where 4 was, in the rest`. */
+export function positionWords(placed: PlacedPosition, before: PlacedPosition | undefined): string {
+  const { place, move, ahead } = positionParts(placed, before);
+  return [place, move, ahead].filter((part) => part !== null).join(' · ');
 }
 
 /** Where the hand goes, told from where it was: "put 1 where 4 was" (handbook, positions and moves). */
@@ -104,16 +120,16 @@ function timeWords({ position: { arrival } }: PlacedPosition): string {
 }
 
 /** Why the hand sits here already: a note that comes only in a later bar. A closed hand is tied to its place by its outermost letters. */
-function aheadWords({ position, notes, name }: PlacedPosition): readonly string[] {
-  if (position.spread > 0 || notes.length === 0) return [];
+function aheadWords({ position, notes, name }: PlacedPosition): string | null {
+  if (position.spread > 0 || notes.length === 0) return null;
   const letterOf = (note: HandNote): number => diatonicNumber(note.pitch);
   const all = notes.map(letterOf);
-  if (Math.max(...all) - Math.min(...all) !== CLOSED_LETTERS) return [];
+  if (Math.max(...all) - Math.min(...all) !== CLOSED_LETTERS) return null;
   const decides = notes.findIndex((_, i) => Math.max(...all.slice(0, i + 1)) - Math.min(...all.slice(0, i + 1)) === CLOSED_LETTERS);
   const [first, decisive] = [notes[0] as HandNote, notes[decides] as HandNote];
   const isThereAtOnce = letterOf(first) === Math.min(...all) || letterOf(first) === Math.max(...all);
-  if (decisive.barIndex === first.barIndex || isThereAtOnce) return [];
-  return [`sits at ${namePrint(name)} from bar ${first.bar} because of ${namePrint(decisive.pitch)} in bar ${decisive.bar}`];
+  if (decisive.barIndex === first.barIndex || isThereAtOnce) return null;
+  return `sits at ${namePrint(name)} from bar ${first.bar} because of ${namePrint(decisive.pitch)} in bar ${decisive.bar}`;
 }
 
 /** Letters between the outer fingers of a closed hand. */

@@ -137,12 +137,12 @@ describe('hands in words', () => {
   const summary = (text: string, to: string): readonly string[] => {
     const piece = open(text);
     const before = moved(piece, 'C');
-    return benchView(piece, before, moved(piece, to), { view: 'both', columns: 30, prefixes: { before: 'a-', after: 'b-' } }).summary;
+    return benchView(piece, before, moved(piece, to), { view: 'both', columns: 30, prefixes: { before: 'a-', after: 'b-' }, labels: [], marks: [], tracks: 'hidden' }).summary;
   };
   const words = (text: string): readonly string[] => {
     const piece = open(text);
     const version = asWritten(piece);
-    return benchView(piece, version, version, { view: 'both', columns: 30, prefixes: { before: 'a-', after: 'b-' } }).positions.map((position) => position.words);
+    return benchView(piece, version, version, { view: 'both', columns: 30, prefixes: { before: 'a-', after: 'b-' }, labels: [], marks: [], tracks: 'hidden' }).positions.map((position) => position.words);
   };
 
   it('name the black keys and the fingers on them: “F♯ and G♯ under 2 and 3” (common practice)', () => {

@@ -1,9 +1,12 @@
 export { barsText } from './en-common';
 export type { FlagWords } from './en-common';
 export { flagWords } from './en-flags';
-export { costWords, reasonWords } from './en-rules';
+export { costWords, priceWords, reasonWords } from './en-rules';
 export { pupilWords } from './en-pupil';
 export { faultWords } from './en-faults';
 export type { FaultWords } from './en-faults';
-export { changesWords, handsWords, positionWords, sharedPlaceWords, spanText } from './en-hands';
+export { changesWords, handsWords, positionParts, positionWords, sharedPlaceWords, spanText } from './en-hands';
+export { decisionWords } from './en-decisions';
+export { LABEL_NAMES, intervalSize, labelWords } from './en-labels';
+export { MARK_NAMES, findWords, markText } from './en-marks';
 export { remarkBar, remarkWords } from './en-remarks';

@@ -54,6 +54,22 @@ export function planHand(passage: Passage, view: View, demands: Demands, before:
   return finished(lattice, path.steps, path.cost, path.bound);
 }
 
+/** The same with fingers that the teacher decided on: they stay whatever they cost, and cost no change. */
+export function planAround(passage: Passage, view: View, demands: Demands, before: Before, decided: Fingering): HandPlan {
+  const lattice = latticeOf(passage, view, demands);
+  const fingering = over(before.fingering, decided);
+  const edits = editsFrom(lattice, { ...before, fingering });
+  const barred = barring(lattice, decided);
+  const own = barred.map((costs, t) => costs.map((cost, g) => cost + (edits.own?.[t]?.[g] ?? 0)));
+  const path = solveAlike(lattice, likenessGroups(passage), { ...edits, own }, ROUNDS_NEAR_BEFORE, masksOf(passage, fingering));
+  return finished(lattice, path.steps, path.cost, path.bound);
+}
+
+/** A fingering with those fingers of another that are known there. */
+export function over(fingering: Fingering, by: Fingering): Fingering {
+  return fingering.map((finger, i) => by[i] ?? finger);
+}
+
 /** Fills in the fingers that are not given, and keeps the others whatever they cost. */
 export function completeHand(passage: Passage, view: View, demands: Demands, given: Fingering): HandPlan {
   const lattice = latticeOf(passage, view, demands);

@@ -12,7 +12,7 @@ export { NO_EXTRA, solve } from './solve';
 export type { Extra, Path, Step } from './solve';
 export { groupsOf, solveAlike } from './alike';
 export type { AlikePath } from './alike';
-export { completeHand, planHand, playHand, playStretch, struckAt } from './hand-plan';
+export { completeHand, over, planAround, planHand, playHand, playStretch, struckAt } from './hand-plan';
 export type { Before, Fingering, HandPlan, Stretch } from './hand-plan';
 export { stepLimits } from './limits';
 export type { Limit } from './limits';

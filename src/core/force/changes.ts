@@ -1,4 +1,4 @@
-import { BROKEN_LIMIT, playStretch, struckAt, type Fingering, type HandPlan, type Stretch } from '../finger';
+import { BROKEN_LIMIT, over, playStretch, struckAt, type Fingering, type HandPlan, type Stretch } from '../finger';
 import type { Finger } from '../score';
 import { costsByRule, rounded, type Comparison } from './prices';
 import type { HandStudy } from './study-hand';
@@ -24,10 +24,11 @@ export interface FingerChange {
 /** Changes closer together than this are one. Source: the fingering model, section 7. */
 const BRIDGED = 1;
 
-/** The fingers that differ from those brought along, in runs, each with why. */
+/** The fingers that differ from those brought along, in runs, each with why. What the teacher decided is no change that needs telling. */
 export function fingerChanges(study: HandStudy): readonly FingerChange[] {
   const { passage, kept } = study.ground;
-  const isChanged = passage.events.map((_, t) => differs(study.plan.fingering, kept, struckAt(passage, t)));
+  const expected = over(kept, study.decided);
+  const isChanged = passage.events.map((_, t) => differs(study.plan.fingering, expected, struckAt(passage, t)));
   const runs: { from: number; to: number }[] = [];
   isChanged.forEach((changed, t) => {
     if (!changed) return;
@@ -47,7 +48,7 @@ function changeOf(study: HandStudy, from: number, to: number, isChanged: readonl
   const events = Array.from({ length: to - from + 1 }, (_, i) => from + i);
   const notes = events.flatMap((t) => struckAt(passage, t));
   const [begin, end] = surroundings(study.plan, from, to);
-  const putBack = playStretch(study.plan.lattice, replaced(study.plan.fingering, notes, kept), begin, end);
+  const putBack = playStretch(study.plan.lattice, replaced(study.plan.fingering, notes, over(kept, study.decided)), begin, end);
   const planned = playStretch(study.plan.lattice, study.plan.fingering, begin, end);
   return {
     from,

@@ -1,8 +1,12 @@
 export { alternatives, fingerChanges, forcedMoves, surroundings } from './changes';
 export type { Cause, FingerChange } from './changes';
+export { fingerChoices } from './finger-choices';
+export type { FingerChoice } from './finger-choices';
+export { likePlaces } from './like-places';
+export type { LikePlace } from './like-places';
 export { compareKeys, costsByRule, totalOf } from './prices';
 export type { Comparison, RuleCost } from './prices';
 export { whyNotPlayable } from './playable';
 export type { NotPlayable } from './playable';
 export { groundOf, keepHand, studyHand } from './study-hand';
-export type { HandGround, HandStudy } from './study-hand';
+export type { HandGround, HandStudy, StudyWish } from './study-hand';

@@ -1,4 +1,4 @@
-import { colourlessView, completeHand, neutralView, planHand, playHand, realView, type Demands, type Fingering, type HandPlan, type Passage, type View } from '../finger';
+import { colourlessView, completeHand, neutralView, over, planAround, planHand, playHand, realView, type Demands, type Fingering, type HandPlan, type Passage, type View } from '../finger';
 
 /** What is known of a hand before any key is chosen: the fingers it brings along, and the plan on white keys of the letters' own,
  * which is the same in every key. */
@@ -21,6 +21,10 @@ export interface HandStudy {
   /** The plan as if all keys were white, in their true places; worked out where a finger changes. */
   readonly colourless: HandPlan | null;
   readonly view: View;
+  /** Fingers that the teacher decided on for this key; null where nothing was decided. */
+  readonly decided: Fingering;
+  /** What the plan would be without those decisions; null where there are none. */
+  readonly undecided: HandPlan | null;
 }
 
 /** Finds the fingers that a hand brings along into every key. */
@@ -34,21 +38,30 @@ export function groundOf(passage: Passage, demands: Demands): HandGround {
   return { passage, demands, kept, isPrinted, neutral };
 }
 
-/** Plans a hand on the keys of one key. Where only `change` is asked, colour and spacing are not told apart. `midis` are the sounding keys of the passage's notes. Source: the project's fingering model, section 7. */
-export function studyHand(ground: HandGround, midis: readonly number[], asked: 'cause' | 'change' = 'cause'): HandStudy {
+/** How a hand is studied: whether colour and spacing are told apart, and the fingers that the teacher decided on, one entry a note. */
+export interface StudyWish {
+  readonly asked: 'cause' | 'change';
+  readonly decided: Fingering;
+}
+
+/** Plans a hand on the keys of one key. `midis` are the sounding keys of the passage's notes. Source: the project's fingering model, section 7. */
+export function studyHand(ground: HandGround, midis: readonly number[], wish: Partial<StudyWish> = {}): HandStudy {
   const { passage, demands, kept, isPrinted } = ground;
+  const decided = wish.decided ?? passage.notes.map(() => null);
   const view = realView(passage, midis);
   const before = { fingering: kept, isPrinted };
-  const plan = planHand(passage, view, demands, before);
-  const keptPlan = playHand(passage, view, demands, kept);
+  const isDecided = decided.some((finger) => finger !== null);
+  const free = planHand(passage, view, demands, before);
+  const plan = isDecided ? planAround(passage, view, demands, before, decided) : free;
+  const keptPlan = playHand(passage, view, demands, over(kept, decided));
   // Only a finger that would have stayed on white keys can be forced by their colour.
-  const isDoubtful = asked === 'cause' && plan.fingering.some((finger, i) => finger !== kept[i] && ground.neutral.fingering[i] === kept[i]);
-  return { ground, plan, keptPlan, view, colourless: isDoubtful ? planHand(passage, colourlessView(view), demands, before, 0) : null };
+  const isDoubtful = wish.asked !== 'change' && plan.fingering.some((finger, i) => finger !== kept[i] && ground.neutral.fingering[i] === kept[i]);
+  return { ground, plan, keptPlan, view, colourless: isDoubtful ? planHand(passage, colourlessView(view), demands, before, 0) : null, decided, undecided: isDecided ? free : null };
 }
 
 /** A hand whose fingers stay as they are brought along, whatever they cost. */
 export function keepHand(ground: HandGround, midis: readonly number[]): HandStudy {
   const view = realView(ground.passage, midis);
   const keptPlan = playHand(ground.passage, view, ground.demands, ground.kept);
-  return { ground, plan: keptPlan, keptPlan, view, colourless: null };
+  return { ground, plan: keptPlan, keptPlan, view, colourless: null, decided: ground.kept.map(() => null), undecided: null };
 }

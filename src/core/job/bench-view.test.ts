@@ -8,7 +8,7 @@ import { asWritten } from './open-piece';
 
 const view = (text: string, to: string): BenchView => {
   const piece = open(text);
-  return benchView(piece, asWritten(piece), moved(piece, to), { view: 'both', columns: 30, prefixes: { before: 'a-', after: 'b-' } });
+  return benchView(piece, asWritten(piece), moved(piece, to), { view: 'both', columns: 30, prefixes: { before: 'a-', after: 'b-' }, labels: [], marks: [], tracks: 'hidden' });
 };
 
 describe('moments', () => {

@@ -1,41 +1,24 @@
-import { changesWords, costWords, flagWords, handsWords, positionWords, pupilWords, sharedPlaceWords } from '../explain';
-import { keyPrint, keyText, namePrint, pitchPrint, type Direction, type Key } from '../pitch';
+import { changesWords, findWords, handsWords, markText, sharedPlaceWords } from '../explain';
+import { keyPrint, keyText, namePrint, type Direction, type Key } from '../pitch';
 import { groupMove } from '../transpose';
-import type { FlagKind, Severity } from '../flag';
-import type { Hand } from '../score';
-import { engravingPage, systemBreaks, type EngravingPage } from '../write';
+import type { PlayedHand } from '../flag';
+import type { LabelKind } from '../label';
+import { findsOf, markWords, type Mark } from '../mark';
+import { struckNotes, type Finger } from '../score';
+import { engravingPage, NO_TEXTS, systemBreaks, type EngravingPage, type NoteTexts } from '../write';
 import { blackStretches, type BlackStretch } from './black-keys';
 import { momentsOf, type Moment } from './moments';
+import { decisionViews, handNoteViews, type DecisionView, type HandNoteView } from './hand-note-views';
+import { labelLines } from './label-lines';
 import type { OpenedPiece, Version } from './open-piece';
+import { positionViews, type PositionView } from './position-views';
 import { reportRemark, type ReportRemark } from './report';
 
-/** A hand note: a flag with its words, ready to be shown. */
-export interface HandNoteView {
-  readonly kind: FlagKind;
-  readonly severity: Severity;
-  readonly hand: Hand;
-  readonly bar: string;
-  readonly byBlackKey: boolean;
-  readonly wasThere: boolean;
-  readonly noteIds: readonly string[];
-  readonly title: string;
-  readonly message: string;
-  readonly suggestion: string;
-  /** The costs behind it, in figures; null where it rests on none. */
-  readonly costs: string | null;
-  /** The same in one sentence for the pupil. */
-  readonly forPupil: string;
-}
-
-/** A position as the Bench lists it. `onBlack` are the fingers that rest on black keys. */
-export interface PositionView {
-  readonly hand: Hand;
-  readonly name: string;
-  readonly kind: 'closed' | 'extended' | 'crossed';
+/** Notes that can be found and marked together. */
+export interface FindView {
+  readonly by: 'letter' | 'pitch' | 'finger' | 'interval' | 'black' | 'guide';
   readonly words: string;
-  readonly bars: readonly [string, string];
   readonly noteIds: readonly string[];
-  readonly keys: readonly (string | null)[];
 }
 
 /** Everything that the Bench shows of a piece in one key. */
@@ -50,8 +33,12 @@ export interface BenchView {
   readonly parts: readonly { readonly id: string; readonly name: string; readonly isPupils: boolean }[];
   readonly page: EngravingPage;
   readonly summary: readonly string[];
+  /** What the teacher put away is there too, with the reason. */
   readonly handNotes: readonly HandNoteView[];
+  readonly decisions: readonly DecisionView[];
   readonly positions: readonly PositionView[];
+  readonly positionsBefore: readonly PositionView[];
+  readonly finds: readonly FindView[];
   readonly momentsBefore: readonly Moment[];
   readonly momentsAfter: readonly Moment[];
   readonly remarks: readonly ReportRemark[];
@@ -70,13 +57,21 @@ export interface PageWish {
   readonly view: PageView;
   readonly columns: number;
   readonly prefixes: { readonly before: string; readonly after: string };
+  /** What stands under the notes, line by line. */
+  readonly labels: readonly LabelKind[];
+  readonly marks: readonly Mark[];
+  /** Whether room is left for the hand tracks. */
+  readonly tracks: 'shown' | 'hidden';
 }
+
+/** Lines that the hand tracks take under each staff: a name alone before, a name and a move after. */
+const TRACK_LINES = { before: 1, after: 2 } as const;
 
 /** Puts a piece before and after into what the Bench shows. */
 export function benchView(piece: OpenedPiece, before: Version, after: Version, page: PageWish): BenchView {
   const layers = [
-    { score: before.score, prefix: page.prefixes.before, label: shortKey(before.key) },
-    { score: after.score, prefix: page.prefixes.after, label: shortKey(after.key) },
+    { score: before.score, prefix: page.prefixes.before, label: shortKey(before.key), texts: textsOf(piece, before, page, 'before') },
+    { score: after.score, prefix: page.prefixes.after, label: shortKey(after.key), texts: textsOf(piece, after, page, 'after') },
   ];
   return {
     title: piece.score.title,
@@ -89,7 +84,10 @@ export function benchView(piece: OpenedPiece, before: Version, after: Version, p
     page: engravingPage(page.view === 'both' ? layers : layers.slice(1), systemBreaks(piece.score, page.columns)),
     summary: [...changesWords(after.flags), ...handsWords(stretchesOf(piece, after), after.flags, stretchesOf(piece, before)), ...sharedPlaceWords(after.positions)],
     handNotes: handNoteViews(after),
+    decisions: decisionViews(after),
     positions: positionViews(after),
+    positionsBefore: positionViews(before),
+    finds: findViews(after),
     momentsBefore: momentsOf(before),
     momentsAfter: momentsOf(after),
     remarks: [...piece.remarks, ...after.remarks].map(reportRemark),
@@ -111,33 +109,21 @@ function shortKey(key: Key): string {
   return key.mode === 'major' ? namePrint(key.tonic) : `${namePrint(key.tonic)} ${key.mode}`;
 }
 
-export function handNoteViews(version: Version): readonly HandNoteView[] {
-  return version.flags.map((flag) => ({
-    kind: flag.evidence.kind,
-    severity: flag.severity,
-    hand: flag.hand,
-    bar: flag.bar,
-    byBlackKey: flag.byBlackKey,
-    wasThere: flag.wasThere,
-    noteIds: flag.notes,
-    ...flagWords(flag),
-    costs: flag.costs && costWords(flag.costs),
-    forPupil: pupilWords(flag),
-  }));
+function findViews(version: Version): readonly FindView[] {
+  const fingers = fingersById(version.hands);
+  return findsOf(struckNotes(version.notes), (note) => fingers.get(note.id) ?? note.finger).map((find) => ({ by: find.by, words: findWords(find), noteIds: find.notes }));
 }
 
-export function positionViews(version: Version): readonly PositionView[] {
-  return version.positions.map((placed, i) => {
-    const before = version.positions[i - 1];
-    const isMove = before?.position.hand === placed.position.hand;
-    return {
-      hand: placed.position.hand,
-      name: namePrint(placed.name),
-      kind: placed.kind,
-      words: positionWords(placed, isMove ? before : undefined),
-      bars: [placed.notes[0]?.bar ?? '', placed.notes.at(-1)?.bar ?? ''],
-      noteIds: placed.notes.map(({ id }) => id),
-      keys: placed.keys.map((key) => key && pitchPrint(key)),
-    };
-  });
+function fingersById(hands: readonly PlayedHand[]): ReadonlyMap<string, Finger> {
+  return new Map(hands.flatMap(({ played, notes }) => notes.flatMap((note, i) => (played.fingering[i] ? [[note.id, played.fingering[i]] as const] : []))));
+}
+
+/** What stands at the notes of a version on the page. Marks are for the new version only. */
+function textsOf(piece: OpenedPiece, version: Version, page: PageWish, which: 'before' | 'after'): NoteTexts {
+  const roomLines = page.tracks === 'shown' ? TRACK_LINES[which] : 0;
+  const struck = struckNotes(version.notes);
+  const lines = labelLines(piece, struck, version.key, page.labels);
+  if (which === 'before') return { ...NO_TEXTS, lines, roomLines };
+  const words = new Map([...markWords(page.marks, struck)].map(([id, said]) => [id, said.map(markText).join(' ')]));
+  return { lines, words, roomLines };
 }

@@ -20,6 +20,7 @@ export interface KeyDown {
 
 /** A moment at which at least one key is struck: its place, the keys down, and where the hands sit. */
 export interface Moment {
+  readonly barIndex: number;
   readonly bar: string;
   readonly beat: number;
   readonly keys: readonly KeyDown[];
@@ -37,6 +38,7 @@ export function momentsOf(version: Version): readonly Moment[] {
     const sounding = struck.filter((note) => note.onset <= onset && note.onset + note.duration > onset);
     const first = sounding.find((note) => note.onset === onset) as HandNote;
     return {
+      barIndex: first.barIndex,
       bar: first.bar,
       beat: first.beat,
       keys: sounding.map((note) => ({

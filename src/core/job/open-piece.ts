@@ -1,6 +1,7 @@
 import { placePosition, positionsOf, USUAL_PLAYER, type PlacedPosition, type Player } from '../finger';
 import { compareFlags, findFlags, type Flag, type FlagDetail, type PlayedHand } from '../flag';
 import type { KeyboardSize } from '../keyboard';
+import { decidedIn, NO_DECISIONS, setAsideIn, type Decisions, type SetAside } from './decisions';
 import { handRemarks } from './hand-remarks';
 import { octaveRemarks } from './octave-remarks';
 import { playHands } from './play-hands';
@@ -52,6 +53,8 @@ export interface Wish {
   readonly keyboard: KeyboardSize;
   /** Ids of notes that the teacher wants under the other letter. */
   readonly respelled: readonly NoteId[];
+  /** What the teacher decided, in this key and in others. */
+  readonly decisions: Decisions;
 }
 
 /** A piece in one key, with everything that is known of the hands there. */
@@ -63,7 +66,11 @@ export interface Version {
   readonly notes: readonly HandNote[];
   readonly positions: readonly PlacedPosition[];
   readonly flags: readonly Flag[];
+  /** Flags that the teacher set aside here. */
+  readonly setAside: readonly SetAside[];
   readonly remarks: readonly Remark[];
+  /** How each hand plays; none where no fingers are wanted. */
+  readonly hands: readonly PlayedHand[];
 }
 
 /** Reads a piece and finds its key, its hands and where they sit. Errors: the `read.*` codes, `query.part`. */
@@ -104,8 +111,8 @@ const written = new WeakMap<OpenedPiece, { readonly player: Player; readonly key
 
 function describeAsWritten(piece: OpenedPiece, player: Player, keyboard: KeyboardSize): Version {
   const octaves = { right: 0, left: 0 };
-  const version = describe(piece, piece.score, piece.key.key, 'as-written', { player, keyboard, detail: 'full' });
-  return { ...version, key: piece.key.key, interval: { fifths: 0, octaves: 0 }, octaves, remarks: [] };
+  const version = describe(piece, piece.score, piece.key.key, 'as-written', { player, keyboard, detail: 'full', decisions: NO_DECISIONS });
+  return { ...version, setAside: [], key: piece.key.key, interval: { fifths: 0, octaves: 0 }, octaves, remarks: [] };
 }
 
 /** Moves a piece to another key and tells how the hands sit there. `before` is the piece where it stands: what was so
@@ -118,7 +125,7 @@ export function moveTo(piece: OpenedPiece, before: Version, wish: Wish, detail: 
   const described = describe(piece, score, wish.to, wish.fingering, { ...wish, detail });
   return ok({
     ...described,
-    flags: compareFlags(described.flags, before.flags),
+    ...setAsideIn(compareFlags(described.flags, before.flags), wish.decisions, wish.to),
     key: wish.to,
     interval: moved.value.interval,
     octaves: wish.octaves,
@@ -153,11 +160,11 @@ function describe(
   moved: Score,
   key: Key,
   fingering: Showing,
-  { player, keyboard, detail }: Pick<Wish, 'player' | 'keyboard'> & { readonly detail: FlagDetail },
-): Pick<Version, 'score' | 'key' | 'notes' | 'positions' | 'flags' | 'remarks'> {
+  { player, keyboard, detail, decisions }: Pick<Wish, 'player' | 'keyboard' | 'decisions'> & { readonly detail: FlagDetail },
+): Pick<Version, 'score' | 'key' | 'notes' | 'positions' | 'flags' | 'remarks' | 'hands'> {
   const movedNotes = handNotes(pupilsPart(piece, moved), moved.ticksPerQuarter);
-  const hands = fingering === 'none' ? [] : playHands(piece, movedNotes, player, fingering, detail);
-  const score = fingering === 'plan' ? withFingers(moved, piece.part.id, fingersOf(hands)) : moved;
+  const hands = fingering === 'none' ? [] : playHands(piece, movedNotes, { player, showing: fingering, detail, decided: decidedIn(decisions, key) });
+  const score = fingering === 'plan' ? withFingers(moved, piece.part.id, fingersOf(hands)) : withFingers(moved, piece.part.id, decidedFingers(hands));
   const part = pupilsPart(piece, score);
   const notes = score === moved ? movedNotes : handNotes(part, score.ticksPerQuarter);
   const struck = struckNotes(notes);
@@ -179,7 +186,7 @@ function describe(
     letterOf: (note) => writtenLetters.get(note.id) ?? diatonicNumber(note.pitch),
     beat: (note) => beatTicks(piece.part.measures[note.barIndex]?.meter ?? { beats: 4, beatType: 4 }, score.ticksPerQuarter),
   });
-  return { score, key, notes, positions, flags, remarks: handRemarks(hands) };
+  return { score, key, notes, positions, flags, remarks: handRemarks(hands), hands };
 }
 
 function pupilsPart(piece: OpenedPiece, score: Score): Part {
@@ -190,8 +197,14 @@ function fingersOf(hands: readonly PlayedHand[]): ReadonlyMap<NoteId, Finger> {
   return new Map(hands.flatMap(({ played, notes }) => notes.flatMap((note, i) => (played.fingering[i] ? [[note.id, played.fingering[i]] as const] : []))));
 }
 
+/** Only the fingers that the teacher decided on: all others stay as they are printed. */
+function decidedFingers(hands: readonly PlayedHand[]): ReadonlyMap<NoteId, Finger> {
+  return new Map(hands.flatMap(({ study, notes }) => notes.flatMap((note, i) => (study.decided[i] ? [[note.id, study.decided[i]] as const] : []))));
+}
+
 /** Puts fingers on the notes of a part; notes without one keep what they have. */
 function withFingers(score: Score, partId: string, fingers: ReadonlyMap<NoteId, Finger>): Score {
+  if (fingers.size === 0) return score;
   return mapMeasures(score, (measure, part) => {
     if (part.id !== partId) return measure;
     const items = measure.items.map((item) => {

@@ -1,7 +1,7 @@
 import { demandsOf, passageOf, type Demands, type Passage, type Player } from '../finger';
 import type { FlagDetail, PlayedHand } from '../flag';
 import { groundOf, keepHand, studyHand, type HandGround } from '../force';
-import { struckNotes, type Hand, type HandNote, type Part } from '../score';
+import { struckNotes, type Finger, type Hand, type HandNote, type NoteId, type Part } from '../score';
 import { signatureLine } from '../transpose';
 
 /** What the planner needs to know of a piece: its pupil's notes where they stand. */
@@ -12,13 +12,22 @@ interface PlannedPiece {
   readonly score: { readonly ticksPerQuarter: number };
 }
 
-/** Plans the hands of a piece for the keys of some key. `notes` are the piece's in that key; `as-written` proposes nothing. */
-export function playHands(piece: PlannedPiece, notes: readonly HandNote[], player: Player, showing: 'plan' | 'keep' | 'as-written', detail: FlagDetail): readonly PlayedHand[] {
+/** How the hands are to be played. `as-written` proposes nothing; `decided` are fingers that the teacher decided on. */
+export interface PlayWish {
+  readonly player: Player;
+  readonly showing: 'plan' | 'keep' | 'as-written';
+  readonly detail: FlagDetail;
+  readonly decided: ReadonlyMap<NoteId, Finger>;
+}
+
+/** Plans the hands of a piece for the keys of some key. `notes` are the piece's in that key. */
+export function playHands(piece: PlannedPiece, notes: readonly HandNote[], { player, showing, detail, decided }: PlayWish): readonly PlayedHand[] {
   const byId = new Map(notes.map((note) => [note.id, note]));
   return groundsOf(piece, player).map((ground) => {
     const own = ground.passage.notes.map(({ note }) => byId.get(note.id) ?? note);
     const midis = own.map(({ midi }) => midi);
-    const study = showing === 'as-written' ? keepHand(ground, midis) : studyHand(ground, midis, detail === 'full' ? 'cause' : 'change');
+    const study =
+      showing === 'as-written' ? keepHand(ground, midis) : studyHand(ground, midis, { asked: detail === 'full' ? 'cause' : 'change', decided: own.map(({ id }) => decided.get(id) ?? null) });
     return { study, played: showing === 'plan' ? study.plan : study.keptPlan, notes: own };
   });
 }

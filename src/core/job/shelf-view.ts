@@ -1,8 +1,9 @@
 import { keyPrint, keyText } from '../pitch';
 import { type Hand } from '../score';
 import { blackFingers, type BlackFingers } from '../survey';
-import { engravingPage, type EngravingPage } from '../write';
-import { handNoteViews, positionViews, type HandNoteView, type PositionView } from './bench-view';
+import { engravingPage, NO_TEXTS, type EngravingPage } from '../write';
+import { handNoteViews, type HandNoteView } from './hand-note-views';
+import { positionViews, type PositionView } from './position-views';
 import { asWritten, type OpenedPiece } from './open-piece';
 
 /** What a card on the shelf shows of a piece. */
@@ -54,5 +55,5 @@ function openingPage(piece: OpenedPiece, prefix: string): EngravingPage {
     xml: { ...piece.part.xml, children: piece.part.xml.children.filter((child) => child.kind === 'element').slice(0, bars) },
   };
   const score = { ...piece.score, parts: [opening] };
-  return engravingPage([{ score, prefix, label: '' }], []);
+  return engravingPage([{ score, prefix, label: '', texts: NO_TEXTS }], []);
 }

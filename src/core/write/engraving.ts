@@ -1,8 +1,9 @@
 import { element, mapChildren, withAttribute, withChildren, withoutAttributes, type XmlElement, type XmlNode } from '../markup';
 import type { MeasureItem, Part, Score } from '../score';
 import { signatureLine } from '../transpose';
+import { noteTextWriter, type NoteTexts } from './note-texts';
 import { serialiseXml } from './serialise';
-import { itemWriterWithIds, writePart } from './write-score';
+import { writePart } from './write-score';
 
 /** One version of a piece on the engraved page. `prefix` keeps its note ids apart from those of the other versions;
  * `label` stands in front of its staves. */
@@ -10,6 +11,7 @@ export interface Layer {
   readonly score: Score;
   readonly prefix: string;
   readonly label: string;
+  readonly texts: NoteTexts;
 }
 
 /** Music for the engraver. */
@@ -32,7 +34,7 @@ export function engravingPage(layers: readonly Layer[], breaks: readonly number[
   const parts = layers.flatMap((layer) => layer.score.parts.map((part) => ({ layer, part, id: `${layer.prefix}${part.id}` })));
   const list = element('part-list', {}, parts.map(({ layer, part, id }) => scorePart(layer, part, id)));
   const bodies = parts.map(({ layer, part, id }, i) => {
-    const written = withAttribute(writePart(part, itemWriterWithIds(layer.prefix)), 'id', id);
+    const written = withAttribute(writePart(part, noteTextWriter(part, layer.prefix, layer.texts, breaks)), 'id', id);
     return preparePart(written, i === 0 ? breaks : []);
   });
   const root = element('score-partwise', { version: '4.0' }, [list, ...bodies]);

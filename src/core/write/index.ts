@@ -8,4 +8,6 @@ export { fileStem } from './file-name';
 export { engravingPage } from './engraving';
 export type { EngravingPage, StaffKeyChange } from './engraving';
 export type { Layer } from './engraving';
+export { NO_TEXTS, ROOM_MARK } from './note-texts';
+export type { NoteTexts } from './note-texts';
 export { systemBreaks } from './page-layout';

@@ -1,4 +1,4 @@
-import { element, firstChild, withAttribute, withChild, withoutChildren, type XmlElement } from '../markup';
+import { element, firstChild, withChild, withoutChildren, type XmlElement } from '../markup';
 import { LETTERS } from '../pitch';
 import { readAccidental, readFingers, readPitch } from '../read';
 import type { DrawnAccidental, NoteItem } from '../score';
@@ -72,9 +72,4 @@ function fingeringAttributes(old: XmlElement | undefined, staff: number): Readon
 
 function hasElements(node: XmlElement): boolean {
   return node.children.some((child) => child.kind === 'element');
-}
-
-/** The element with this id, so that an engraving can be pointed at. */
-export function withId(xml: XmlElement, id: string): XmlElement {
-  return withAttribute(xml, 'id', id);
 }

@@ -6,6 +6,7 @@ import { musicXml } from '../../../tests/support/build-piece';
 import { DEMO_FILES, demoFile } from '../../../tests/support/demo-pieces';
 import { moved, open } from '../../../tests/support/open';
 import { engravingPage } from './engraving';
+import { NO_TEXTS } from './note-texts';
 import { fileStem } from './file-name';
 import { systemBreaks } from './page-layout';
 import { writeMusicXml } from './write-score';
@@ -72,7 +73,7 @@ describe('engravingPage', () => {
 
   it('has every note of every layer once, under its own prefix', () => {
     const score = layers()[0]?.score;
-    const page = score ? engravingPage([{ score, prefix: 'a-', label: 'C' }, { score, prefix: 'b-', label: 'C' }], []).musicXml : '';
+    const page = score ? engravingPage([{ score, prefix: 'a-', label: 'C', texts: NO_TEXTS }, { score, prefix: 'b-', label: 'C', texts: NO_TEXTS }], []).musicXml : '';
     const ids = [...page.matchAll(/<note id="([^"]+)"/g)].map(([, id]) => id);
     expect(new Set(ids).size).toBe(ids.length);
     expect(ids.filter((id) => id?.startsWith('a-'))).toHaveLength(ids.length / 2);
@@ -80,7 +81,7 @@ describe('engravingPage', () => {
 
   it('breaks systems where it is told, and nowhere else', () => {
     const text = musicXml({ right: 'C4w | D4w | E4w | F4w', extra: { 2: '<print new-page="yes"/>' } });
-    const page = engravingPage([{ score: open(text).score, prefix: '', label: '' }], [2]).musicXml;
+    const page = engravingPage([{ score: open(text).score, prefix: '', label: '', texts: NO_TEXTS }], [2]).musicXml;
     const bars = childElements(childElements(unwrap(parseXml(page)).root, 'part')[0] as XmlElement);
     expect(bars.map((bar) => childElements(bar, 'print').length)).toEqual([0, 0, 1, 0]);
   });

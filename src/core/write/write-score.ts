@@ -4,7 +4,7 @@ import { chordNames, readKey } from '../read';
 import { assertNever } from '../result';
 import type { AttributesItem, HarmonyItem, KeySignature, Measure, MeasureItem, Part, Score } from '../score';
 import { serialiseXml } from './serialise';
-import { withId, writeNote } from './write-note';
+import { writeNote } from './write-note';
 
 /** Writes a score as MusicXML. A score that was not changed gives the tree that was read. */
 export function writeMusicXml(score: Score): string {
@@ -53,11 +53,6 @@ export function writeItem(item: MeasureItem): XmlNode {
     default:
       return assertNever(item);
   }
-}
-
-/** Like `writeItem`, with an id on every note: `prefix` and the note's own. */
-export function itemWriterWithIds(prefix: string): ItemWriter {
-  return (item) => (item.kind === 'note' ? withId(writeNote(item), prefix + item.id) : writeItem(item));
 }
 
 function writeAttributes(item: AttributesItem): XmlElement {

@@ -1,33 +1,39 @@
 'use client';
 
-import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { BenchView, HandNoteView, PageView } from '@/core/job';
-import { parseKey } from '@/core/pitch';
-import { choosePart, noteKey, respellNote, studioDatabase, type PieceRecord, type Settings } from '@/data';
-import { EngravedPage } from '@/features/shared/engraved-page';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { parseKey, type Key, type Mode } from '@/core/pitch';
+import { choosePart, decidedFor, noteKey, respellNote, studioDatabase, type Desk, type PieceRecord, type PupilRecord, type Settings } from '@/data';
 import { ScreenKeys } from '@/features/shared/key-help';
-import { ID_PREFIXES, type EngraveLayout } from '@/workers/protocol';
 import { BenchTools, SaveButtons } from './bench-tools';
 import { GridChoice } from './grid-choice';
 import { HandNotes } from './hand-notes';
 import { KeyboardDock } from './keyboard-dock';
 import { keyName, KeyStrip } from './key-strip';
 import { KeysOnTheWay } from './keys-on-the-way';
+import { MarkEvery } from './mark-every';
+import { NotePanel } from './note-panel';
 import { OwnKey } from './own-key';
+import { Paper } from './paper';
+import { leave, PaperTools, PAPER_VIEWS, zoomBy, type PaperView } from './paper-tools';
+import { PupilChoice } from './pupil-choice';
+import { SidePanels, type SidePanel } from './side-panels';
 import { useBench, type BenchPage } from './use-bench';
 import { go, useBenchAddress } from './use-bench-address';
 import { momentIndex, useBenchDeeds } from './use-bench-deeds';
+import { useDecide } from './use-decide';
+import { KEY_LETTERS, useKeyTyping } from './use-key-typing';
 import { useKeysAhead } from './use-keys-ahead';
+import { usePlayer } from './use-player';
 import { useWidth } from './use-width';
 
-/** The hand note that is unfolded, and the key it is about. */
-interface ChosenNote {
+/** A choice that belongs to the key in which it was made. */
+interface InKey {
   readonly key: string;
-  readonly index: number;
+  readonly name: string;
 }
 
-/** Size of the engraving, in per cent of print. */
-const ZOOM = 38;
+/** Size of the engraving at 100 %, in per cent of print. */
+const PRINT_ZOOM = 38;
 
 /** How wide a note column is at that size, bar lines and signs included. Our own measure on the demo pieces. */
 const COLUMN_PX = 31;
@@ -35,19 +41,35 @@ const COLUMN_PX = 31;
 /** Room that clefs, names and signatures take at the front of a system. */
 const FRONT_PX = 136;
 
-export function BenchPiece({ piece, settings }: { readonly piece: PieceRecord; readonly settings: Settings }) {
+const NONE: readonly string[] = [];
+
+interface BenchPieceProps {
+  readonly piece: PieceRecord;
+  readonly settings: Settings;
+  readonly desk: Desk;
+  readonly pupils: readonly PupilRecord[];
+  readonly pupil: PupilRecord | null;
+}
+
+export function BenchPiece({ piece, settings, desk, pupils, pupil }: BenchPieceProps) {
   const address = useBenchAddress();
-  const [pageView, setPageView] = useState<PageView>('both');
-  const [chosen, setChosen] = useState<ChosenNote | null>(null);
+  const [paperView, setPaperView] = useState<PaperView>('both');
+  const [chosen, setChosen] = useState<InKey | null>(null);
+  const [takenUp, setTakenUp] = useState<string | null>(null);
+  const [panel, setPanel] = useState<SidePanel>('notes');
   const paper = useRef<HTMLDivElement>(null);
   const width = useWidth(paper);
-  const page = useMemo(() => (width === null ? null : pageOf(pageView, width)), [pageView, width]);
-  const answers = useBench(piece, settings, address, page);
+  const marks = useMarks(piece, pupil, address.key);
+  const page = useMemo(() => (width === null ? null : pageOf(paperView, width, desk, marks)), [paperView, width, desk, marks]);
+  const answers = useBench({ piece, settings, pupil }, address, page);
   const { view: answered, ladder } = answers;
   const view = answered.value;
   const keys = useMemo(() => ladder.value?.keys.map(keyName) ?? [], [ladder.value]);
   const { goToKey, stepKey, walk, selectNote, save } = useBenchDeeds(answers, keys);
   useKeysAhead(keys, view?.toText ?? null, answers.prepare);
+  const shownKeyText = address.key ?? view?.toText ?? '';
+  const deeds = useDecide(piece.id, pupil?.id ?? null, shownKeyText);
+  const player = usePlayer(answers, piece.id);
 
   useEffect(() => {
     if (address.key !== null && address.key !== piece.lastKey && answered.trouble === null) void noteKey(studioDatabase(), piece.id, address.key);
@@ -55,19 +77,51 @@ export function BenchPiece({ piece, settings }: { readonly piece: PieceRecord; r
 
   const ownKey = ladder.value ? parseKey(keyName(ladder.value.from), 'major') : undefined;
   const shownKey = view ? parseKey(view.toText, 'major') : undefined;
+  const typeKey = useKeyTyping(shownModeOf(shownKey), goToKey);
   // A hand note belongs to the key in which it was chosen.
-  const chosenIndex = chosen !== null && chosen.key === view?.toText ? chosen.index : null;
-  const flag = chosenIndex === null ? null : (view?.handNotes[chosenIndex] ?? null);
+  const chosenName = chosen !== null && chosen.key === view?.toText ? chosen.name : null;
+  const flag = view?.handNotes.find(({ name }) => name === chosenName) ?? null;
   const at = view ? momentIndex(view.momentsAfter, address.at) : null;
+  const moment = view && at !== null ? (view.momentsAfter[at] ?? null) : null;
+  const struck = moment?.keys.filter(({ isStruck }) => isStruck) ?? [];
+  const note = struck.find(({ noteId }) => noteId === takenUp) ?? struck[0] ?? null;
+
+  const { playBars } = player;
   const choose = useCallback(
-    (index: number | null): void => {
-      setChosen(index === null || !view ? null : { key: view.toText, index });
-      const first = index === null ? undefined : view?.handNotes[index]?.noteIds[0];
-      if (first !== undefined) selectNote(first);
+    (name: string | null): void => {
+      setChosen(name === null || !view ? null : { key: view.toText, name });
+      const first = view?.handNotes.find((one) => one.name === name)?.noteIds[0];
+      if (first === undefined || !view) return;
+      selectNote(first);
+      setTakenUp(first);
+      const bar = view.momentsAfter.find(({ keys: down }) => down.some(({ noteId }) => noteId === first))?.barIndex;
+      if (bar !== undefined) playBars(Math.max(0, bar - 1), bar + 1);
     },
-    [view, selectNote],
+    [view, selectNote, playBars],
   );
-  const choosePupil = (id: string, name: string): void => void choosePart(studioDatabase(), piece, id, `${name} is the pupil’s part`);
+  const takeUp = useCallback(
+    (noteId: string): void => {
+      selectNote(noteId);
+      setTakenUp(noteId);
+      setPanel('note');
+    },
+    [selectNote],
+  );
+  const stepNote = (by: number): void => {
+    const index = struck.findIndex((key) => key === note);
+    const next = struck[(index + by + struck.length) % struck.length];
+    if (next) takeUp(next.noteId);
+  };
+  const stepHandNote = (by: number): void => {
+    const standing = view?.handNotes.filter(({ aside }) => aside === null) ?? [];
+    const index = standing.findIndex(({ name }) => name === chosenName);
+    const next = standing[(index + by + standing.length) % standing.length];
+    if (next) {
+      setPanel('notes');
+      choose(next.name);
+    }
+  };
+  const choosePupilsPart = (id: string, name: string): void => void choosePart(studioDatabase(), piece, id, `${name} is the pupil’s part`);
   const respell = useCallback(
     (noteId: string, from: string, to: string): void => {
       const key = address.key ?? view?.toText ?? '';
@@ -76,7 +130,8 @@ export function BenchPiece({ piece, settings }: { readonly piece: PieceRecord; r
     },
     [piece, view, address.key],
   );
-  const selectEngraved = useCallback((id: string): void => selectNote(id.replace(ID_PREFIXES.before, '').replace(ID_PREFIXES.after, '')), [selectNote]);
+  const togglePlay = (): void => (player.isPlaying ? player.stop() : player.play(moment?.barIndex ?? 0));
+  const now = useMemo(() => (player.isPlaying ? player.ids : (moment?.keys.map(({ noteId }) => noteId) ?? NONE)), [player.isPlaying, player.ids, moment]);
 
   return (
     <div className="flex flex-col">
@@ -84,9 +139,40 @@ export function BenchPiece({ piece, settings }: { readonly piece: PieceRecord; r
         keys={[
           { key: '[', does: 'the key before this one in the strip', act: () => stepKey(-1) },
           { key: ']', does: 'the next key in the strip', act: () => stepKey(1) },
+          { key: 'C  F#  Eb …', does: 'to the key of that name', act: typeKey, anyOf: KEY_LETTERS },
           { key: 'ArrowLeft', does: 'the moment before', act: () => walk(-1) },
           { key: 'ArrowRight', does: 'the next moment', act: () => walk(1) },
-          { key: 'v', does: 'both versions, or the new one alone', act: () => setPageView(pageView === 'both' ? 'after' : 'both') },
+          { key: 'ArrowUp', does: 'take up the note above', act: () => stepNote(1) },
+          { key: 'ArrowDown', does: 'take up the note below', act: () => stepNote(-1) },
+          {
+            key: '1 … 5',
+            does: 'this finger for the note that is taken up',
+            anyOf: ['1', '2', '3', '4', '5'],
+            act: (digit) => {
+              if (note) deeds.fingers([{ note: note.noteId, finger: Number(digit) as 1 | 2 | 3 | 4 | 5 }], 'here', `finger ${digit} on ${note.name}`);
+            },
+          },
+          {
+            key: '0',
+            does: 'give its finger back to the plan',
+            act: () => {
+              if (note) deeds.letGo([note.noteId], `finger on ${note.name} given back`);
+            },
+          },
+          {
+            key: 'r',
+            does: 'ring the note that is taken up',
+            act: () => {
+              if (note) deeds.mark('ring', [note.noteId], '', `ring at ${note.name}`);
+            },
+          },
+          { key: 'n', does: 'the next hand note', act: () => stepHandNote(1) },
+          { key: 'N', does: 'the hand note before', act: () => stepHandNote(-1) },
+          { key: 'p', does: 'play from the selected bar, or stop', act: togglePlay },
+          { key: 'v', does: 'both versions, the new one alone, or finger numbers', act: () => setPaperView(nextView(paperView)) },
+          { key: 't', does: 'hand tracks on or off', act: () => leave({ tracks: desk.tracks === 'shown' ? 'hidden' : 'shown' }) },
+          { key: '+', does: 'larger', act: () => leave({ zoom: zoomBy(desk.zoom, 1) }) },
+          { key: '-', does: 'smaller', act: () => leave({ zoom: zoomBy(desk.zoom, -1) }) },
           { key: 's', does: 'save as MusicXML', act: () => save('musicxml') },
           { key: 'Escape', does: 'choose no hand note', act: () => choose(null) },
         ]}
@@ -100,8 +186,9 @@ export function BenchPiece({ piece, settings }: { readonly piece: PieceRecord; r
             {view && view.from !== view.to ? <span data-role="from-to">moved to {view.to}</span> : null}
           </p>
         </div>
-        <div className="ml-auto flex flex-wrap items-center gap-3">
-          {ownKey && shownKey ? <BenchTools address={address} own={ownKey} shown={shownKey} hands={ladder.value?.piece.hands ?? []} parts={view?.parts ?? []} onPart={choosePupil} group={view?.group ?? null} onChange={go} /> : null}
+        <div className="ml-auto flex flex-wrap items-center gap-x-3 gap-y-1">
+          <PupilChoice pupils={pupils} chosen={pupil} settings={settings} />
+          {ownKey && shownKey ? <BenchTools address={address} own={ownKey} shown={shownKey} hands={ladder.value?.piece.hands ?? []} parts={view?.parts ?? []} onPart={choosePupilsPart} group={view?.group ?? null} onChange={go} /> : null}
           <SaveButtons onSave={save} />
         </div>
       </div>
@@ -112,73 +199,63 @@ export function BenchPiece({ piece, settings }: { readonly piece: PieceRecord; r
         </div>
       ) : null}
       {ladder.value && view ? <KeyStrip ladder={ladder.value} chosen={view.toText} onChoose={goToKey} /> : <KeysOnTheWay progress={answers.progress} onStop={answers.stop} onGoOn={answers.goOn} />}
-      <div className="grid gap-4 px-4 pb-4 lg:grid-cols-[minmax(0,1fr)_21rem]">
+      <div className="grid gap-4 px-4 pb-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
         <div className="min-w-0 rounded-box border border-base-300 bg-base-100">
-          <div className="flex items-center gap-2 border-b border-base-300 px-3 py-1 text-sm">
-            <div role="group" aria-label="What is shown" className="join">
-              <ViewButton isOn={pageView === 'both'} onPress={() => setPageView('both')}>
-                Before and after
-              </ViewButton>
-              <ViewButton isOn={pageView === 'after'} onPress={() => setPageView('after')}>
-                After alone
-              </ViewButton>
-            </div>
-            <span className="text-secondary">Press a note, or use ← and →, to see the fingers on the keyboard.</span>
+          <div className="flex flex-wrap items-center gap-2 border-b border-base-300 px-3 py-1 text-sm">
+            <PaperTools view={paperView} desk={desk} onView={setPaperView} />
+            {view ? <MarkEvery view={view} marks={marks} deeds={deeds} /> : null}
           </div>
           <div ref={paper} className="px-2" data-role="paper" data-key={view?.toText}>
-            {view && page ? <Paper view={view} layout={page.layout} flag={flag} at={at} hasReminders={settings.reminders === 'signature'} onNote={selectEngraved} /> : null}
+            {view && page ? (
+              <Paper
+                view={view}
+                layout={page.layout}
+                flag={flag}
+                now={now}
+                takenUp={player.isPlaying ? null : (note?.noteId ?? null)}
+                follows={player.isPlaying}
+                marks={marks}
+                tracks={desk.tracks}
+                hasReminders={settings.reminders === 'signature'}
+                onNote={takeUp}
+              />
+            ) : null}
           </div>
         </div>
-        <aside className="flex flex-col gap-3">
-          <GridChoice piece={piece} />
-          {view ? <HandNotes view={view} settings={settings} aboutFile={piece.remarks} chosen={chosenIndex} onChoose={choose} /> : null}
-        </aside>
+        <SidePanels chosen={panel} onChoose={setPanel} noteCount={view?.handNotes.filter(({ aside }) => aside === null).length ?? 0}>
+          {{
+            notes: view ? (
+              <>
+                <GridChoice piece={piece} />
+                <HandNotes view={view} settings={settings} aboutFile={piece.remarks} chosen={chosenName} onChoose={choose} deeds={deeds} onTakeUp={takeUp} />
+              </>
+            ) : null,
+            note: view ? <NotePanel view={view} moment={moment} noteId={note?.noteId ?? null} answers={answers} marks={marks} deeds={deeds} onTakeUp={takeUp} onRespell={respell} /> : null,
+          }}
+        </SidePanels>
       </div>
-      {view ? <KeyboardDock view={view} at={at} onWalk={walk} onRespell={respell} /> : null}
+      {view ? <KeyboardDock view={view} at={at} chosen={flag} player={player} reachMm={(pupil ?? settings).spanMm} onWalk={walk} /> : null}
     </div>
   );
 }
 
+function shownModeOf(key: Key | undefined): Mode {
+  return key?.mode ?? 'major';
+}
+
+function nextView(view: PaperView): PaperView {
+  return PAPER_VIEWS[(PAPER_VIEWS.indexOf(view) + 1) % PAPER_VIEWS.length] ?? 'both';
+}
+
+/** The marks for this pupil in this key. They keep their identity while they say the same. */
+function useMarks(piece: PieceRecord, pupil: PupilRecord | null, key: string | null) {
+  const own = decidedFor(piece, pupil?.id ?? null).marks.filter((mark) => mark.key === null || mark.key === key);
+  const said = JSON.stringify(own.map(({ kind, note, text }) => ({ kind, note, text })));
+  return useMemo(() => JSON.parse(said) as readonly Pick<(typeof own)[number], 'kind' | 'note' | 'text'>[], [said]);
+}
+
 /** How the piece is set out on paper of this width. */
-function pageOf(view: PageView, widthPx: number): BenchPage {
-  const columns = Math.max(6, Math.floor((widthPx - FRONT_PX) / COLUMN_PX));
-  return { view, columns, layout: { widthPx, zoom: ZOOM, breaks: 'encoded' } };
-}
-
-function ViewButton({ isOn, onPress, children }: { readonly isOn: boolean; readonly onPress: () => void; readonly children: string }) {
-  return (
-    <button type="button" aria-pressed={isOn} className={`btn btn-sm join-item h-8 font-normal ${isOn ? 'btn-neutral' : ''}`} onClick={onPress}>
-      {children}
-    </button>
-  );
-}
-
-interface PaperProps {
-  readonly view: BenchView;
-  readonly layout: EngraveLayout;
-  readonly flag: HandNoteView | null;
-  readonly at: number | null;
-  readonly hasReminders: boolean;
-  readonly onNote: (id: string) => void;
-}
-
-const Paper = memo(function Paper({ view, layout, flag, at, hasReminders, onNote }: PaperProps) {
-  const pointed = useMemo(() => bothIds(flag?.noteIds ?? []), [flag]);
-  const now = useMemo(() => bothIds(at === null ? [] : (view.momentsAfter[at]?.keys.map(({ noteId }) => noteId) ?? [])), [view, at]);
-  const signed = useMemo(() => (hasReminders ? view.bySignature.map((id) => ID_PREFIXES.after + id) : []), [view, hasReminders]);
-  return (
-    <EngravedPage
-      page={view.page}
-      layout={layout}
-      label={`${view.title}, ${view.from} above ${view.to}, ${view.bars} bars`}
-      pointed={pointed}
-      now={now}
-      signed={signed}
-      onNote={onNote}
-    />
-  );
-});
-
-function bothIds(ids: readonly string[]): readonly string[] {
-  return ids.flatMap((id) => [ID_PREFIXES.before + id, ID_PREFIXES.after + id]);
+function pageOf(view: PaperView, widthPx: number, { zoom, labels, tracks }: Desk, marks: BenchPage['page']['marks']): BenchPage {
+  const columns = Math.max(6, Math.floor((widthPx - (FRONT_PX * zoom) / 100) / ((COLUMN_PX * zoom) / 100)));
+  return { page: { view: view === 'both' ? 'both' : 'after', columns, labels, marks, tracks }, layout: { widthPx, zoom: (PRINT_ZOOM * zoom) / 100, breaks: 'encoded' } };
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { usePiece, usePieces, useSettings } from '@/data';
+import { useDesk, usePiece, usePieces, usePupils, useSettings } from '@/data';
 import { BenchPiece } from './bench-piece';
 import { useBenchAddress } from './use-bench-address';
 
@@ -10,10 +10,13 @@ export function Bench() {
   const address = useBenchAddress();
   const piece = usePiece(address.piece);
   const settings = useSettings();
+  const desk = useDesk();
+  const pupils = usePupils();
   if (address.piece === null) return <ChoosePiece />;
   if (piece === null) return <MissingPiece />;
-  if (!piece || !settings) return <p className="p-8">Opening the Bench …</p>;
-  return <BenchPiece key={piece.id} piece={piece} settings={settings} />;
+  if (!piece || !settings || !desk || !pupils) return <p className="p-8">Opening the Bench …</p>;
+  const wanted = address.pupil ?? desk.pupil;
+  return <BenchPiece key={piece.id} piece={piece} settings={settings} desk={desk} pupils={pupils} pupil={pupils.find(({ id }) => id === wanted) ?? null} />;
 }
 
 function ChoosePiece() {

@@ -1,60 +1,77 @@
 'use client';
 
 import Link from 'next/link';
-import { memo } from 'react';
-import type { BenchView, HandNoteView } from '@/core/job';
-import type { PieceRecord, Settings } from '@/data';
+import { memo, useState } from 'react';
 import { spanText } from '@/core/explain';
 import { SEVERITIES, type Severity } from '@/core/flag';
-import { SeverityMark } from '@/features/shared/severity-mark';
+import type { BenchView, HandNoteView } from '@/core/job';
+import { groupBy } from '@/core/list';
+import type { Hand } from '@/core/score';
+import type { PieceRecord, Settings } from '@/data';
+import { HandNote } from './hand-note';
+import type { DecideDeeds } from './use-decide';
 
 interface HandNotesProps {
   readonly view: BenchView;
   readonly settings: Settings;
   /** What was doubtful in the file when it was brought in. */
   readonly aboutFile: PieceRecord['remarks'];
-  readonly chosen: number | null;
-  readonly onChoose: (index: number | null) => void;
+  readonly chosen: string | null;
+  readonly onChoose: (name: string | null) => void;
+  readonly deeds: DecideDeeds;
+  readonly onTakeUp: (noteId: string) => void;
 }
 
 /** Remarks that no one should have to unfold. */
 const TOLD_AT_ONCE = ['respelled-key', 'other-mode', 'enharmonic-proposed', 'respelled-note', 'octave-proposed', 'not-playable', 'moves-spared'];
 
-const HEADINGS: Readonly<Record<Severity, string>> = { must: 'Must change', should: 'Better otherwise', watch: 'To know' };
-
 /** What the hands must know in this key: what changed, why, and what to do. Each note points at its place. */
-export const HandNotes = memo(function HandNotes({ view, settings, aboutFile, chosen, onChoose }: HandNotesProps) {
+export const HandNotes = memo(function HandNotes({ view, settings, aboutFile, chosen, onChoose, deeds, onTakeUp }: HandNotesProps) {
+  const [filter, setFilter] = useState<Filter>(ALL);
   // What the file itself gives rise to each time it is read is told once.
   const remarks = [...new Set([...view.remarks, ...(aboutFile ?? [])].map(({ message }) => message))];
-  const numbered = view.handNotes.map((note, index) => ({ note, index }));
+  const standing = view.handNotes.filter(({ aside }) => aside === null);
+  const shown = standing.filter((note) => passes(note, filter)).toSorted((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
+  // In each bar the weightiest comes first; bars keep the order of the music.
+  const bars = [...groupBy(standing, ({ bar }) => bar).keys()];
+  const item = (note: HandNoteView) => (
+    <HandNote key={note.name} note={note} from={view.from} isChosen={chosen === note.name} onChoose={() => onChoose(chosen === note.name ? null : note.name)} deeds={deeds} onTakeUp={onTakeUp} />
+  );
+  const aside = view.handNotes.filter((note) => note.aside !== null);
   return (
-    <section aria-label="Hand notes" className="flex flex-col gap-3">
-      <h2 className="text-lg font-semibold">Hand notes</h2>
+    <section aria-label="Hand notes" className="flex flex-col gap-2.5">
       <div data-role="summary" className="flex flex-col gap-0.5">
         {view.summary.map((sentence) => (
           <p key={sentence}>{sentence}</p>
         ))}
       </div>
-      {SEVERITIES.map((severity) => {
-        const group = numbered.filter(({ note }) => note.severity === severity);
-        if (group.length === 0) return null;
+      {standing.length > 1 ? <FilterBox notes={standing} filter={filter} onChange={setFilter} /> : null}
+      {bars.map((bar) => {
+        const own = shown.filter((note) => note.bar === bar);
+        if (own.length === 0) return null;
         return (
-          <div key={severity}>
-            <h3 className="mb-1 flex items-center gap-1.5 text-sm font-semibold">
-              <SeverityMark severity={severity} /> {HEADINGS[severity]}
-            </h3>
-            <ul className="flex flex-col gap-1.5">
-              {group.map(({ note, index }) => (
-                <HandNote key={index} note={note} from={view.from} isChosen={chosen === index} onChoose={() => onChoose(chosen === index ? null : index)} />
-              ))}
-            </ul>
+          <div key={bar}>
+            <h3 className="mb-1 text-sm font-semibold">Bar {bar}</h3>
+            <ul className="flex flex-col gap-1.5">{own.map(item)}</ul>
           </div>
         );
       })}
+      {standing.length > 0 && shown.length === 0 ? <p className="text-sm text-secondary">None of the {standing.length} hand notes is of this kind.</p> : null}
+      <Decisions view={view} deeds={deeds} onTakeUp={onTakeUp} />
+      {aside.length > 0 ? (
+        <details className="text-sm">
+          <summary className="min-h-8 cursor-pointer py-1 font-semibold" data-role="set-aside">
+            Set aside ({aside.length})
+          </summary>
+          <ul className="flex flex-col gap-1.5">{aside.map(item)}</ul>
+        </details>
+      ) : null}
       <Positions view={view} />
       {remarks.length > 0 ? (
         <details className="text-sm" open={view.remarks.some(({ code }) => TOLD_AT_ONCE.includes(code))}>
-          <summary className="min-h-8 cursor-pointer py-1 font-semibold" data-role="remarks">About this version ({remarks.length})</summary>
+          <summary className="min-h-8 cursor-pointer py-1 font-semibold" data-role="remarks">
+            About this version ({remarks.length})
+          </summary>
           <ul className="list-disc pl-5">
             {remarks.map((message) => (
               <li key={message}>{message}</li>
@@ -63,60 +80,108 @@ export const HandNotes = memo(function HandNotes({ view, settings, aboutFile, ch
         </details>
       ) : null}
       <p className="text-xs text-secondary">
-        Planned for level {settings.level}, a reach of {settings.spanMm} mm{settings.fingering === 'keep' ? ', printed fingers left as they are' : ''}. <Link href="/settings#hand" className="link inline-flex min-h-8 items-center">Change the hand</Link>
+        {settings.fingering === 'keep' ? 'Printed fingers are left as they are. ' : ''}
+        <Link href="/settings#hand" className="link inline-flex min-h-8 items-center">
+          How fingers are planned
+        </Link>
       </p>
     </section>
   );
 });
 
-interface HandNoteProps {
-  readonly note: HandNoteView;
-  readonly from: string;
-  readonly isChosen: boolean;
-  readonly onChoose: () => void;
+/** Which hand notes are shown; null for all. */
+interface Filter {
+  readonly hand: Hand | null;
+  readonly severity: Severity | null;
+  readonly cause: 'black' | 'other' | null;
 }
 
-function HandNote({ note, from, isChosen, onChoose }: HandNoteProps) {
+const ALL: Filter = { hand: null, severity: null, cause: null };
+
+function passes(note: HandNoteView, { hand, severity, cause }: Filter): boolean {
+  return (hand === null || note.hand === hand) && (severity === null || note.severity === severity) && (cause === null || note.byBlackKey === (cause === 'black'));
+}
+
+const CHOICES = {
+  hand: [
+    ['right', 'right hand'],
+    ['left', 'left hand'],
+  ],
+  severity: [
+    ['must', 'must change'],
+    ['should', 'better otherwise'],
+    ['watch', 'to know'],
+  ],
+  cause: [
+    ['black', 'black keys'],
+    ['other', 'other causes'],
+  ],
+} as const satisfies { readonly [Name in keyof Filter]: readonly (readonly [NonNullable<Filter[Name]>, string])[] };
+
+const EVERY: Readonly<Record<keyof Filter, string>> = { hand: 'both hands', severity: 'all weights', cause: 'all causes' };
+
+function FilterBox({ notes, filter, onChange }: { readonly notes: readonly HandNoteView[]; readonly filter: Filter; readonly onChange: (filter: Filter) => void }) {
   return (
-    <li>
-      <button
-        type="button"
-        aria-pressed={isChosen}
-        data-flag={note.kind}
-        onClick={onChoose}
-        className={`w-full cursor-pointer rounded-field border px-3 py-1.5 text-left ${isChosen ? 'border-2 border-primary bg-base-100' : 'border-base-300 bg-base-100 hover:border-primary'}`}
-      >
-        <span className="flex items-baseline justify-between gap-2">
-          <span className="font-semibold">{note.title}</span>
-          <span className="shrink-0 text-xs text-secondary">
-            {note.hand} · bar {note.bar}
-          </span>
-        </span>
-        <span className="block text-xs text-secondary">
-          {note.wasThere ? `as in ${from}` : note.byBlackKey ? 'new, because of a black key' : 'new here'}
-        </span>
-        {isChosen ? (
-          <span className="mt-1 block text-sm">
-            {note.message} <em className="not-italic font-semibold">{note.suggestion}</em>
-            {note.costs ? <span className="mt-1 block text-xs text-secondary">{note.costs}</span> : null}
-            <span className="mt-1 block text-xs text-secondary">For the pupil: {note.forPupil}</span>
-          </span>
-        ) : null}
-      </button>
-    </li>
+    <div role="group" aria-label="Which hand notes are shown" className="grid grid-cols-3 gap-1">
+      {(Object.keys(CHOICES) as (keyof Filter)[]).map((name) => (
+        <select
+          key={name}
+          aria-label={EVERY[name]}
+          data-filter={name}
+          className="select select-sm h-8 w-full px-2 text-sm"
+          value={filter[name] ?? ''}
+          onChange={(event) => onChange({ ...filter, [name]: event.target.value === '' ? null : event.target.value })}
+        >
+          <option value="">{EVERY[name]}</option>
+          {CHOICES[name].map(([value, words]) => (
+            <option key={value} value={value}>
+              {words} ({notes.filter((note) => passes(note, { ...filter, [name]: value })).length})
+            </option>
+          ))}
+        </select>
+      ))}
+    </div>
+  );
+}
+
+/** The fingers that the teacher decided on here, and where the plan would do otherwise. */
+function Decisions({ view, deeds, onTakeUp }: Pick<HandNotesProps, 'view' | 'deeds' | 'onTakeUp'>) {
+  if (view.decisions.length === 0) return null;
+  const ids = view.decisions.map(({ noteId }) => noteId);
+  return (
+    <div data-role="decided">
+      <h3 className="mb-1 flex items-center justify-between text-sm font-semibold">
+        Decided by you ({view.decisions.length})
+        <button type="button" className="btn btn-ghost btn-sm h-8 font-normal" onClick={() => deeds.letGo(ids, 'all decided fingers given back')}>
+          Give all back
+        </button>
+      </h3>
+      <ul className="text-sm">
+        {view.decisions.map(({ noteId, words, isOtherwise, hand }) => (
+          <li key={noteId} className="flex items-center gap-1">
+            <button type="button" className={`min-h-8 flex-1 cursor-pointer text-left hover:underline ${isOtherwise ? 'font-semibold' : ''}`} onClick={() => onTakeUp(noteId)}>
+              {words} <span className="text-xs font-normal text-secondary">{hand}</span>
+            </button>
+            <button type="button" className="btn btn-ghost btn-sm h-8 font-normal" onClick={() => deeds.letGo([noteId], 'a decided finger given back')}>
+              Give back
+            </button>
+          </li>
+        ))}
+      </ul>
+    </div>
   );
 }
 
 function Positions({ view }: { readonly view: BenchView }) {
   if (view.positions.length === 0) return null;
   return (
-    <div>
-      <h3 className="mb-1 text-sm font-semibold">Where the hands sit</h3>
+    <details className="text-sm" open={view.handNotes.length < 4}>
+      <summary className="min-h-8 cursor-pointer py-1 font-semibold">Where the hands sit</summary>
       {(['right', 'left'] as const).map((hand) => {
         const own = view.positions.filter((position) => position.hand === hand);
         if (own.length === 0) return null;
         return (
-          <div key={hand} className="mb-1 grid grid-cols-[3rem_1fr] text-sm">
+          <div key={hand} className="mb-1 grid grid-cols-[3rem_1fr]">
             <span className="text-secondary">{hand}</span>
             <ol>
               {own.map((position) => (
@@ -128,6 +193,6 @@ function Positions({ view }: { readonly view: BenchView }) {
           </div>
         );
       })}
-    </div>
+    </details>
   );
 }

@@ -9,6 +9,20 @@ interface KeyboardMapProps {
   readonly moment: Moment | null;
   /** Lowest and highest key of both versions, so that the keyboard does not jump between them. */
   readonly range: readonly [number, number];
+  /** What is struck after this moment: where each finger will be next. */
+  readonly next?: Moment | null;
+  /** Fingers brought along that are not used here any more. */
+  readonly old?: readonly OldFinger[];
+  /** How far the hand reaches, in mm: shown as a band from the thumb. */
+  readonly reachMm?: number;
+  readonly onKey?: (midi: number) => void;
+}
+
+/** A finger that the note had before it changed. */
+export interface OldFinger {
+  readonly hand: Hand;
+  readonly midi: number;
+  readonly finger: number;
 }
 
 /** The keys from C to B around a range, at least three octaves where the keyboard has them. */
@@ -25,34 +39,42 @@ function restingKeys(frame: readonly (number | null)[] | null): readonly number[
   return (frame ?? []).filter((midi): midi is number => midi !== null);
 }
 
+/** Room under the keys for the bands of reach. Unit: mm. */
+const BAND_ROOM_MM = 16;
+
 /** The keyboard in true proportions (mm), with the fingers on their keys at one moment: filled where a key is down,
  * hollow where a finger only rests. Right-hand fingers are round, left-hand ones square. */
-export function KeyboardMap({ moment, range }: KeyboardMapProps) {
+export function KeyboardMap({ moment, range, next = null, old = [], reachMm, onKey }: KeyboardMapProps) {
   const keys = useMemo(() => drawnKeys(...range), [range]);
   const left = Math.min(...keys.map(({ leftMm }) => leftMm));
   const right = Math.max(...keys.map(({ leftMm, widthMm }) => leftMm + widthMm));
   return (
     <svg
-      viewBox={`${left - 2} -2 ${right - left + 4} ${WHITE_KEY_LENGTH_MM + 4}`}
+      viewBox={`${left - 2} -2 ${right - left + 4} ${WHITE_KEY_LENGTH_MM + 4 + (reachMm ? BAND_ROOM_MM : 0)}`}
       role="img"
       aria-label={moment ? wordsOf(moment) : 'Keyboard'}
       className="mx-auto max-h-32 w-full"
       data-role="keyboard"
     >
       {keys.map((key) => (
-        <KeyShape key={key.midi} shape={key} />
+        <KeyShape key={key.midi} shape={key} onKey={onKey} />
+      ))}
+      {moment && reachMm ? <Reach moment={moment} reachMm={reachMm} /> : null}
+      {next ? <NextFingers moment={next} /> : null}
+      {old.map((one) => (
+        <OldFingerTip key={`${one.hand}${one.midi}`} {...one} />
       ))}
       {moment ? <Fingers moment={moment} /> : null}
     </svg>
   );
 }
 
-const KeyShape = memo(function KeyShape({ shape }: { readonly shape: DrawnKey }) {
+const KeyShape = memo(function KeyShape({ shape, onKey }: { readonly shape: DrawnKey; readonly onKey: ((midi: number) => void) | undefined }) {
   const { midi, isBlack, leftMm, widthMm, lengthMm } = shape;
   const isMiddleC = midi === 60;
   return (
     <>
-      <rect x={leftMm} y={0} width={widthMm} height={lengthMm} rx={1.5} fill={isBlack ? '#241f19' : '#fffef9'} stroke="#6b6152" strokeWidth={0.7} />
+      <rect x={leftMm} y={0} width={widthMm} height={lengthMm} rx={1.5} fill={isBlack ? '#241f19' : '#fffef9'} stroke="#6b6152" strokeWidth={0.7} data-key-midi={midi} className={onKey ? 'cursor-pointer' : undefined} onPointerDown={onKey ? () => onKey(midi) : undefined} />
       {isMiddleC ? (
         <text x={keyCentreMm(midi)} y={WHITE_KEY_LENGTH_MM - 5} textAnchor="middle" fontSize={15} fill="#5d5243">
           C4
@@ -109,7 +131,57 @@ function FingerTip({ hand, midi, text, isDown }: FingerTipProps) {
   );
 }
 
+/** From the thumb as far as the hand reaches: what lies over the band can be taken without moving. */
+function Reach({ moment, reachMm }: { readonly moment: Moment; readonly reachMm: number }) {
+  const hands: readonly Hand[] = ['left', 'right'];
+  return hands.map((hand) => {
+    const thumb = thumbOf(moment, hand);
+    if (thumb === null) return null;
+    const from = hand === 'right' ? keyCentreMm(thumb) : keyCentreMm(thumb) - reachMm;
+    return <rect key={hand} x={from} y={WHITE_KEY_LENGTH_MM + (hand === 'right' ? 3 : 10)} width={reachMm} height={5} rx={2.5} fill="#d9a441" stroke="#7a5c1e" strokeWidth={0.5} data-reach={hand} />;
+  });
+}
+
+/** Where the thumb is: on its key, or where the closed hand has it; else as far from the lowest finger as fingers are apart. */
+function thumbOf({ frames, keys }: Moment, hand: Hand): number | null {
+  const frame = frames[hand];
+  const struck = keys.find((key) => key.hand === hand && key.finger === 1);
+  return struck?.midi ?? frame?.[0] ?? null;
+}
+
+/** Where fingers will be next: small and dashed, so that they are not taken for now. */
+function NextFingers({ moment }: { readonly moment: Moment }) {
+  return moment.keys
+    .filter(({ isStruck }) => isStruck)
+    .map(({ hand, midi, finger, noteId }) => {
+      const [x, y] = [keyCentreMm(midi), isBlackKey(midi) ? NEXT_ON_BLACK_MM : NEXT_ON_WHITE_MM];
+      return (
+        <g key={noteId} data-next={finger ?? ''} data-hand={hand}>
+          {hand === 'right' ? <circle cx={x} cy={y} r={8} className="fill-[#fffef9] stroke-[#17616a]" strokeWidth={1.2} strokeDasharray="3 2" /> : <rect x={x - 7.5} y={y - 7.5} width={15} height={15} rx={2} className="fill-[#fffef9] stroke-[#17616a]" strokeWidth={1.2} strokeDasharray="3 2" />}
+          <text x={x} y={y + 4.3} textAnchor="middle" fontSize={12} fill="#17616a">
+            {finger ?? ''}
+          </text>
+        </g>
+      );
+    });
+}
+
+const NEXT_ON_BLACK_MM = 58;
+const NEXT_ON_WHITE_MM = 103;
+
+/** The finger of before, struck through. */
+function OldFingerTip({ hand, midi, finger }: OldFinger) {
+  const [x, y] = [keyCentreMm(midi), isBlackKey(midi) ? 32 : 140];
+  return (
+    <g data-old-finger={finger} data-hand={hand}>
+      <text x={x} y={y + 5} textAnchor="middle" fontSize={15} fill={isBlackKey(midi) ? '#f0e7d8' : '#a3281c'} textDecoration="line-through">
+        {finger}
+      </text>
+    </g>
+  );
+}
+
 function wordsOf(moment: Moment): string {
-  const keys = moment.keys.map(({ hand, finger, isBlack }) => `${hand} hand ${finger === null ? 'plays' : `finger ${finger}`} on a ${isBlack ? 'black' : 'white'} key`);
+  const keys = moment.keys.map(({ hand, finger, name, isBlack }) => `${name}, ${hand} hand${finger === null ? '' : `, finger ${finger}`}, a ${isBlack ? 'black' : 'white'} key`);
   return `Keyboard at bar ${moment.bar}, beat ${moment.beat}: ${keys.join('; ')}`;
 }

@@ -15,6 +15,8 @@ export interface BenchAddress {
   readonly minor: MinorForm;
   readonly right: number;
   readonly left: number;
+  /** The pupil by id, or `any`; null for the one chosen last. */
+  readonly pupil: string | null;
   /** The selected place, as bar and beat: `3:2`. */
   readonly at: string | null;
 }
@@ -43,6 +45,7 @@ function readAddress(query: URLSearchParams): BenchAddress {
     minor: fieldOf<MinorForm, MinorForm>(minor, query.get('minor'), 'harmonic'),
     right: fieldOf(octave, query.get('right'), 0),
     left: fieldOf(octave, query.get('left'), 0),
+    pupil: fieldOf(words, query.get('pupil'), null),
     at: fieldOf(place, query.get('at'), null),
   };
 }

@@ -1,12 +1,12 @@
 'use client';
 
 import { useCallback, useMemo } from 'react';
-import type { Level } from '@/core/finger';
-import type { BenchView, PageView } from '@/core/job';
+import type { Level, Player } from '@/core/finger';
+import type { BenchView, Decisions } from '@/core/job';
 import { parseKey } from '@/core/pitch';
-import type { PieceRecord, Settings } from '@/data';
+import { decidedFor, type PieceRecord, type PupilRecord, type Settings } from '@/data';
 import { useAnswer, type Answered } from '@/features/shared/use-answer';
-import type { Answer, Beside, BenchWish, EngraveLayout, PieceSource } from '@/workers/protocol';
+import type { Answer, Beside, BenchPageWish, BenchWish, EngraveLayout, PieceSource } from '@/workers/protocol';
 import { askBench, askEngraving } from '@/workers/questions';
 import type { BenchAddress } from './use-bench-address';
 import { useLadder, type LadderAnswers } from './use-ladder';
@@ -22,29 +22,32 @@ export interface BenchAnswers extends LadderAnswers {
   readonly prepare: (key: string) => Promise<void>;
 }
 
-/** The page that is wanted: which versions, how many note columns a system holds, and how it is engraved. */
+/** The page that is wanted, and how it is engraved. */
 export interface BenchPage {
-  readonly view: PageView;
-  readonly columns: number;
+  readonly page: BenchPageWish;
   readonly layout: EngraveLayout;
 }
 
-export function useBench(piece: PieceRecord, settings: Settings, address: BenchAddress, page: BenchPage | null): BenchAnswers {
+/** For whom the piece is moved: a pupil, or any hand as Settings have it. */
+export interface BenchFor {
+  readonly piece: PieceRecord;
+  readonly settings: Settings;
+  readonly pupil: PupilRecord | null;
+}
+
+export function useBench({ piece, settings, pupil }: BenchFor, address: BenchAddress, page: BenchPage | null): BenchAnswers {
   const { musicXml, ownKey } = piece;
   const part = piece.part ?? null;
   const { fingering, spelling, courtesy, keyOrder } = settings;
   const keyboard = Number(settings.keyboard);
   const { key, way, minor, right, left } = address;
   const mode = key === null ? null : (parseKey(key, 'major')?.mode ?? null);
-  const { level, spanMm, outer, inner, repeat, thumbOffBlack, keepPrinted, moveOverStretch } = settings;
-  const player = useMemo(
-    () => ({ level: Number(level) as Level, spanMm, outer, inner, repeat, thumbOffBlack, keepPrinted, moveOverStretch }),
-    [level, spanMm, outer, inner, repeat, thumbOffBlack, keepPrinted, moveOverStretch],
-  );
+  const player = usePlayerOf(settings, pupil);
+  const decisions = useDecisions(piece, pupil);
   const source = useMemo(() => ({ musicXml, ownKey, part }), [musicXml, ownKey, part]);
   const anyKey = useMemo(
-    () => ({ to: null, direction: way, ...DEGREES[minor], octaveRight: right, octaveLeft: left, spelling, courtesy, fingering, player, keyboard, respelled: NO_NOTES }),
-    [way, minor, right, left, fingering, player, spelling, courtesy, keyboard],
+    () => ({ to: null, direction: way, ...DEGREES[minor], octaveRight: right, octaveLeft: left, spelling, courtesy, fingering, player, keyboard, respelled: NO_NOTES, decisions }),
+    [way, minor, right, left, fingering, player, spelling, courtesy, keyboard, decisions],
   );
   // The list comes anew with each reading of the record: its text tells whether it is another one.
   const respelled = respelledIn(piece, key).join();
@@ -58,8 +61,25 @@ export function useBench(piece: PieceRecord, settings: Settings, address: BenchA
     },
     [source, anyKey, page, piece],
   );
-  const beside = useMemo(() => ({ ...piece.beside, ...(part === null ? {} : { part }) }), [piece.beside, part]);
+  const beside = useMemo(() => ({ ...piece.beside, ...(part === null ? {} : { part }), ...(piece.decided ? { decided: piece.decided } : {}) }), [piece.beside, piece.decided, part]);
   return { source, beside, wish, view: useAnswer(subject, askView), ...keys, prepare };
+}
+
+/** The hand that plays: the pupil's, with the teacher's dials. */
+function usePlayerOf(settings: Settings, pupil: PupilRecord | null): Player {
+  const { thumbOffBlack, keepPrinted, moveOverStretch } = settings;
+  const { level, spanMm, outer, inner, repeat } = pupil ?? settings;
+  return useMemo(
+    () => ({ level: Number(level) as Level, spanMm, outer, inner, repeat, thumbOffBlack, keepPrinted, moveOverStretch }),
+    [level, spanMm, outer, inner, repeat, thumbOffBlack, keepPrinted, moveOverStretch],
+  );
+}
+
+/** What was decided for this pupil, in all keys. It keeps its identity while it says the same. */
+function useDecisions(piece: PieceRecord, pupil: PupilRecord | null): Decisions {
+  const { fingers, aside } = decidedFor(piece, pupil?.id ?? null);
+  const said = JSON.stringify({ fingers: fingers.map(({ key, note, finger }) => ({ key, note, finger })), aside: aside.map(({ key, flag, reason }) => ({ key, flag, reason })) });
+  return useMemo(() => JSON.parse(said) as Decisions, [said]);
 }
 
 const NO_NOTES: readonly string[] = [];
@@ -78,7 +98,7 @@ const DEGREES = {
 
 /** Asks for the piece in a key, and has its page engraved while the screen is still taking the answer in. */
 async function viewAndEngraving(source: PieceSource, wish: BenchWish, page: BenchPage): Promise<Answer<BenchView>> {
-  const answer = await askBench(source, wish, page.view, page.columns);
+  const answer = await askBench(source, wish, page.page);
   if (answer.ok) void askEngraving(answer.value.page, page.layout);
   return answer;
 }

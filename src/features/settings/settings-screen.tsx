@@ -3,7 +3,7 @@
 import { useRef } from 'react';
 import { Download, Upload } from 'lucide-react';
 import { changeSettings, putDemoAway, readStudioFile, restoreStudio, setDemo, studioDatabase, studioFileText, usePieces, useSettings, type Settings } from '@/data';
-import { loadDemoPieces } from '@/features/shared/demo-studio';
+import { loadDemoStudio } from '@/features/shared/demo-studio';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { useMessages } from '@/features/shared/messages';
 import { saveFile } from '@/features/shared/save-file';
@@ -126,7 +126,7 @@ function StudioBox() {
             Put the demo studio away
           </button>
         ) : (
-          <button type="button" className="btn btn-ghost btn-sm h-9" onClick={() => void loadDemoPieces().then((demo) => setDemo(studioDatabase(), demo))}>
+          <button type="button" className="btn btn-ghost btn-sm h-9" onClick={() => void loadDemoStudio().then((demo) => setDemo(studioDatabase(), demo))}>
             Bring the demo studio back
           </button>
         )}

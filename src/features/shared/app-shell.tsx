@@ -6,7 +6,7 @@ import { useCallback, useEffect, useMemo, useRef, type ReactNode } from 'react';
 import { FilePlus2, Redo2, Undo2 } from 'lucide-react';
 import { redoEdit, seedOnFirstVisit, studioDatabase, undoEdit, useHistory, useSettings } from '@/data';
 import { bringIn } from './bring-in';
-import { loadDemoPieces } from './demo-studio';
+import { loadDemoStudio } from './demo-studio';
 import { layOutTextFont } from './text-font';
 import { DropPlace } from './drop-place';
 import { HandsGlyph } from './hand-glyph';
@@ -27,7 +27,7 @@ export function AppShell({ children }: { readonly children: ReactNode }) {
   useEffect(() => void layOutTextFont(), []);
   useEffect(() => {
     const tell = (): void => say({ kind: 'trouble', text: 'The demo studio could not be loaded.', hint: 'Reload the page; your own pieces are not touched.' });
-    void seedOnFirstVisit(studioDatabase(), loadDemoPieces).catch(tell);
+    void seedOnFirstVisit(studioDatabase(), loadDemoStudio).catch(tell);
   }, [say]);
   return (
     <>

@@ -1,7 +1,7 @@
 'use client';
 
 import { object, string } from 'yup';
-import { addPieces, studioDatabase, type PieceRecord } from '@/data';
+import { addPieces, decidedSchema, studioDatabase, type PieceRecord } from '@/data';
 import { coreWorker } from '@/workers/client';
 import type { Beside, Trouble } from '@/workers/protocol';
 
@@ -11,12 +11,13 @@ export interface BroughtIn {
   readonly troubles: readonly { readonly fileName: string; readonly trouble: Trouble }[];
 }
 
-const besideSchema = object({ part: string().nullable() });
+const besideSchema = object({ part: string().nullable(), decided: decidedSchema.default(undefined).optional() });
 
 /** What a piece file says of the teacher's decisions; everything beside the music is carried on. */
 function decisionsIn(beside: Beside): Partial<PieceRecord> {
   if (Object.keys(beside).length === 0) return {};
-  return besideSchema.isValidSync(beside) ? { part: beside.part ?? null, beside } : { beside };
+  if (!besideSchema.isValidSync(beside)) return { beside };
+  return { part: beside.part ?? null, beside, ...(beside.decided ? { decided: beside.decided } : {}) };
 }
 
 /** Bytes as text, for a record that goes into the studio file. */

@@ -1,17 +1,18 @@
 'use client';
 
 import { array, object, string } from 'yup';
-import type { PieceRecord } from '@/data';
+import { pupilSchema, type DemoStudio } from '@/data';
 
 const indexSchema = object({
   studio: string().required(),
   pieces: array(object({ id: string().required(), shows: string().required() })).required(),
+  pupils: array(pupilSchema).required(),
 });
 
-/** Loads the pieces of the demo studio, which are shipped with the application. */
-export async function loadDemoPieces(): Promise<readonly PieceRecord[]> {
+/** Loads the demo studio, which is shipped with the application. */
+export async function loadDemoStudio(): Promise<DemoStudio> {
   const index = indexSchema.validateSync(await (await shipped('/demo/index.json')).json());
-  return Promise.all(
+  const pieces = await Promise.all(
     index.pieces.map(async ({ id }, i) => ({
       id,
       origin: 'demo' as const,
@@ -22,6 +23,7 @@ export async function loadDemoPieces(): Promise<readonly PieceRecord[]> {
       ownKey: null,
     })),
   );
+  return { pieces, pupils: index.pupils };
 }
 
 async function shipped(address: string): Promise<Response> {

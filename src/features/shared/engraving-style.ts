@@ -3,8 +3,22 @@
 export const ENGRAVING_STYLE = `
 /* Systems out of sight are laid out and painted only when they come into sight. */
 .system {
+  position: relative;
   content-visibility: auto;
   contain-intrinsic-size: auto 320px;
+}
+/* What is drawn over a system lies exactly on its picture. */
+.over {
+  position: absolute;
+  inset: 0;
+  pointer-events: none;
+}
+.over svg {
+  height: 100%;
+}
+.over [data-press] {
+  pointer-events: auto;
+  cursor: pointer;
 }
 
 /* The engraved page takes the ink of the theme. */
@@ -24,6 +38,9 @@ svg {
 }
 text {
   font-family: var(--font-serif);
+}
+.over text {
+  font-family: var(--font-sans);
 }
 .fing text {
   font-family: var(--font-sans);
@@ -45,6 +62,10 @@ text {
   stroke: color-mix(in oklab, var(--color-primary) 40%, transparent);
   stroke-width: 150px;
   paint-order: stroke;
+}
+.is-taken .notehead use {
+  stroke: var(--color-primary);
+  stroke-width: 90px;
 }
 .is-now use {
   color: var(--color-primary);

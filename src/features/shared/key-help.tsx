@@ -45,6 +45,8 @@ export function ScreenKeys({ keys }: { readonly keys: readonly ScreenKey[] }) {
 const PRINTED: Readonly<Record<string, string>> = {
   ArrowLeft: '←',
   ArrowRight: '→',
+  ArrowUp: '↑',
+  ArrowDown: '↓',
   'Control+z': 'Ctrl + Z',
   'Control+Shift+z': 'Ctrl + Shift + Z',
 };

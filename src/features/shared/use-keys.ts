@@ -6,7 +6,10 @@ import { useEffect } from 'react';
 export interface ScreenKey {
   readonly key: string;
   readonly does: string;
-  readonly act: () => void;
+  /** Told which key it was. */
+  readonly act: (key: string) => void;
+  /** Where several keys do the same; `key` is then what the list of keys shows. */
+  readonly anyOf?: readonly string[];
 }
 
 /** Listens to the keys of a screen, but not while something is typed into a field or a dialogue is open. */
@@ -14,10 +17,11 @@ export function useKeys(keys: readonly ScreenKey[]): void {
   useEffect(() => {
     const listen = (event: KeyboardEvent): void => {
       if (isTyping(event.target) || document.querySelector('dialog[open]')) return;
-      const found = keys.find(({ key }) => key === pressed(event));
+      const name = pressed(event);
+      const found = keys.find(({ key, anyOf }) => (anyOf ? anyOf.includes(name) : key === name));
       if (!found) return;
       event.preventDefault();
-      found.act();
+      found.act(name);
     };
     window.addEventListener('keydown', listen);
     return () => window.removeEventListener('keydown', listen);

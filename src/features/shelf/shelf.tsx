@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { ArrowRight, Search } from 'lucide-react';
 import { putDemoAway, setDemo, studioDatabase, usePieces } from '@/data';
-import { loadDemoPieces } from '@/features/shared/demo-studio';
+import { loadDemoStudio } from '@/features/shared/demo-studio';
 import { useMessages } from '@/features/shared/messages';
 import { PieceCard } from './piece-card';
 import { usePieceFacts } from './use-piece-facts';
@@ -71,7 +71,7 @@ function EmptyShelf() {
     <section className="mx-auto max-w-xl py-16 text-center">
       <h2 className="mb-2 text-xl font-semibold">Your pieces stand here</h2>
       <p className="mb-4">Drop a MusicXML, ABC or MIDI file anywhere on this page, or choose one with “Bring in a piece”. It stays in this browser and goes nowhere else.</p>
-      <button type="button" className="btn h-9" onClick={() => void loadDemoPieces().then((pieces) => setDemo(studioDatabase(), pieces))}>
+      <button type="button" className="btn h-9" onClick={() => void loadDemoStudio().then((pieces) => setDemo(studioDatabase(), pieces))}>
         Bring the demo studio back
       </button>
     </section>

@@ -3,7 +3,7 @@ import { intervalOf, keyOfSignature, nameText, type Interval, type Key, type Mod
 import { attributesOf, notesOf, soundingShift, type Measure, type Part, type Score } from '../../score';
 import type { Meter } from '../../time';
 import { signatureLine } from '../../transpose';
-import { instructionsOf } from '../midi/directions';
+import { instructionsOf } from '../../perform';
 import { eventsOf, type AbcEvent } from './abc-events';
 import { eventText, freshSigns, lengthText, syllableText, type AbcSigns } from './abc-notes';
 

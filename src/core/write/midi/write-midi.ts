@@ -1,18 +1,13 @@
 import { strToU8 } from 'fflate';
 import { writeMidi, type MidiEvent } from 'midi-file';
 import { childAt, childElements, childText } from '../../markup';
-import { keyOfSignature, midiNumber, signatureOf, transposeBy, intervalOf, type Key } from '../../pitch';
-import { handOfStaff, handsOf, soundingShift, type Measure, type NoteItem, type Part, type Score } from '../../score';
-import type { Meter, Ticks } from '../../time';
-import { instructionsOf, USUAL_LOUDNESS } from './directions';
-import { playingOrder } from './playing-order';
-import { tempoMap } from './tempo-map';
+import { playedBars, playingOrder, soundingNotes, tempoMap, type PlayedBar } from '../../perform';
+import { keyOfSignature, signatureOf, intervalOf, type Key } from '../../pitch';
+import { handOfStaff, handsOf, soundingShift, type Hand, type Measure, type NoteItem, type Part, type Score } from '../../score';
+import type { Meter } from '../../time';
 
 /** Ticks in a quarter note of the file. 960 holds triplets and sixty-fourths exactly. */
 const TICKS = 960;
-
-/** Length of a grace note, taken in front of its note. Unit: quarter notes. Our own choice. */
-const GRACE_QUARTERS = 1 / 8;
 
 /** Channels for hands; the tenth is the drums'. Source: General MIDI level 1, from memory. */
 const CHANNELS = [0, 1, 2, 3, 4, 5, 6, 7, 8, 10, 11, 12, 13, 14, 15];
@@ -31,22 +26,6 @@ export function writeMidiFile(score: Score, key: Key): Uint8Array {
   const order = lead ? playingOrder(lead.measures) : [];
   const tracks = [conductorTrack(score, order, key), ...score.parts.flatMap((part, i) => handTracks(score, part, i, order))];
   return Uint8Array.from(writeMidi({ header: { format: 1, numTracks: tracks.length, ticksPerBeat: TICKS }, tracks }));
-}
-
-interface PlayedBar {
-  readonly measure: Measure;
-  readonly start: Ticks;
-}
-
-function playedBars(part: Part, order: readonly number[]): readonly PlayedBar[] {
-  let start = 0;
-  return order.flatMap((index) => {
-    const measure = part.measures[index];
-    if (!measure) return [];
-    const bar = { measure, start };
-    start += measure.length;
-    return [bar];
-  });
 }
 
 function conductorTrack(score: Score, order: readonly number[], key: Key): MidiEvent[] {
@@ -105,56 +84,32 @@ function tempoEvent(quartersPerMinute: number): MidiEvent {
 
 function handTracks(score: Score, part: Part, partIndex: number, order: readonly number[]): MidiEvent[][] {
   const bars = playedBars(part, order);
+  const scale = TICKS / score.ticksPerQuarter;
+  const sounds = soundingNotes(bars, part, score.ticksPerQuarter).map((note) => ({ ...note, start: note.start * scale, end: note.end * scale }));
   return handsOf(part).map((hand, i) => {
     const channel = CHANNELS[(2 * partIndex + i) % CHANNELS.length] as number;
     const name = part.staves >= 2 ? `${hand} hand` : part.name || `${hand} hand`;
-    const isOfHand = (note: NoteItem): boolean => handOfStaff(part, note.staff) === hand;
     return track([
       set(0, { type: 'trackName', text: latin(name) } as MidiEvent),
-      ...notesOf(bars, part, TICKS / score.ticksPerQuarter, channel, isOfHand),
+      ...lyrics(bars, part, hand, TICKS / score.ticksPerQuarter),
+      ...sounds.filter((note) => note.hand === hand).flatMap(({ midi, start, end, velocity }) => sound(channel, midi, start, end, velocity)),
     ]);
   });
 }
 
-function notesOf(
-  bars: readonly PlayedBar[],
-  part: Part,
-  scale: number,
-  channel: number,
-  isOfHand: (note: NoteItem) => boolean,
-): readonly Timed[] {
-  const shift = soundingShift(part);
-  const toSounding = intervalOf(shift.steps, shift.semitones);
-  const events: Timed[] = [];
-  const tied = new Map<number, { start: number; end: number; velocity: number }>();
-  let loudness = USUAL_LOUDNESS;
-  const sound = (key: number, start: number, end: number, velocity: number): void => {
-    events.push({ at: start, rank: 2, event: { type: 'noteOn', channel, noteNumber: key, velocity } as MidiEvent });
-    events.push({ at: end, rank: 0, event: { type: 'noteOff', channel, noteNumber: key, velocity: 0 } as MidiEvent });
-  };
-  for (const { measure, start } of bars) {
-    const said = instructionsOf(measure);
-    for (const item of measure.items) {
-      if (item.kind !== 'note' || !isOfHand(item)) continue;
-      const loud = said.findLast((mark) => mark.kind === 'loudness' && mark.onset <= item.onset);
-      if (loud?.kind === 'loudness') loudness = loud.velocity;
-      const at = (start + item.onset) * scale;
-      for (const text of lyricsOf(item)) events.push(set(at, { type: 'lyrics', text: latin(text) } as MidiEvent));
-      const pitch = item.pitch && transposeBy(item.pitch, toSounding);
-      if (!pitch?.ok || item.isCue) continue;
-      const key = midiNumber(pitch.value);
-      const begins = item.isGrace ? Math.max(0, at - GRACE_QUARTERS * TICKS) : at;
-      const ends = item.isGrace ? Math.max(at, begins + 1) : at + item.duration * scale;
-      const open = item.tieStop ? tied.get(key) : undefined;
-      const whole = open && open.end === at ? { ...open, end: ends } : { start: begins, end: ends, velocity: loudness };
-      if (open) tied.delete(key);
-      if (open && open.end !== at) sound(key, open.start, open.end, open.velocity);
-      if (item.tieStart) tied.set(key, whole);
-      else sound(key, whole.start, whole.end, whole.velocity);
-    }
-  }
-  for (const [key, { start, end, velocity }] of tied) sound(key, start, end, velocity);
-  return events;
+function sound(channel: number, noteNumber: number, start: number, end: number, velocity: number): readonly Timed[] {
+  return [
+    { at: start, rank: 2, event: { type: 'noteOn', channel, noteNumber, velocity } as MidiEvent },
+    { at: end, rank: 0, event: { type: 'noteOff', channel, noteNumber, velocity: 0 } as MidiEvent },
+  ];
+}
+
+function lyrics(bars: readonly PlayedBar[], part: Part, hand: Hand, scale: number): readonly Timed[] {
+  return bars.flatMap(({ measure, start }) =>
+    measure.items.flatMap((item) =>
+      item.kind === 'note' && handOfStaff(part, item.staff) === hand ? lyricsOf(item).map((text) => set((start + item.onset) * scale, { type: 'lyrics', text: latin(text) } as MidiEvent)) : [],
+    ),
+  );
 }
 
 function lyricsOf(note: NoteItem): readonly string[] {

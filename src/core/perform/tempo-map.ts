@@ -1,6 +1,6 @@
-import { childElements } from '../../markup';
-import type { Measure, NoteItem } from '../../score';
-import type { Ticks } from '../../time';
+import { childElements } from '../markup';
+import type { Measure, NoteItem } from '../score';
+import type { Ticks } from '../time';
 import { instructionsOf, USUAL_TEMPO } from './directions';
 
 /** A tempo from a place on, in quarter notes a minute. */

@@ -1,5 +1,5 @@
-import { childElements, type XmlElement } from '../../markup';
-import type { Measure } from '../../score';
+import { childElements, type XmlElement } from '../markup';
+import type { Measure } from '../score';
 
 /** More repeats than any piece asks for: a file that wants a million must not hang the writer. */
 const MOST_TIMES = 12;

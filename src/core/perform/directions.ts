@@ -1,6 +1,6 @@
-import { childAt, childElements, childText, textOf, type XmlElement } from '../../markup';
-import type { Measure } from '../../score';
-import type { Ticks } from '../../time';
+import { childAt, childElements, childText, textOf, type XmlElement } from '../markup';
+import type { Measure } from '../score';
+import type { Ticks } from '../time';
 
 /** Loudness of the dynamics of print, as MIDI velocity 1..127. Source: our own even steps around mf = 76.
  * Checked by: write-midi.test.ts (louder marks are louder). */

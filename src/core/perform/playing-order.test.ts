@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { musicXml } from '../../../../tests/support/build-piece';
-import { open } from '../../../../tests/support/open';
+import { musicXml } from '../../../tests/support/build-piece';
+import { open } from '../../../tests/support/open';
 import { playingOrder } from './playing-order';
 import { tempoMap } from './tempo-map';
 

@@ -1,0 +1,16 @@
+import type { Finger, Hand } from '../score';
+
+/** A finger that the teacher decided on, and the one that the plan would take there. */
+interface DecidedNote {
+  readonly hand: Hand;
+  readonly bar: string;
+  readonly name: string;
+  readonly finger: Finger;
+  readonly planned: Finger | null;
+}
+
+/** What the teacher decided, and where the plan would do otherwise. */
+export function decisionWords({ bar, name, finger, planned }: DecidedNote): string {
+  const said = `Bar ${bar}: ${finger} on ${name}.`;
+  return planned === null || planned === finger ? said : `${said} Unasked, ${planned} would be taken.`;
+}

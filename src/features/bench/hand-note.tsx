@@ -1,0 +1,157 @@
+'use client';
+
+import { useState } from 'react';
+import type { HandNoteView } from '@/core/job';
+import type { Finger } from '@/core/score';
+import { SeverityMark } from '@/features/shared/severity-mark';
+import type { DecideDeeds, NoteFinger, Reach } from './use-decide';
+
+const SEVERITY_WORDS = { must: 'must change', should: 'better otherwise', watch: 'to know' } as const;
+
+interface HandNoteProps {
+  readonly note: HandNoteView;
+  readonly from: string;
+  readonly isChosen: boolean;
+  readonly onChoose: () => void;
+  readonly deeds: DecideDeeds;
+  /** Takes up the first note of the hand note, to give it any finger. */
+  readonly onTakeUp: (noteId: string) => void;
+}
+
+/** A hand note: what, and once it is chosen why, and what can be done about it. */
+export function HandNote({ note, from, isChosen, onChoose, deeds, onTakeUp }: HandNoteProps) {
+  const origin = note.aside !== null ? `put away: ${note.aside}` : note.wasThere ? `as in ${from}` : note.byBlackKey ? 'new, because of a black key' : 'new here';
+  return (
+    <li className={`rounded-field border bg-base-100 ${isChosen ? 'border-2 border-primary' : 'border-base-300'}`}>
+      <button type="button" aria-pressed={isChosen} data-flag={note.kind} data-severity={note.severity} onClick={onChoose} className="w-full cursor-pointer px-2.5 py-1.5 text-left">
+        <span className="flex items-baseline justify-between gap-2">
+          <span className="flex items-baseline gap-1.5 font-semibold">
+            <SeverityMark severity={note.severity} size={11} />
+            {note.title}
+          </span>
+          <span className="shrink-0 text-xs text-secondary">{note.hand}</span>
+        </span>
+        <span className={`block text-xs ${note.byBlackKey && note.aside === null && !note.wasThere ? 'font-semibold' : 'text-secondary'}`}>
+          {SEVERITY_WORDS[note.severity]} · {origin}
+        </span>
+        {isChosen ? (
+          <span className="mt-1 block text-sm">
+            {note.message} <em className="font-semibold not-italic">{note.suggestion}</em>
+            {note.costs ? <span className="mt-1 block text-xs text-secondary">{note.costs}</span> : null}
+            <span className="mt-1 block text-xs text-secondary">For the pupil: {note.forPupil}</span>
+          </span>
+        ) : null}
+      </button>
+      {isChosen ? <HandNoteDeeds note={note} deeds={deeds} onTakeUp={onTakeUp} /> : null}
+    </li>
+  );
+}
+
+function HandNoteDeeds({ note, deeds, onTakeUp }: Pick<HandNoteProps, 'note' | 'deeds' | 'onTakeUp'>) {
+  const [first] = note.noteIds;
+  if (note.aside !== null) {
+    return (
+      <div className="px-2.5 pb-2">
+        <Deed onPress={() => deeds.bringBack(note.name, `“${note.title}” brought back`)}>Bring it back</Deed>
+      </div>
+    );
+  }
+  return (
+    <div className="flex flex-col gap-1.5 px-2.5 pb-2">
+      {note.fingers ? <FingerDeeds note={note} deeds={deeds} /> : null}
+      <div className="flex flex-wrap gap-1">
+        {first !== undefined ? <Deed onPress={() => onTakeUp(first)}>Any finger …</Deed> : null}
+        <Deed onPress={() => deeds.mark('ring', note.noteIds, '', `“${note.title}” ringed for the pupil`)}>Ring it for the pupil</Deed>
+      </div>
+      <PutAside onPut={(reason) => deeds.putAside(note.name, reason, `“${note.title}” set aside`)} />
+    </div>
+  );
+}
+
+/** Take the suggestion, keep the old fingers, or begin with another one; here or in every key, and where the passage comes again. */
+function FingerDeeds({ note, deeds }: Pick<HandNoteProps, 'note' | 'deeds'>) {
+  const [reach, setReach] = useState<Reach>('here');
+  const [alsoLike, setAlsoLike] = useState(true);
+  const { fingers } = note;
+  if (!fingers) return null;
+  const { noteIds, before, after, others, also } = fingers;
+  const everywhere = [noteIds, ...(alsoLike ? also.map((place) => place.noteIds) : [])];
+  const decideOn = (wanted: readonly (Finger | null)[], words: string): void => {
+    const all = everywhere.flatMap((ids) => ids.flatMap((id, i): readonly NoteFinger[] => (wanted[i] ? [{ note: id, finger: wanted[i] }] : [])));
+    deeds.fingers(all, reach, words);
+  };
+  return (
+    <>
+      <div className="flex flex-wrap gap-1">
+        <Deed isMain onPress={() => decideOn(after, `fingers ${said(after)} taken`)}>
+          Take {said(after)}
+        </Deed>
+        <Deed onPress={() => decideOn(before, `fingers ${said(before)} kept`)}>Keep {said(before)}</Deed>
+        {others.map(({ finger, words }) => (
+          <Deed key={finger} onPress={() => decideOn([finger], `begun with ${finger}`)}>
+            Begin with {finger} ({words})
+          </Deed>
+        ))}
+      </div>
+      {also.length > 0 ? (
+        <Check isOn={alsoLike} onChange={setAlsoLike}>
+          also in {also.length === 1 ? 'bar' : 'bars'} {also.map(({ bar }) => bar).join(', ')}, where the same comes again
+        </Check>
+      ) : null}
+      <Check isOn={reach === 'everywhere'} onChange={(isOn) => setReach(isOn ? 'everywhere' : 'here')}>
+        in every key
+      </Check>
+    </>
+  );
+}
+
+/** So many fingers are said; more are only begun. */
+const SAID = 6;
+
+function said(fingers: readonly (Finger | null)[]): string {
+  const known = fingers.map((finger) => finger ?? '–');
+  return known.length > SAID ? `${known.slice(0, SAID).join(' ')} …` : known.join(' ');
+}
+
+function PutAside({ onPut }: { readonly onPut: (reason: string) => void }) {
+  const [isOpen, setOpen] = useState(false);
+  const [reason, setReason] = useState('');
+  if (!isOpen) {
+    return (
+      <div>
+        <Deed onPress={() => setOpen(true)}>Set it aside …</Deed>
+      </div>
+    );
+  }
+  return (
+    <form
+      className="flex gap-1"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onPut(reason.trim() || 'no reason given');
+      }}
+    >
+      <input className="input input-sm h-8 flex-1" aria-label="Why it is set aside" placeholder="why, e.g. she plays it so" autoFocus value={reason} onChange={(event) => setReason(event.target.value)} />
+      <button type="submit" className="btn btn-sm h-8">
+        Set aside
+      </button>
+    </form>
+  );
+}
+
+function Deed({ onPress, isMain = false, children }: { readonly onPress: () => void; readonly isMain?: boolean; readonly children: React.ReactNode }) {
+  return (
+    <button type="button" className={`btn btn-sm h-8 px-2.5 font-normal ${isMain ? 'btn-primary' : ''}`} onClick={onPress}>
+      {children}
+    </button>
+  );
+}
+
+function Check({ isOn, onChange, children }: { readonly isOn: boolean; readonly onChange: (isOn: boolean) => void; readonly children: React.ReactNode }) {
+  return (
+    <label className="flex min-h-8 cursor-pointer items-center gap-2 text-sm">
+      <input type="checkbox" className="size-4" checked={isOn} onChange={(event) => onChange(event.target.checked)} />
+      <span>{children}</span>
+    </label>
+  );
+}

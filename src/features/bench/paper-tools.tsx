@@ -1,0 +1,88 @@
+'use client';
+
+import { ChevronDown, ZoomIn, ZoomOut } from 'lucide-react';
+import { LABEL_NAMES } from '@/core/explain';
+import { LABEL_KINDS, type LabelKind } from '@/core/label';
+import { leaveDesk, studioDatabase, type Desk } from '@/data';
+
+/** What is on the paper: both versions, the new one alone, or fingers without a staff. */
+export const PAPER_VIEWS = ['both', 'after', 'fingers'] as const;
+export type PaperView = (typeof PAPER_VIEWS)[number];
+
+const VIEW_NAMES: Readonly<Record<PaperView, string>> = { both: 'Before and after', after: 'After alone', fingers: 'Finger numbers' };
+
+export const ZOOMS = [80, 100, 125, 150, 200] as const;
+
+/** The next larger or smaller size; the last one again at the end. */
+export function zoomBy(zoom: number, by: number): number {
+  const at = ZOOMS.findIndex((size) => size >= zoom);
+  return ZOOMS[Math.min(ZOOMS.length - 1, Math.max(0, at + by))] ?? zoom;
+}
+
+interface PaperToolsProps {
+  readonly view: PaperView;
+  readonly desk: Desk;
+  readonly onView: (view: PaperView) => void;
+}
+
+/** What is shown on the paper, and how large. */
+export function PaperTools({ view, desk, onView }: PaperToolsProps) {
+  return (
+    <>
+      <div role="group" aria-label="What is shown" className="join">
+        {PAPER_VIEWS.map((one) => (
+          <button key={one} type="button" aria-pressed={view === one} data-view={one} className={`btn btn-sm join-item h-8 px-2.5 font-normal ${view === one ? 'btn-neutral' : ''}`} onClick={() => onView(one)}>
+            {VIEW_NAMES[one]}
+          </button>
+        ))}
+      </div>
+      <UnderNotes desk={desk} />
+      <div className="flex items-center">
+        <button type="button" className="btn btn-ghost btn-sm btn-square size-8" aria-label="Smaller" disabled={desk.zoom <= ZOOMS[0]} onClick={() => leave({ zoom: zoomBy(desk.zoom, -1) })}>
+          <ZoomOut size={16} aria-hidden />
+        </button>
+        <span className="w-12 text-center text-sm" data-role="zoom">
+          {desk.zoom} %
+        </span>
+        <button type="button" className="btn btn-ghost btn-sm btn-square size-8" aria-label="Larger" disabled={desk.zoom >= 200} onClick={() => leave({ zoom: zoomBy(desk.zoom, 1) })}>
+          <ZoomIn size={16} aria-hidden />
+        </button>
+      </div>
+    </>
+  );
+}
+
+export function leave(change: Partial<Desk>): void {
+  void leaveDesk(studioDatabase(), change);
+}
+
+/** Names of movable do of which only one makes sense at a time. */
+const ONE_OF: readonly LabelKind[] = ['do-minor', 'la-minor'];
+
+export function withLabel(labels: readonly LabelKind[], kind: LabelKind): readonly LabelKind[] {
+  if (labels.includes(kind)) return labels.filter((one) => one !== kind);
+  const others = ONE_OF.includes(kind) ? labels.filter((one) => !ONE_OF.includes(one)) : labels;
+  return LABEL_KINDS.filter((one) => one === kind || others.includes(one));
+}
+
+function UnderNotes({ desk }: { readonly desk: Desk }) {
+  return (
+    <details className="relative text-sm">
+      <summary className="btn btn-sm h-8 px-2.5 font-normal" data-role="under-notes">
+        Under the notes{desk.labels.length > 0 ? ` (${desk.labels.length})` : ''} <ChevronDown size={16} aria-hidden />
+      </summary>
+      <div className="absolute left-0 z-30 mt-1 flex w-64 flex-col rounded-box border border-base-300 bg-base-100 p-2 shadow-lg">
+        <label className="flex min-h-8 cursor-pointer items-center gap-2">
+          <input type="checkbox" className="size-4" checked={desk.tracks === 'shown'} onChange={(event) => leave({ tracks: event.target.checked ? 'shown' : 'hidden' })} />
+          where the hands sit (hand track)
+        </label>
+        {LABEL_KINDS.map((kind) => (
+          <label key={kind} className="flex min-h-8 cursor-pointer items-center gap-2">
+            <input type="checkbox" className="size-4" data-label={kind} checked={desk.labels.includes(kind)} onChange={() => leave({ labels: [...withLabel(desk.labels, kind)] })} />
+            {LABEL_NAMES[kind]}
+          </label>
+        ))}
+      </div>
+    </details>
+  );
+}

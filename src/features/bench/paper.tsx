@@ -1,0 +1,71 @@
+'use client';
+
+import { memo, useCallback, useMemo } from 'react';
+import type { BenchView, HandNoteView } from '@/core/job';
+import type { MarkKind } from '@/core/mark';
+import { EngravedPage } from '@/features/shared/engraved-page';
+import { ID_PREFIXES, type EngravedSystem, type EngraveLayout } from '@/workers/protocol';
+import { HandTracks } from './hand-track';
+import { NoteMarks } from './note-marks';
+
+/** A mark at a note. */
+export interface PaperMark {
+  readonly kind: MarkKind;
+  readonly note: string;
+  readonly text: string;
+}
+
+interface PaperProps {
+  readonly view: BenchView;
+  readonly layout: EngraveLayout;
+  readonly flag: HandNoteView | null;
+  /** Notes that are selected, or that sound. */
+  readonly now: readonly string[];
+  readonly takenUp: string | null;
+  readonly follows: boolean;
+  readonly marks: readonly PaperMark[];
+  readonly tracks: 'shown' | 'hidden';
+  readonly hasReminders: boolean;
+  readonly onNote: (id: string) => void;
+}
+
+/** The engraved piece with hand tracks and marks over it. */
+export const Paper = memo(function Paper({ view, layout, flag, now, takenUp, follows, marks, tracks, hasReminders, onNote }: PaperProps) {
+  const pointed = useMemo(() => bothIds(flag?.noteIds ?? []), [flag]);
+  const nowIds = useMemo(() => bothIds(now), [now]);
+  const signed = useMemo(() => (hasReminders ? view.bySignature.map((id) => ID_PREFIXES.after + id) : []), [view, hasReminders]);
+  const taken = useMemo(() => (takenUp === null ? [] : [ID_PREFIXES.after + takenUp]), [takenUp]);
+  const pressEngraved = useCallback((id: string): void => onNote(id.replace(ID_PREFIXES.before, '').replace(ID_PREFIXES.after, '')), [onNote]);
+  const { positions, positionsBefore } = view;
+  const { widthPx } = layout;
+  const overlay = useCallback(
+    (system: EngravedSystem) => {
+      const unit = system.viewBox[2] / widthPx;
+      return (
+        <>
+          {tracks === 'shown' ? <HandTracks system={system} before={positionsBefore} after={positions} unit={unit} onPress={onNote} /> : null}
+          {marks.length > 0 ? <NoteMarks system={system} marks={marks} unit={unit} /> : null}
+        </>
+      );
+    },
+    [positions, positionsBefore, widthPx, tracks, marks, onNote],
+  );
+  return (
+    <EngravedPage
+      page={view.page}
+      layout={layout}
+      label={`${view.title}, ${view.from} above ${view.to}, ${view.bars} bars`}
+      pointed={pointed}
+      now={nowIds}
+      taken={taken}
+      follows={follows}
+      signed={signed}
+      onNote={pressEngraved}
+      overlay={overlay}
+    />
+  );
+});
+
+function bothIds(ids: readonly string[]): readonly string[] {
+  return ids.flatMap((id) => [ID_PREFIXES.before + id, ID_PREFIXES.after + id]);
+}

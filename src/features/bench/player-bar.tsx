@@ -1,0 +1,110 @@
+'use client';
+
+import { Metronome, Play, Repeat, Square } from 'lucide-react';
+import { LOUDNESSES, type Loudness } from '@/core/perform';
+import type { Hand } from '@/core/score';
+import { FASTEST_PER_CENT, SLOWEST_PER_CENT, type BenchPlayer } from './use-player';
+
+interface PlayerBarProps {
+  readonly player: BenchPlayer;
+  /** The bar that is selected, as an index. */
+  readonly barIndex: number;
+}
+
+const LOUDNESS_WORDS: Readonly<Record<Loudness, string>> = { on: 'heard', soft: 'softly', off: 'silent' };
+
+/** Hearing the piece: from the selected bar, round some bars, each hand softer or silent, slower without another pitch. */
+export function PlayerBar({ player, barIndex }: PlayerBarProps) {
+  const { listening, change, isPlaying } = player;
+  const { listen, tempo, countsIn, loop } = listening;
+  const setLoop = (index: number, side: 0 | 1): void => {
+    const [from, to] = loop ?? [barIndex, barIndex];
+    change({ loop: side === 0 ? [index, Math.max(index, to)] : [Math.min(from, index), index] });
+  };
+  const bars = player.bars.filter(({ index }, i, all) => all.findIndex((bar) => bar.index === index) === i);
+  return (
+    <section aria-label="Hearing it" className="flex w-72 shrink-0 flex-col gap-1 text-sm" data-role="player" data-playing={isPlaying}>
+      <div className="flex items-center gap-1">
+        <button type="button" className="btn btn-primary btn-sm h-9 w-20" onClick={() => (isPlaying ? player.stop() : player.play(barIndex))}>
+          {isPlaying ? <Square size={16} aria-hidden /> : <Play size={16} aria-hidden />} {isPlaying ? 'Stop' : 'Play'}
+        </button>
+        <button type="button" aria-pressed={loop !== null} title="Go round" aria-label="Go round the bars" className={`btn btn-sm btn-square size-9 ${loop ? 'btn-neutral' : ''}`} onClick={() => change({ loop: loop ? null : [barIndex, barIndex] })}>
+          <Repeat size={16} aria-hidden />
+        </button>
+        {loop ? (
+          <>
+            <BarChoice label="From bar" bars={bars} value={loop[0]} onChange={(index) => setLoop(index, 0)} />
+            <BarChoice label="To bar" bars={bars} value={loop[1]} onChange={(index) => setLoop(index, 1)} />
+          </>
+        ) : (
+          <button
+            type="button"
+            aria-pressed={countsIn === 'bar'}
+            title="One bar of count-in"
+            className={`btn btn-sm h-9 px-2 font-normal ${countsIn === 'bar' ? 'btn-neutral' : ''}`}
+            onClick={() => change({ countsIn: countsIn === 'bar' ? 'at-once' : 'bar' })}
+          >
+            count in
+          </button>
+        )}
+        <button
+          type="button"
+          aria-pressed={listen.clicks === 'all'}
+          title="Metronome"
+          aria-label="Metronome"
+          className={`btn btn-sm btn-square size-9 ${listen.clicks === 'all' ? 'btn-neutral' : ''}`}
+          onClick={() => change({ listen: { ...listen, clicks: listen.clicks === 'all' ? 'none' : 'all' } })}
+        >
+          <Metronome size={16} aria-hidden />
+        </button>
+        <span className="min-w-10 text-right whitespace-nowrap text-secondary" data-role="playing-bar">
+          {isPlaying && player.bar !== null ? `bar ${player.bar}` : ''}
+        </span>
+      </div>
+      <label className="flex h-8 items-center gap-2">
+        <input type="range" className="min-w-0 flex-1 accent-[var(--color-primary)]" aria-label="Tempo in per cent" min={SLOWEST_PER_CENT} max={FASTEST_PER_CENT} step={5} value={tempo} onChange={(event) => change({ tempo: Number(event.target.value) })} />
+        <span className="w-12 text-right" data-role="tempo">
+          {tempo} %
+        </span>
+      </label>
+      <div className="flex gap-1">
+        {(['left', 'right'] as const).map((hand) => (
+          <HandLoudness key={hand} hand={hand} value={listen.hands[hand]} onChange={(value) => change({ listen: { ...listen, hands: { ...listen.hands, [hand]: value } } })} />
+        ))}
+      </div>
+    </section>
+  );
+}
+
+function HandLoudness({ hand, value, onChange }: { readonly hand: Hand; readonly value: Loudness; readonly onChange: (value: Loudness) => void }) {
+  return (
+    <button
+      type="button"
+      data-loudness={hand}
+      title={`The ${hand} hand: heard, softly, silent`}
+      className={`btn btn-sm h-8 flex-1 px-1 font-normal ${value === 'off' ? 'text-secondary line-through' : ''}`}
+      onClick={() => onChange(LOUDNESSES[(LOUDNESSES.indexOf(value) + 1) % LOUDNESSES.length] ?? 'on')}
+    >
+      {hand}: {LOUDNESS_WORDS[value]}
+    </button>
+  );
+}
+
+interface BarChoiceProps {
+  readonly label: string;
+  readonly bars: BenchPlayer['bars'];
+  readonly value: number;
+  readonly onChange: (index: number) => void;
+}
+
+function BarChoice({ label, bars, value, onChange }: BarChoiceProps) {
+  return (
+    <select className="select select-sm h-9 w-14 px-1.5" aria-label={label} value={value} onChange={(event) => onChange(Number(event.target.value))}>
+      {bars.map(({ index, number }) => (
+        <option key={index} value={index}>
+          {number}
+        </option>
+      ))}
+    </select>
+  );
+}

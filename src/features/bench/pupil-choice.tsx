@@ -1,0 +1,59 @@
+'use client';
+
+import { useRef, useState } from 'react';
+import { UserPen, UserPlus } from 'lucide-react';
+import { leaveDesk, studioDatabase, type PupilRecord, type Settings } from '@/data';
+import { PupilForm } from './pupil-form';
+import { go } from './use-bench-address';
+
+interface PupilChoiceProps {
+  readonly pupils: readonly PupilRecord[];
+  readonly chosen: PupilRecord | null;
+  readonly settings: Settings;
+}
+
+/** In the address: no pupil, but the hand that Settings describe. */
+export const ANY_HAND = 'any';
+
+/** For whom the piece is moved. The plan follows at once. */
+export function PupilChoice({ pupils, chosen, settings }: PupilChoiceProps) {
+  const [edited, setEdited] = useState<PupilRecord | 'new' | null>(null);
+  const select = useRef<HTMLSelectElement>(null);
+  const choose = (id: string): void => {
+    go({ pupil: id });
+    void leaveDesk(studioDatabase(), { pupil: id === ANY_HAND ? null : id });
+  };
+  const close = (kept: PupilRecord | null): void => {
+    setEdited(null);
+    if (kept) choose(kept.id);
+    select.current?.focus();
+  };
+  const { level, spanMm } = chosen ?? settings;
+  return (
+    <div className="flex items-center gap-1 text-sm">
+      <label className="flex items-center gap-1.5">
+        for
+        <select ref={select} className="select select-sm h-9 w-44" data-role="pupil" value={chosen?.id ?? ANY_HAND} onChange={(event) => choose(event.target.value)}>
+          <option value={ANY_HAND}>any hand</option>
+          {pupils.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <span className="text-xs whitespace-nowrap text-secondary" data-role="hand-facts">
+        level {level}, {spanMm} mm
+      </span>
+      {chosen ? (
+        <button type="button" className="btn btn-ghost btn-sm btn-square size-9" aria-label={`Change ${chosen.name}`} title={`Change ${chosen.name}`} onClick={() => setEdited(chosen)}>
+          <UserPen size={18} aria-hidden />
+        </button>
+      ) : null}
+      <button type="button" className="btn btn-ghost btn-sm btn-square size-9" aria-label="New pupil" title="New pupil" onClick={() => setEdited('new')}>
+        <UserPlus size={18} aria-hidden />
+      </button>
+      {edited !== null ? <PupilForm key={edited === 'new' ? 'new' : edited.id} pupil={edited === 'new' ? null : edited} settings={settings} onClose={close} /> : null}
+    </div>
+  );
+}

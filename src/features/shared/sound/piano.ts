@@ -1,0 +1,43 @@
+'use client';
+
+import { getContext, MembraneSynth, Sampler, start } from 'tone';
+import type { Sounder } from './sounding';
+
+/** The keys that were recorded: every third one. Source: the sample set named in the README. */
+const LETTERS = [
+  ['C', 'C'],
+  ['D#', 'Ds'],
+  ['F#', 'Fs'],
+  ['A', 'A'],
+] as const;
+
+function sampleFiles(): Readonly<Record<string, string>> {
+  const octaves = [0, 1, 2, 3, 4, 5, 6, 7, 8];
+  const names = octaves.flatMap((octave) => LETTERS.map(([letter, file]) => [`${letter}${octave}`, `${file}${octave}.mp3`] as const));
+  // The set goes from A0 to C8.
+  return Object.fromEntries(names.filter(([name]) => (!name.endsWith('0') || name === 'A0') && (!name.endsWith('8') || name === 'C8')));
+}
+
+/** How long a struck note rings on after its key is let go. Unit: s. */
+const RELEASE_S = 0.4;
+
+/** A grand piano from recordings, and a wooden click for beats. */
+export function createPiano(): Sounder {
+  const loaded = new Promise<Sampler>((resolve, reject) => {
+    const sampler = new Sampler({ urls: sampleFiles(), baseUrl: '/samples/', release: RELEASE_S, onload: () => resolve(sampler), onerror: reject }).toDestination();
+  });
+  const wood = new MembraneSynth({ pitchDecay: 0.008, octaves: 2, envelope: { attack: 0.001, decay: 0.08, sustain: 0, release: 0.02 }, volume: -10 }).toDestination();
+  let sampler: Sampler | null = null;
+  return {
+    ready: async () => {
+      await start();
+      sampler = await loaded;
+    },
+    now: () => getContext().currentTime,
+    strike: (midi, atS, lengthS, loudness) => {
+      sampler?.triggerAttackRelease(440 * 2 ** ((midi - 69) / 12), lengthS, atS, loudness);
+    },
+    click: (atS, isFirst) => wood.triggerAttackRelease(isFirst ? 'G5' : 'C5', 0.03, atS, isFirst ? 0.9 : 0.5),
+    quiet: () => sampler?.releaseAll(),
+  };
+}

@@ -1,0 +1,32 @@
+import { ROOM_MARK } from '@/core/write';
+import type { EngravedSystem } from './protocol';
+
+/** Width of a note head. Unit: of the engraving (nine to a staff space at the engraver's size of signs). Source: the font Bravura, black note head 1.18 staff spaces wide,
+ * two staff spaces to 180 units. */
+const HEAD_WIDTH = 212;
+
+/** What is looked for in a picture, in the order of the text: a note, a note head, a line of room. */
+const PLACES = new RegExp(
+  [
+    '<g id="(?<note>[^"]+)" class="note[^"]*"',
+    '<g class="notehead"[^>]*>\\s*<use [^>]*translate\\((?<headX>-?[\\d.]+),? (?<headY>-?[\\d.]+)\\)',
+    `<text x="(?<roomX>-?[\\d.]+)" y="(?<roomY>-?[\\d.]+)"[^>]*>(?:\\s*<tspan[^>]*>)+\\s*${ROOM_MARK}`,
+  ].join('|'),
+  'g',
+);
+
+/** Reads from a picture where its notes and its free lines are, so that the screen need not measure what it drew. */
+export function engravedSystem(svg: string): EngravedSystem {
+  const size = /class="definition-scale"[^>]*viewBox="0 0 ([\d.]+) ([\d.]+)"/.exec(svg) ?? /viewBox="0 0 ([\d.]+) ([\d.]+)"[^>]*class="definition-scale"/.exec(svg);
+  const margin = /class="page-margin"[^>]*translate\((-?[\d.]+),? (-?[\d.]+)\)/.exec(svg);
+  const [left, top] = [Number(margin?.[1] ?? 0), Number(margin?.[2] ?? 0)];
+  const heads: EngravedSystem['heads'][number][] = [];
+  const lanes: EngravedSystem['lanes'][number][] = [];
+  let note = '';
+  for (const { groups } of svg.matchAll(PLACES)) {
+    if (groups?.['note'] !== undefined) note = groups['note'];
+    if (groups?.['headX'] !== undefined && heads.at(-1)?.id !== note) heads.push({ id: note, x: left + Number(groups['headX']), y: top + Number(groups['headY']), width: HEAD_WIDTH });
+    if (groups?.['roomY'] !== undefined && lanes.at(-1)?.id !== note) lanes.push({ id: note, y: top + Number(groups['roomY']) });
+  }
+  return { svg, viewBox: [0, 0, Number(size?.[1] ?? 0), Number(size?.[2] ?? 0)], heads, lanes };
+}
