@@ -1,5 +1,5 @@
 import { faultWords, remarkBar, remarkWords } from '@/core/explain';
-import { asWritten, benchView, fingerChoicesAt, ladderFrom, ladderKeys, moveTo, openPiece, rungIn, saveAs, shelfView, type OpenedPiece, type Rung, type Version, type Wish } from '@/core/job';
+import { asWritten, benchView, chordsView, fingerChoicesAt, fingerPage, ladderFrom, ladderKeys, moveTo, openPiece, partnerKeys, rungIn, saveAs, shelfView, type OpenedPiece, type Rung, type Version, type Wish } from '@/core/job';
 import type { Player } from '@/core/finger';
 import type { KeyboardSize } from '@/core/keyboard';
 import { performanceOf } from '@/core/perform';
@@ -7,7 +7,7 @@ import { parseKey, type Key } from '@/core/pitch';
 import { err, ok, type Fault, type FileFormat, type Result } from '@/core/result';
 import { recogniseFormat, splitPieces, type Grid } from '@/core/read';
 import { writeMusicXml } from '@/core/write';
-import { ID_PREFIXES, benchPageSchema, benchWishSchema, gridSchema, pieceSourceSchema, type Answer, type BenchWish, type BroughtPiece, type CoreService, type PieceSource } from './protocol';
+import { ID_PREFIXES, benchPageSchema, benchWishSchema, gridSchema, partnerWishSchema, pieceSourceSchema, type Answer, type BenchWish, type BroughtPiece, type CoreService, type PieceSource } from './protocol';
 
 /** How many opened pieces are kept, so that another key need not read the file again. */
 const KEPT_PIECES = 24;
@@ -60,6 +60,12 @@ export function createCoreService(): CoreService {
     },
     performances: (source, wish) =>
       answer(mapped(moved(source, wish), ({ piece, before, after }) => ({ before: performanceOf(before.score, piece.part.id), after: performanceOf(after.score, piece.part.id) }))),
+    chords: (source, wish) => answer(mapped(moved(source, wish), ({ piece, before, after }) => chordsView(piece, before, after))),
+    fingers: (source, wish) => answer(mapped(moved(source, wish), ({ piece, after }) => fingerPage(piece, after))),
+    partner: (source, wish) => {
+      const checked = partnerWishSchema.validateSync(wish, { strict: true });
+      return answer(mapped(open(source), (piece) => partnerKeys(piece, checked)));
+    },
     choices: (source, wish, noteId) => answer(mapped(moved(source, wish), ({ after }) => fingerChoicesAt(after, noteId))),
     ladder: async (source, wish, order, mode, ticket, onKey) => {
       const asked = openWith(source, { ...wish, to: null });

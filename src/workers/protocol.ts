@@ -1,9 +1,9 @@
 import { array, mixed, number, object, string } from 'yup';
-import type { BenchView, Decisions, Ladder, NoteChoice, PageWish, ShelfView } from '@/core/job';
+import type { BenchView, ChordsView, Decisions, FingerPage, Ladder, NoteChoice, PageWish, PartnerKey, PartnerWish, ShelfView } from '@/core/job';
 import { GREATEST_SPAN_MM, LEAST_SPAN_MM } from '@/core/keyboard';
 import type { Direction, Mode } from '@/core/pitch';
 import type { FileFormat } from '@/core/result';
-import type { KeyOrder } from '@/core/survey';
+import { PARTNER_NAMES, type KeyOrder, type Partner } from '@/core/survey';
 import type { Courtesy, DegreeForm, Spelling } from '@/core/transpose';
 import { DIALS, INNER_SCHOOLS, LEVELS, OUTER_SCHOOLS, REPEAT_SCHOOLS, type Dial, type InnerSchool, type Level, type OuterSchool, type Player, type RepeatSchool } from '@/core/finger';
 import { LABEL_KINDS, type LabelKind } from '@/core/label';
@@ -69,6 +69,12 @@ export interface CoreService {
   bench(source: PieceSource, wish: BenchWish, page: BenchPageWish): Answer<BenchView>;
   /** How the piece sounds where it stands and in the wanted key. */
   performances(source: PieceSource, wish: BenchWish): Answer<Performances>;
+  /** The chords that the piece uses, before and after. */
+  chords(source: PieceSource, wish: BenchWish): Answer<ChordsView>;
+  /** The moved piece as finger numbers, without a staff. */
+  fingers(source: PieceSource, wish: BenchWish): Answer<FingerPage>;
+  /** All keys of the piece's mode for a singer or another instrument. */
+  partner(source: PieceSource, wish: PartnerWish): Answer<readonly PartnerKey[]>;
   /** The fingers that a note could have, each with what it costs. */
   choices(source: PieceSource, wish: BenchWish, noteId: string): Answer<readonly NoteChoice[]>;
   /** The keys of a mode; null for the piece's own. Between keys other questions are answered, `onKey` is told how many keys are done,
@@ -154,6 +160,14 @@ export const decisionsSchema = object({
 });
 
 export const markSchema = object({ kind: mixed<MarkKind>().oneOf([...MARK_KINDS]).required(), note: string().required(), text: string().defined() });
+
+const midiKey = number().integer().min(0).max(127).required();
+
+export const partnerWishSchema = object({
+  voice: mixed<PartnerWish['voice']>().oneOf(['right', 'left', 'both']).required(),
+  comfortable: object({ low: midiKey, high: midiKey }).required(),
+  partner: mixed<Partner>().oneOf([...PARTNER_NAMES]).required(),
+});
 
 export const benchPageSchema = object({
   view: mixed<PageWish['view']>().oneOf(['both', 'after']).required(),

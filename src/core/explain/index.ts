@@ -6,6 +6,7 @@ export { pupilWords } from './en-pupil';
 export { faultWords } from './en-faults';
 export type { FaultWords } from './en-faults';
 export { changesWords, handsWords, positionParts, positionWords, sharedPlaceWords, spanText } from './en-hands';
+export { chordStepsWords, chordWords } from './en-chords';
 export { decisionWords } from './en-decisions';
 export { LABEL_NAMES, intervalSize, labelWords } from './en-labels';
 export { MARK_NAMES, findWords, markText } from './en-marks';

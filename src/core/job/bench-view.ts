@@ -1,13 +1,13 @@
 import { changesWords, findWords, handsWords, markText, sharedPlaceWords } from '../explain';
 import { keyPrint, keyText, namePrint, type Direction, type Key } from '../pitch';
 import { groupMove } from '../transpose';
-import type { PlayedHand } from '../flag';
 import type { LabelKind } from '../label';
 import { findsOf, markWords, type Mark } from '../mark';
-import { struckNotes, type Finger } from '../score';
+import { struckNotes } from '../score';
 import { engravingPage, NO_TEXTS, systemBreaks, type EngravingPage, type NoteTexts } from '../write';
 import { blackStretches, type BlackStretch } from './black-keys';
 import { momentsOf, type Moment } from './moments';
+import { fingersById } from './fingers-by-id';
 import { decisionViews, handNoteViews, type DecisionView, type HandNoteView } from './hand-note-views';
 import { labelLines } from './label-lines';
 import type { OpenedPiece, Version } from './open-piece';
@@ -110,12 +110,8 @@ function shortKey(key: Key): string {
 }
 
 function findViews(version: Version): readonly FindView[] {
-  const fingers = fingersById(version.hands);
+  const fingers = fingersById(version);
   return findsOf(struckNotes(version.notes), (note) => fingers.get(note.id) ?? note.finger).map((find) => ({ by: find.by, words: findWords(find), noteIds: find.notes }));
-}
-
-function fingersById(hands: readonly PlayedHand[]): ReadonlyMap<string, Finger> {
-  return new Map(hands.flatMap(({ played, notes }) => notes.flatMap((note, i) => (played.fingering[i] ? [[note.id, played.fingering[i]] as const] : []))));
 }
 
 /** What stands at the notes of a version on the page. Marks are for the new version only. */

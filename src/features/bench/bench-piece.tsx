@@ -5,8 +5,11 @@ import { parseKey, type Key, type Mode } from '@/core/pitch';
 import { choosePart, decidedFor, noteKey, respellNote, studioDatabase, type Desk, type PieceRecord, type PupilRecord, type Settings } from '@/data';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { BenchTools, SaveButtons } from './bench-tools';
+import { ChordsPanel } from './chords-panel';
+import { FingerPageView } from './finger-page-view';
 import { GridChoice } from './grid-choice';
 import { HandNotes } from './hand-notes';
+import { KeyCardPanel } from './key-card-panel';
 import { KeyboardDock } from './keyboard-dock';
 import { keyName, KeyStrip } from './key-strip';
 import { KeysOnTheWay } from './keys-on-the-way';
@@ -15,6 +18,7 @@ import { NotePanel } from './note-panel';
 import { OwnKey } from './own-key';
 import { Paper } from './paper';
 import { leave, PaperTools, PAPER_VIEWS, zoomBy, type PaperView } from './paper-tools';
+import { PartnerPanel } from './partner-panel';
 import { PupilChoice } from './pupil-choice';
 import { SidePanels, type SidePanel } from './side-panels';
 import { useBench, type BenchPage } from './use-bench';
@@ -206,7 +210,8 @@ export function BenchPiece({ piece, settings, desk, pupils, pupil }: BenchPieceP
             {view ? <MarkEvery view={view} marks={marks} deeds={deeds} /> : null}
           </div>
           <div ref={paper} className="px-2" data-role="paper" data-key={view?.toText}>
-            {view && page ? (
+            {page && paperView === 'fingers' ? <FingerPageView answers={answers} subject={piece.id} widthPx={page.layout.widthPx} zoom={desk.zoom} now={now} onNote={takeUp} /> : null}
+            {view && page && paperView !== 'fingers' ? (
               <Paper
                 view={view}
                 layout={page.layout}
@@ -231,6 +236,9 @@ export function BenchPiece({ piece, settings, desk, pupils, pupil }: BenchPieceP
               </>
             ) : null,
             note: view ? <NotePanel view={view} moment={moment} noteId={note?.noteId ?? null} answers={answers} marks={marks} deeds={deeds} onTakeUp={takeUp} onRespell={respell} /> : null,
+            key: shownKey ? <KeyCardPanel shown={shownKey} /> : null,
+            chords: <ChordsPanel answers={answers} subject={piece.id} onNote={takeUp} />,
+            partner: <PartnerPanel source={answers.source} subject={piece.id} shown={shownKeyText} />,
           }}
         </SidePanels>
       </div>

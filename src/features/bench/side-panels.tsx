@@ -3,10 +3,10 @@
 import type { ReactNode } from 'react';
 
 /** What stands beside the paper. */
-export const SIDE_PANELS = ['notes', 'note'] as const;
+export const SIDE_PANELS = ['notes', 'note', 'key', 'chords', 'partner'] as const;
 export type SidePanel = (typeof SIDE_PANELS)[number];
 
-const NAMES: Readonly<Record<SidePanel, string>> = { notes: 'Hand notes', note: 'This note' };
+const NAMES: Readonly<Record<SidePanel, string>> = { notes: 'Hand notes', note: 'This note', key: 'Key', chords: 'Chords', partner: 'Partner' };
 
 interface SidePanelsProps {
   readonly chosen: SidePanel;

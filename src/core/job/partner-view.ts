@@ -1,0 +1,56 @@
+import { DIRECTIONS, fifteenKeys, intervalToKey, intervalSemitones, keyPrint, keyText, pitchPrint, transposeBy, type Direction, type Key, type Pitch } from '../pitch';
+import { fitRange, isReadable, partnersKey, type Partner, type Range, type RangeFit } from '../survey';
+import type { Hand } from '../score';
+import type { OpenedPiece } from './open-piece';
+
+/** Who sings or plays along: which notes (a hand's, or all), the comfortable range, and the instrument. */
+export interface PartnerWish {
+  readonly voice: Hand | 'both';
+  readonly comfortable: Range;
+  readonly partner: Partner;
+}
+
+/** A key as the partner meets it: the way that fits best, the range there, and the key that the partner reads. */
+export interface PartnerKey {
+  readonly key: string;
+  readonly words: string;
+  readonly direction: Direction;
+  readonly low: string;
+  readonly high: string;
+  readonly fit: RangeFit;
+  readonly reads: string;
+  readonly isReadable: boolean;
+}
+
+/** All keys of the piece's mode for a singer or another instrument, in the order of their signatures. */
+export function partnerKeys(piece: OpenedPiece, wish: PartnerWish): readonly PartnerKey[] {
+  const own = piece.notes.filter(({ hand }) => wish.voice === 'both' || hand === wish.voice).toSorted((a, b) => a.midi - b.midi);
+  const [low, high] = [own[0], own.at(-1)];
+  if (!low || !high) return [];
+  return fifteenKeys(piece.key.key.mode).map((key) => {
+    const ways = DIRECTIONS.map((direction) => wayTo(piece.key.key, key, direction, low, high, wish.comfortable));
+    // Of ways that fit equally well the nearest comes first.
+    const best = ways.toSorted((a, b) => missOf(a.fit) - missOf(b.fit))[0] as (typeof ways)[number];
+    const reads = partnersKey(key, wish.partner);
+    return { key: keyText(key), words: keyPrint(key), ...best, reads: keyPrint(reads), isReadable: isReadable(reads) };
+  });
+}
+
+interface Placed {
+  readonly pitch: Pitch;
+  readonly midi: number;
+}
+
+function wayTo(from: Key, to: Key, direction: Direction, low: Placed, high: Placed, comfortable: Range): Pick<PartnerKey, 'direction' | 'low' | 'high' | 'fit'> {
+  const interval = intervalToKey(from, to, direction);
+  const by = intervalSemitones(interval);
+  const print = (pitch: Pitch): string => {
+    const moved = transposeBy(pitch, interval);
+    return pitchPrint(moved.ok ? moved.value : pitch);
+  };
+  return { direction, low: print(low.pitch), high: print(high.pitch), fit: fitRange({ low: low.midi + by, high: high.midi + by }, comfortable) };
+}
+
+function missOf({ below, above }: RangeFit): number {
+  return below + above;
+}
