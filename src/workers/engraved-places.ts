@@ -1,4 +1,5 @@
 import { ROOM_MARK } from '@/core/write';
+import { lighten } from './lighten';
 import type { EngravedSystem } from './protocol';
 
 /** Width of a note head. Unit: of the engraving (nine to a staff space at the engraver's size of signs). Source: the font Bravura, black note head 1.18 staff spaces wide,
@@ -28,5 +29,5 @@ export function engravedSystem(svg: string): EngravedSystem {
     if (groups?.['headX'] !== undefined && heads.at(-1)?.id !== note) heads.push({ id: note, x: left + Number(groups['headX']), y: top + Number(groups['headY']), width: HEAD_WIDTH });
     if (groups?.['roomY'] !== undefined && lanes.at(-1)?.id !== note) lanes.push({ id: note, y: top + Number(groups['roomY']) });
   }
-  return { svg, viewBox: [0, 0, Number(size?.[1] ?? 0), Number(size?.[2] ?? 0)], heads, lanes };
+  return { svg: lighten(svg), viewBox: [0, 0, Number(size?.[1] ?? 0), Number(size?.[2] ?? 0)], heads, lanes };
 }

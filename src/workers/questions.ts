@@ -14,13 +14,20 @@ const KEPT_ANSWERS = 12;
 /** Asks the core for a piece in a key. The same question is worked out once, whether asked ahead or again. */
 export const askBench = remembering(
   (source: PieceSource, wish: BenchWish, page: BenchPageWish): Promise<Answer<BenchView>> => coreWorker().bench(source, wish, page),
+  (source, ...rest) => `${nameOf(source)}/${JSON.stringify(rest)}`,
 );
 
 /** Has a page engraved, likewise once. */
-export const askEngraving = remembering((page: EngravingPage, layout: EngraveLayout): Promise<Answer<readonly EngravedSystem[]>> => engraveWorker().engrave(page, layout));
+export const askEngraving = remembering(
+  (page: EngravingPage, layout: EngraveLayout): Promise<Answer<readonly EngravedSystem[]>> => engraveWorker().engrave(page, layout),
+  (page, layout) => `${nameOf(page)}/${JSON.stringify(layout)}`,
+);
 
 /** How a piece sounds before and after, likewise once. */
-export const askPerformances = remembering((source: PieceSource, wish: BenchWish): Promise<Answer<Performances>> => coreWorker().performances(source, wish));
+export const askPerformances = remembering(
+  (source: PieceSource, wish: BenchWish): Promise<Answer<Performances>> => coreWorker().performances(source, wish),
+  (source, wish) => `${nameOf(source)}/${JSON.stringify(wish)}`,
+);
 
 /** A ladder that is on its way: its answer, and how to end the work. */
 export interface LadderOnTheWay {
@@ -37,11 +44,24 @@ export function askLadder(source: PieceSource, wish: BenchWish, order: KeyOrder,
   return { answer: coreWorker().ladder(source, wish, order, mode, ticket, proxy(onKey)), stop: () => void coreWorker().stop(ticket) };
 }
 
-/** Makes asking remember its last answers. */
-export function remembering<Question extends readonly unknown[], T>(ask: (...question: Question) => Promise<T>): (...question: Question) => Promise<T> {
+const names = new WeakMap<object, number>();
+let named = 0;
+
+/** A name for a whole piece or page, the same for the same object: to compare their text would take longer than the screen has. */
+function nameOf(thing: object): number {
+  const known = names.get(thing) ?? (named += 1);
+  names.set(thing, known);
+  return known;
+}
+
+/** Makes asking remember its last answers. `nameQuestion` tells questions apart: by all they say, where nothing else is given. */
+export function remembering<Question extends readonly unknown[], T>(
+  ask: (...question: Question) => Promise<T>,
+  nameQuestion: (...question: Question) => string = (...question) => JSON.stringify(question),
+): (...question: Question) => Promise<T> {
   const answers = new Map<string, Promise<T>>();
   return (...question) => {
-    const name = JSON.stringify(question);
+    const name = nameQuestion(...question);
     const answer = answers.get(name) ?? ask(...question);
     // What failed is not remembered: asked again, it is tried again.
     answer.catch(() => answers.delete(name));

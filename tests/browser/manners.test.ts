@@ -132,7 +132,7 @@ describe('light and dark', () => {
       await seesKey(teacher.page, 'Eb-major');
       const [ink, ...drawn] = await teacher.page.evaluate(() => [
         getComputedStyle(document.body).color,
-        ...['.notehead use', '.fing text', '.verse text', '.clef use'].map((part) => getComputedStyle(document.querySelector('[data-role=paper] [data-role=engraving]')?.shadowRoot?.querySelector(part) as Element).fill),
+        ...['.notehead path', '.fing text', '.verse text', '.clef path'].map((part) => getComputedStyle(document.querySelector('[data-role=paper] [data-role=engraving]')?.shadowRoot?.querySelector(part) as Element).fill),
       ]);
       expect(drawn).toEqual(drawn.map(() => ink));
     }

@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { parseKey, type Key, type Mode } from '@/core/pitch';
 import { choosePart, decidedFor, noteKey, respellNote, studioDatabase, type Desk, type PieceRecord, type PupilRecord, type Settings } from '@/data';
 import { ScreenKeys } from '@/features/shared/key-help';
@@ -47,6 +47,9 @@ const FRONT_PX = 136;
 
 const NONE: readonly string[] = [];
 
+/** How long a key is looked at before it is the one that was looked at last. */
+const REMEMBERED_AFTER_MS = 1500;
+
 interface BenchPieceProps {
   readonly piece: PieceRecord;
   readonly settings: Settings;
@@ -72,12 +75,19 @@ export function BenchPiece({ piece, settings, desk, pupils, pupil }: BenchPieceP
   const { goToKey, stepKey, walk, selectNote, save } = useBenchDeeds(answers, keys);
   useKeysAhead(keys, view?.toText ?? null, answers.prepare);
   const shownKeyText = address.key ?? view?.toText ?? '';
-  const deeds = useDecide(piece.id, pupil?.id ?? null, shownKeyText);
-  const player = usePlayer(answers, piece.id);
+  const player = usePlayer(answers.source, answers.wish);
+
+  // What stands beside the paper may come a little later than the paper itself.
+  const later = useDeferredValue(view);
+  const deeds = useDecide(piece.id, pupil?.id ?? null, later?.toText ?? '');
 
   useEffect(() => {
-    if (address.key !== null && address.key !== piece.lastKey && answered.trouble === null) void noteKey(studioDatabase(), piece.id, address.key);
-  }, [address.key, answered.trouble, piece.id, piece.lastKey]);
+    const { key } = address;
+    if (key === null || key === piece.lastKey || answered.trouble !== null) return;
+    // Keys that are only passed through need not be remembered.
+    const timer = setTimeout(() => void noteKey(studioDatabase(), piece.id, key), REMEMBERED_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [address, answered.trouble, piece.id, piece.lastKey]);
 
   const ownKey = ladder.value ? parseKey(keyName(ladder.value.from), 'major') : undefined;
   const shownKey = view ? parseKey(view.toText, 'major') : undefined;
@@ -207,7 +217,7 @@ export function BenchPiece({ piece, settings, desk, pupils, pupil }: BenchPieceP
         <div className="min-w-0 rounded-box border border-base-300 bg-base-100">
           <div className="flex flex-wrap items-center gap-2 border-b border-base-300 px-3 py-1 text-sm">
             <PaperTools view={paperView} desk={desk} onView={setPaperView} />
-            {view ? <MarkEvery view={view} marks={marks} deeds={deeds} /> : null}
+            {later ? <MarkEvery view={later} marks={marks} deeds={deeds} /> : null}
           </div>
           <div ref={paper} className="px-2" data-role="paper" data-key={view?.toText}>
             {page && paperView === 'fingers' ? <FingerPageView answers={answers} subject={piece.id} widthPx={page.layout.widthPx} zoom={desk.zoom} now={now} onNote={takeUp} /> : null}
@@ -227,22 +237,22 @@ export function BenchPiece({ piece, settings, desk, pupils, pupil }: BenchPieceP
             ) : null}
           </div>
         </div>
-        <SidePanels chosen={panel} onChoose={setPanel} noteCount={view?.handNotes.filter(({ aside }) => aside === null).length ?? 0}>
+        <SidePanels chosen={panel} onChoose={setPanel} noteCount={later?.handNotes.filter(({ aside }) => aside === null).length ?? 0}>
           {{
-            notes: view ? (
+            notes: later ? (
               <>
                 <GridChoice piece={piece} />
-                <HandNotes view={view} settings={settings} aboutFile={piece.remarks} chosen={chosenName} onChoose={choose} deeds={deeds} onTakeUp={takeUp} />
+                <HandNotes view={later} settings={settings} aboutFile={piece.remarks} chosen={chosenName} onChoose={choose} deeds={deeds} onTakeUp={takeUp} />
               </>
             ) : null,
-            note: view ? <NotePanel view={view} moment={moment} noteId={note?.noteId ?? null} answers={answers} marks={marks} deeds={deeds} onTakeUp={takeUp} onRespell={respell} /> : null,
+            note: later ? <NotePanel view={later} moment={moment} noteId={note?.noteId ?? null} answers={answers} marks={marks} deeds={deeds} onTakeUp={takeUp} onRespell={respell} /> : null,
             key: shownKey ? <KeyCardPanel shown={shownKey} /> : null,
             chords: <ChordsPanel answers={answers} subject={piece.id} onNote={takeUp} />,
             partner: <PartnerPanel source={answers.source} subject={piece.id} shown={shownKeyText} />,
           }}
         </SidePanels>
       </div>
-      {view ? <KeyboardDock view={view} at={at} chosen={flag} player={player} reachMm={(pupil ?? settings).spanMm} onWalk={walk} /> : null}
+      {later ? <KeyboardDock view={later} at={at} chosen={flag} player={player} reachMm={(pupil ?? settings).spanMm} onWalk={walk} /> : null}
     </div>
   );
 }

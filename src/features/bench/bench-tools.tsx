@@ -1,6 +1,6 @@
 'use client';
 
-import { useRef } from 'react';
+import { memo, useRef } from 'react';
 import { ChevronDown, Download } from 'lucide-react';
 import type { BenchView } from '@/core/job';
 import type { FileFormat } from '@/core/result';
@@ -27,7 +27,7 @@ const WAYS: readonly (readonly [Direction, string])[] = [
 ];
 
 /** Which way the piece moves, and octaves for each hand. */
-export function BenchTools({ address, own, shown, hands, parts, onPart, group, onChange }: BenchToolsProps) {
+export const BenchTools = memo(function BenchTools({ address, own, shown, hands, parts, onPart, group, onChange }: BenchToolsProps) {
   return (
     <details className="relative text-sm">
       <summary className="btn btn-sm h-9 font-normal" data-role="way">
@@ -57,7 +57,7 @@ export function BenchTools({ address, own, shown, hands, parts, onPart, group, o
       </div>
     </details>
   );
-}
+});
 
 /** What is out of the usual, in a few words. */
 function summaryOf({ way, right, left }: BenchAddress, own: Key, shown: Key): string {
@@ -165,7 +165,7 @@ const OTHER_FORMATS: readonly (readonly [FileFormat, string])[] = [
 ];
 
 /** Saves the piece in the key that is shown: as MusicXML at once, in other formats from a list. */
-export function SaveButtons({ onSave }: { readonly onSave: (format: FileFormat) => void }) {
+export const SaveButtons = memo(function SaveButtons({ onSave }: { readonly onSave: (format: FileFormat) => void }) {
   const list = useRef<HTMLDetailsElement>(null);
   return (
     <div className="flex">
@@ -195,4 +195,4 @@ export function SaveButtons({ onSave }: { readonly onSave: (format: FileFormat) 
       </details>
     </div>
   );
-}
+});

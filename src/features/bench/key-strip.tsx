@@ -18,7 +18,7 @@ export function keyName(key: Pick<LadderKey, 'tonic' | 'mode'>): string {
 }
 
 /** All keys of the piece's mode, each as the two hands that would play in it. One press moves the piece there. */
-export function KeyStrip({ ladder, chosen, onChoose }: KeyStripProps) {
+export const KeyStrip = memo(function KeyStrip({ ladder, chosen, onChoose }: KeyStripProps) {
   const own = keyName(ladder.from);
   return (
     <div role="group" aria-label="Move to another key" className="flex gap-1 overflow-x-auto px-4 py-2 sm:flex-wrap xl:flex-nowrap">
@@ -27,7 +27,7 @@ export function KeyStrip({ ladder, chosen, onChoose }: KeyStripProps) {
       ))}
     </div>
   );
-}
+});
 
 interface KeyButtonProps {
   readonly facts: LadderKey;

@@ -5,7 +5,7 @@ import { ChevronLeft, ChevronRight } from 'lucide-react';
 import type { BenchView, HandNoteView, Moment } from '@/core/job';
 import { pianoSounder } from '@/features/shared/sound/sounder';
 import { KeyboardMap, keyboardRange, type OldFinger } from './keyboard-map';
-import { PlayerBar } from './player-bar';
+import { PlayerBar, type PlayableBar } from './player-bar';
 import type { BenchPlayer } from './use-player';
 
 interface KeyboardDockProps {
@@ -21,6 +21,7 @@ interface KeyboardDockProps {
 export const KeyboardDock = memo(function KeyboardDock({ view, at, chosen, player, reachMm, onWalk }: KeyboardDockProps) {
   const [shows, setShows] = useState<'before' | 'after'>('after');
   const range = useMemo(() => keyboardRange([...view.momentsBefore, ...view.momentsAfter]), [view]);
+  const bars = useMemo(() => barsOf(view.momentsAfter), [view]);
   const version = player.isPlaying ? player.listening.version : shows;
   const moments = version === 'before' ? view.momentsBefore : view.momentsAfter;
   const index = player.isPlaying ? soundingMoment(moments, player.ids) ?? at ?? 0 : (at ?? 0);
@@ -55,13 +56,18 @@ export const KeyboardDock = memo(function KeyboardDock({ view, at, chosen, playe
       <div className="min-w-0 flex-1 max-lg:order-last max-lg:basis-full">
         <KeyboardMap moment={moment} range={range} next={moments[index + 1] ?? null} old={oldFingers(chosen, moment)} reachMm={reachMm} onKey={hear} />
       </div>
-      <PlayerBar player={player} barIndex={view.momentsAfter[at ?? 0]?.barIndex ?? 0} />
+      <PlayerBar player={player} barIndex={view.momentsAfter[at ?? 0]?.barIndex ?? 0} bars={bars} />
       <p className="sr-only" aria-live="polite" data-role="said">
         {moment && !player.isPlaying ? momentWords(moment, view.handNotes) : ''}
       </p>
     </section>
   );
 });
+
+/** The bars in which something is struck. */
+function barsOf(moments: readonly Moment[]): readonly PlayableBar[] {
+  return [...new Map(moments.map(({ barIndex, bar }) => [barIndex, { index: barIndex, number: bar }])).values()];
+}
 
 /** A key that is pressed on the map is heard. */
 function hear(midi: number): void {

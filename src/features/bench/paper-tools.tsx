@@ -1,5 +1,6 @@
 'use client';
 
+import { memo } from 'react';
 import { ChevronDown, ZoomIn, ZoomOut } from 'lucide-react';
 import { LABEL_NAMES } from '@/core/explain';
 import { LABEL_KINDS, type LabelKind } from '@/core/label';
@@ -26,7 +27,7 @@ interface PaperToolsProps {
 }
 
 /** What is shown on the paper, and how large. */
-export function PaperTools({ view, desk, onView }: PaperToolsProps) {
+export const PaperTools = memo(function PaperTools({ view, desk, onView }: PaperToolsProps) {
   return (
     <>
       <div role="group" aria-label="What is shown" className="join">
@@ -50,7 +51,7 @@ export function PaperTools({ view, desk, onView }: PaperToolsProps) {
       </div>
     </>
   );
-}
+});
 
 export function leave(change: Partial<Desk>): void {
   void leaveDesk(studioDatabase(), change);

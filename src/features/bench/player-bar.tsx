@@ -3,30 +3,37 @@
 import { Metronome, Play, Repeat, Square } from 'lucide-react';
 import { LOUDNESSES, type Loudness } from '@/core/perform';
 import type { Hand } from '@/core/score';
+import { pianoSounder } from '@/features/shared/sound/sounder';
 import { FASTEST_PER_CENT, SLOWEST_PER_CENT, type BenchPlayer } from './use-player';
 
 interface PlayerBarProps {
   readonly player: BenchPlayer;
   /** The bar that is selected, as an index. */
   readonly barIndex: number;
+  readonly bars: readonly PlayableBar[];
+}
+
+/** A bar that music can begin at. */
+export interface PlayableBar {
+  readonly index: number;
+  readonly number: string;
 }
 
 const LOUDNESS_WORDS: Readonly<Record<Loudness, string>> = { on: 'heard', soft: 'softly', off: 'silent' };
 
 /** Hearing the piece: from the selected bar, round some bars, each hand softer or silent, slower without another pitch. */
-export function PlayerBar({ player, barIndex }: PlayerBarProps) {
+export function PlayerBar({ player, barIndex, bars }: PlayerBarProps) {
   const { listening, change, isPlaying } = player;
   const { listen, tempo, countsIn, loop } = listening;
   const setLoop = (index: number, side: 0 | 1): void => {
     const [from, to] = loop ?? [barIndex, barIndex];
     change({ loop: side === 0 ? [index, Math.max(index, to)] : [Math.min(from, index), index] });
   };
-  const bars = player.bars.filter(({ index }, i, all) => all.findIndex((bar) => bar.index === index) === i);
   return (
-    <section aria-label="Hearing it" className="flex w-72 shrink-0 flex-col gap-1 text-sm" data-role="player" data-playing={isPlaying}>
+    <section aria-label="Hearing it" className="flex w-72 shrink-0 flex-col gap-1 text-sm" data-role="player" data-playing={isPlaying} onPointerEnter={getReady} onFocus={getReady}>
       <div className="flex items-center gap-1">
         <button type="button" className="btn btn-primary btn-sm h-9 w-20" onClick={() => (isPlaying ? player.stop() : player.play(barIndex))}>
-          {isPlaying ? <Square size={16} aria-hidden /> : <Play size={16} aria-hidden />} {isPlaying ? 'Stop' : 'Play'}
+          {isPlaying ? <Square size={16} aria-hidden /> : <Play size={16} aria-hidden />} {isPlaying ? 'Stop' : player.is === 'getting-ready' ? '…' : 'Play'}
         </button>
         <button type="button" aria-pressed={loop !== null} title="Go round" aria-label="Go round the bars" className={`btn btn-sm btn-square size-9 ${loop ? 'btn-neutral' : ''}`} onClick={() => change({ loop: loop ? null : [barIndex, barIndex] })}>
           <Repeat size={16} aria-hidden />
@@ -76,6 +83,11 @@ export function PlayerBar({ player, barIndex }: PlayerBarProps) {
   );
 }
 
+/** The recordings are fetched when a hand comes near the button, so that it need not wait. */
+function getReady(): void {
+  void pianoSounder();
+}
+
 function HandLoudness({ hand, value, onChange }: { readonly hand: Hand; readonly value: Loudness; readonly onChange: (value: Loudness) => void }) {
   return (
     <button
@@ -92,7 +104,7 @@ function HandLoudness({ hand, value, onChange }: { readonly hand: Hand; readonly
 
 interface BarChoiceProps {
   readonly label: string;
-  readonly bars: BenchPlayer['bars'];
+  readonly bars: readonly PlayableBar[];
   readonly value: number;
   readonly onChange: (index: number) => void;
 }

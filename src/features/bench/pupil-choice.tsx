@@ -1,6 +1,6 @@
 'use client';
 
-import { useRef, useState } from 'react';
+import { memo, useRef, useState } from 'react';
 import { UserPen, UserPlus } from 'lucide-react';
 import { leaveDesk, studioDatabase, type PupilRecord, type Settings } from '@/data';
 import { PupilForm } from './pupil-form';
@@ -16,7 +16,7 @@ interface PupilChoiceProps {
 export const ANY_HAND = 'any';
 
 /** For whom the piece is moved. The plan follows at once. */
-export function PupilChoice({ pupils, chosen, settings }: PupilChoiceProps) {
+export const PupilChoice = memo(function PupilChoice({ pupils, chosen, settings }: PupilChoiceProps) {
   const [edited, setEdited] = useState<PupilRecord | 'new' | null>(null);
   const select = useRef<HTMLSelectElement>(null);
   const choose = (id: string): void => {
@@ -56,4 +56,4 @@ export function PupilChoice({ pupils, chosen, settings }: PupilChoiceProps) {
       {edited !== null ? <PupilForm key={edited === 'new' ? 'new' : edited.id} pupil={edited === 'new' ? null : edited} settings={settings} onClose={close} /> : null}
     </div>
   );
-}
+});

@@ -1,7 +1,7 @@
 'use client';
 
-import { useEffect, useRef, useState, type MouseEvent, type ReactNode } from 'react';
-import { createPortal } from 'react-dom';
+import { useEffect, useLayoutEffect, useRef, useState, type MouseEvent, type ReactNode } from 'react';
+import { createPortal, flushSync } from 'react-dom';
 import type { EngravingPage } from '@/core/write';
 import type { EngravedSystem, EngraveLayout } from '@/workers/protocol';
 import { askEngraving } from '@/workers/questions';
@@ -33,11 +33,19 @@ interface EngravedState {
   readonly page: EngravingPage | null;
   readonly widthPx: number;
   readonly zoom: number;
-  /** The systems with the places in the page that hold them. */
-  readonly systems: readonly { readonly system: EngravedSystem; readonly place: Element }[];
+  /** The systems that are there, with the places over them. */
+  readonly systems: readonly PutSystem[];
+  readonly isWhole: boolean;
 }
 
-const NOTHING_DRAWN: EngravedState = { page: null, widthPx: 0, zoom: 0, systems: [] };
+/** A system in its place; `at` is which one it is. */
+interface PutSystem {
+  readonly at: number;
+  readonly system: EngravedSystem;
+  readonly over: Element;
+}
+
+const NOTHING_DRAWN: EngravedState = { page: null, widthPx: 0, zoom: 0, systems: [], isWhole: false };
 
 /** A page of music, engraved in its worker, system by system. While a new one is made the old one stays. */
 export function EngravedPage({ page, layout, label, fits = 'width', pointed = NONE, now = NONE, signed = NONE, taken = NONE, follows = false, onNote, overlay }: EngravedPageProps) {
@@ -46,17 +54,26 @@ export function EngravedPage({ page, layout, label, fits = 'width', pointed = NO
   const [trouble, setTrouble] = useState<string | null>(null);
   const { widthPx, zoom, breaks } = layout;
 
-  useEffect(() => {
+  // Before the screen is painted: a page that was engraved ahead is then seen in the very frame that asks for it.
+  useLayoutEffect(() => {
     let isWanted = true;
     const show = async (): Promise<void> => {
       const answer = await askEngraving(page, { widthPx, zoom, breaks });
       if (!isWanted || !holder.current) return;
       setTrouble(answer.ok ? null : `${answer.trouble.message} ${answer.trouble.hint}`);
       if (!answer.ok) return;
-      const paper = paperOf(holder.current);
-      paper.innerHTML = answer.value.map(({ svg }) => `<div class="system">${svg}<div class="over"></div></div>`).join('');
-      const places = paper.querySelectorAll('.over');
-      setDrawn({ page, widthPx, zoom, systems: answer.value.flatMap((system, i) => (places[i] ? [{ system, place: places[i] }] : [])) });
+      const places = placesFor(paperOf(holder.current), answer.value.length);
+      const put: PutSystem[] = [];
+      // What is in sight comes first; the rest follows a few at a time, so that nothing has to wait for it.
+      const [first, ...rest] = batchesOf(places);
+      for (const batch of [first, ...rest]) {
+        for (const at of batch) put.push(putSystem(places[at] as Element, answer.value[at] as EngravedSystem, at));
+        const state = { page, widthPx, zoom, systems: put.toSorted((a, b) => a.at - b.at), isWhole: put.length === places.length };
+        if (batch === first) flushSync(() => setDrawn(state));
+        else setDrawn(state);
+        if (put.length < places.length) await nextFrame();
+        if (!isWanted) return;
+      }
     };
     show().catch(() => {
       if (isWanted) setTrouble('The engraver could not be started. Reload the page to try again; the piece is kept.');
@@ -82,14 +99,52 @@ export function EngravedPage({ page, layout, label, fits = 'width', pointed = NO
     const note = path.find((place): place is Element => place instanceof Element && place.matches('g.note'));
     if (note && onNote) onNote(note.id);
   };
+  const isShown = drawn.page === page && drawn.widthPx === widthPx && drawn.zoom === zoom;
   return (
-    <figure aria-label={label} aria-busy={drawn.page !== page || drawn.widthPx !== widthPx || drawn.zoom !== zoom}>
+    <figure aria-label={label} aria-busy={!isShown || !drawn.isWhole} data-shown={isShown}>
       {trouble === null ? null : <p className="p-2 text-error">{trouble}</p>}
       {drawn.page === null && trouble === null ? <div className="skeleton h-24 w-full" aria-hidden /> : null}
       <div ref={holder} aria-hidden data-role="engraving" data-fits={fits} onClick={press} />
-      {overlay ? drawn.systems.map(({ system, place }, i) => createPortal(overlay(system, i), place)) : null}
+      {overlay ? drawn.systems.map(({ system, over, at }) => createPortal(overlay(system, at), over, String(at))) : null}
     </figure>
   );
+}
+
+/** So many systems are put in with a frame once those in sight are there. */
+const BATCH = 1;
+
+/** The places of systems, those in sight first. */
+function batchesOf(places: readonly Element[]): readonly [readonly number[], ...(readonly number[])[]] {
+  const boxes = places.map((place) => place.getBoundingClientRect());
+  const all = places.map((_, at) => at);
+  const seen = all.filter((at) => (boxes[at]?.bottom ?? 0) > 0 && (boxes[at]?.top ?? 0) < window.innerHeight - FOOT_ROOM_PX);
+  const first = seen.length > 0 ? seen : all.slice(0, BATCH);
+  const rest = all.filter((at) => !first.includes(at));
+  return [first, ...Array.from({ length: Math.ceil(rest.length / BATCH) }, (_, i) => rest.slice(i * BATCH, (i + 1) * BATCH))];
+}
+
+/** As many places for systems as there are systems; those that are there keep what they show until they get the new one. */
+function placesFor(paper: ShadowRoot, count: number): readonly Element[] {
+  const places = [...paper.querySelectorAll('.system')];
+  for (const surplus of places.slice(count)) surplus.remove();
+  while (places.length < count) {
+    const place = document.createElement('div');
+    place.className = 'system';
+    place.innerHTML = '<div class="picture"></div><div class="over"></div>';
+    paper.append(place);
+    places.push(place);
+  }
+  return places.slice(0, count);
+}
+
+function putSystem(place: Element, system: EngravedSystem, at: number): PutSystem {
+  const [picture, over] = [...place.children] as [Element, Element];
+  picture.innerHTML = system.svg;
+  return { at, system, over };
+}
+
+function nextFrame(): Promise<void> {
+  return new Promise((go) => requestAnimationFrame(() => go()));
 }
 
 /** The shadow tree that holds the engraving. */

@@ -16,6 +16,21 @@ export const ENGRAVING_STYLE = `
 .over svg {
   height: 100%;
 }
+/* What the engraver says of its own pictures. */
+.picture :is(path, ellipse, polygon, polyline, rect) {
+  stroke: currentColor;
+}
+.fing,
+.tempo,
+.ending,
+.reh {
+  font-weight: bold;
+}
+.dir,
+.dynam,
+.mNum {
+  font-style: italic;
+}
 .over [data-press] {
   pointer-events: auto;
   cursor: pointer;
@@ -53,21 +68,21 @@ text {
 }
 
 /* What a hand note speaks of has a halo, in the colour of the fingers on the keyboard map; what sounds now is coloured. */
-.is-pointed .notehead use {
+.is-pointed .notehead path {
   stroke: #d9a441;
   stroke-width: 110px;
   paint-order: stroke;
 }
-.is-signed .notehead use {
+.is-signed .notehead path {
   stroke: color-mix(in oklab, var(--color-primary) 40%, transparent);
   stroke-width: 150px;
   paint-order: stroke;
 }
-.is-taken .notehead use {
+.is-taken .notehead path {
   stroke: var(--color-primary);
   stroke-width: 90px;
 }
-.is-now use {
+.is-now path {
   color: var(--color-primary);
   fill: var(--color-primary);
 }
