@@ -202,7 +202,7 @@ export function BenchPiece({ piece, settings, desk, pupils, pupil }: BenchPieceP
         </div>
         <div className="ml-auto flex flex-wrap items-center gap-x-3 gap-y-1">
           <PupilChoice pupils={pupils} chosen={pupil} settings={settings} />
-          {ownKey && shownKey ? <BenchTools address={address} own={ownKey} shown={shownKey} hands={ladder.value?.piece.hands ?? []} parts={view?.parts ?? []} onPart={choosePupilsPart} group={view?.group ?? null} onChange={go} /> : null}
+          {ownKey && shownKey ? <BenchTools address={address} own={ownKey} shown={shownKey} hands={ladder.value?.piece.hands ?? []} parts={view?.parts ?? []} onPart={choosePupilsPart} group={view?.group ?? null} spelling={settings.spelling} onChange={go} /> : null}
           <SaveButtons onSave={save} />
         </div>
       </div>

@@ -6,6 +6,7 @@ import type { BenchView } from '@/core/job';
 import type { FileFormat } from '@/core/result';
 import type { Direction, Key, Mode } from '@/core/pitch';
 import { keyText, signatureOf } from '@/core/pitch';
+import { changeSettings, studioDatabase, type Settings } from '@/data';
 import type { BenchAddress, MinorForm } from './use-bench-address';
 
 interface BenchToolsProps {
@@ -17,6 +18,7 @@ interface BenchToolsProps {
   readonly parts: BenchView['parts'];
   readonly onPart: (id: string, name: string) => void;
   readonly group: BenchView['group'];
+  readonly spelling: Settings['spelling'];
   readonly onChange: (change: Partial<BenchAddress>) => void;
 }
 
@@ -27,7 +29,7 @@ const WAYS: readonly (readonly [Direction, string])[] = [
 ];
 
 /** Which way the piece moves, and octaves for each hand. */
-export const BenchTools = memo(function BenchTools({ address, own, shown, hands, parts, onPart, group, onChange }: BenchToolsProps) {
+export const BenchTools = memo(function BenchTools({ address, own, shown, hands, parts, onPart, group, spelling, onChange }: BenchToolsProps) {
   return (
     <details className="relative text-sm">
       <summary className="btn btn-sm h-9 font-normal" data-role="way">
@@ -51,6 +53,13 @@ export const BenchTools = memo(function BenchTools({ address, own, shown, hands,
         </button>
       ) : null}
       {parts.length > 1 ? <PartChoice parts={parts} onPart={onPart} /> : null}
+      <label className="flex items-center justify-between gap-1.5">
+        Spelling
+        <select className="select select-sm h-9 w-48" data-role="spelling" value={spelling} onChange={(event) => spell(event.target.value === 'plain' ? 'plain' : 'strict')}>
+          <option value="strict">strict: as the intervals say</option>
+          <option value="plain">plain: no double signs</option>
+        </select>
+      </label>
       {hands.map((hand) => (
         <OctaveChoice key={hand} hand={hand} value={address[hand]} onChange={(value) => onChange({ [hand]: value })} />
       ))}
@@ -58,6 +67,10 @@ export const BenchTools = memo(function BenchTools({ address, own, shown, hands,
     </details>
   );
 });
+
+function spell(spelling: Settings['spelling']): void {
+  void changeSettings(studioDatabase(), { spelling }, `Spelling: ${spelling}`);
+}
 
 /** What is out of the usual, in a few words. */
 function summaryOf({ way, right, left }: BenchAddress, own: Key, shown: Key): string {

@@ -14,6 +14,7 @@ const PARTS = [
   { id: 'hand', title: 'The hand' },
   { id: 'page', title: 'Keys and the page' },
   { id: 'studio', title: 'The studio in one file' },
+  { id: 'sound', title: 'Sound' },
 ] as const;
 
 /** How the teacher wants things, and the whole studio in one file. Every change is kept at once and can be undone. */
@@ -35,6 +36,7 @@ export function SettingsScreen() {
         <h2 id="hand" className="border-b border-base-300 pb-1 text-xl font-semibold">
           The hand
         </h2>
+        <p className="-mb-4 text-sm text-secondary">Any hand: what counts on the Bench where no pupil is chosen. A pupil has a level, a reach and schools of their own.</p>
         <SpanBox spanMm={settings.spanMm} />
         {HAND_QUESTIONS.map((question) => (
           <QuestionBox key={question.name} question={question} settings={settings} />
@@ -49,6 +51,14 @@ export function SettingsScreen() {
         ))}
       </section>
       <StudioBox />
+      <section aria-labelledby="sound">
+        <h2 id="sound" className="mb-3 border-b border-base-300 pb-1 text-xl font-semibold">
+          Sound
+        </h2>
+        <p className="text-sm text-secondary" data-role="sound-licence">
+          The piano is a recording: Salamander Grand Piano by Alexander Holm, under the licence Creative Commons Attribution 3.0 (CC BY 3.0). It comes with New Thumb and is never fetched from the network; its files were renamed, nothing else was changed.
+        </p>
+      </section>
     </div>
   );
 }
@@ -99,7 +109,7 @@ function StudioBox() {
         The studio in one file
       </h2>
       <p className="mb-2 text-sm text-secondary">
-        All pieces and settings live in this browser and nowhere else. Save them to a file now and then, and to take them to another machine. Restoring puts the file’s studio in the place of this one.
+        All pieces, pupils and settings live in this browser and nowhere else. Save them to a file now and then, and to take them to another machine. Restoring puts the file’s studio in the place of this one.
       </p>
       <div className="flex flex-wrap gap-2">
         <button type="button" className="btn btn-sm h-9" onClick={() => void save()}>

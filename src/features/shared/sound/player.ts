@@ -32,9 +32,12 @@ const START_S = 0.08;
 /** A player on a sounder. Between two ticks everything that begins before the next is handed to the sounder with its exact time. */
 export function createPlayer(sounder: Sounder): Player {
   let wish: PlayerWish | null = null;
-  /** A moment at which both clocks are known, and up to where sounds were handed over. */
+  /** A moment at which both clocks are known. Near the end of a round it lies ahead: the next round is handed over before this one is through. */
   let anchor = { clockS: 0, musicS: 0 };
+  /** Up to where sounds were handed over in the round that the anchor belongs to, and from where on in the next one. */
   let handedS = 0;
+  let nextFromS = 0;
+  let hasGoneRound = false;
 
   const musicAt = (clockS: number): number => anchor.musicS + (clockS - anchor.clockS) * (wish?.rate ?? 1);
   const clockAt = (musicS: number): number => anchor.clockS + (musicS - anchor.musicS) / (wish?.rate ?? 1);
@@ -45,6 +48,19 @@ export function createPlayer(sounder: Sounder): Player {
     else sounder.strike(heard.midi, atS, heard.lengthS / (wish?.rate ?? 1), heard.loudness);
   };
 
+  const handUntil = ({ performance, listen, span }: PlayerWish, untilS: number): void => {
+    if (untilS <= handedS) return;
+    heardBetween(performance, Math.max(handedS, span.startS), Math.min(untilS, span.endS), listen).forEach(hand);
+    handedS = untilS;
+  };
+
+  const position = (): number | null => {
+    if (!wish) return null;
+    const atS = musicAt(sounder.now());
+    const { startS, endS } = wish.span;
+    return hasGoneRound && atS < startS ? endS - (startS - atS) : atS;
+  };
+
   const stop = (): void => {
     wish = null;
     sounder.quiet();
@@ -52,40 +68,46 @@ export function createPlayer(sounder: Sounder): Player {
 
   const tick = (): void => {
     if (!wish) return;
+    const { span, goesOn } = wish;
     const now = sounder.now();
-    const { performance, listen, span } = wish;
-    const until = musicAt(now + AHEAD_S);
-    if (until > handedS) {
-      heardBetween(performance, Math.max(handedS, span.startS), Math.min(until, span.endS), listen).forEach(hand);
-      handedS = until;
+    handUntil(wish, musicAt(now + AHEAD_S));
+    while (goesOn === 'round' && musicAt(now + AHEAD_S) >= span.endS) {
+      anchor = { clockS: clockAt(span.endS), musicS: span.startS };
+      handedS = nextFromS;
+      nextFromS = span.startS;
+      hasGoneRound = true;
+      handUntil(wish, musicAt(now + AHEAD_S));
     }
-    if (musicAt(now) < span.endS) return;
-    if (wish.goesOn === 'once') return stop();
-    anchor = { clockS: clockAt(span.endS), musicS: span.startS };
-    handedS = span.startS;
-    tick();
+    if (goesOn === 'once' && musicAt(now) >= span.endS) stop();
   };
 
   return {
     begin: (wanted) => {
       sounder.quiet();
       wish = wanted;
-      const clicks = wanted.countsIn === 'bar' ? countIn(wanted.performance, wanted.span.startS) : [];
-      const leadS = wanted.span.startS - (clicks[0]?.atS ?? wanted.span.startS);
-      anchor = { clockS: sounder.now() + START_S, musicS: wanted.span.startS - leadS };
-      handedS = wanted.span.startS;
+      const { span, performance } = wanted;
+      const clicks = wanted.countsIn === 'bar' ? countIn(performance, span.startS) : [];
+      anchor = { clockS: sounder.now() + START_S, musicS: clicks[0]?.atS ?? span.startS };
+      handedS = span.startS;
+      nextFromS = span.startS;
+      hasGoneRound = false;
       clicks.forEach(hand);
       tick();
     },
     change: (wanted) => {
-      if (!wish) return;
-      const now = sounder.now();
-      anchor = { clockS: now, musicS: musicAt(now) };
+      const atS = position();
+      if (atS === null) return;
+      // What was handed over of the next round must not be struck again there.
+      if (musicAt(sounder.now()) < atS) {
+        nextFromS = handedS;
+        handedS = wanted.span.endS;
+      }
+      anchor = { clockS: sounder.now(), musicS: atS };
       wish = wanted;
       tick();
     },
     stop,
     tick,
-    position: () => (wish ? musicAt(sounder.now()) : null),
+    position,
   };
 }

@@ -1,0 +1,58 @@
+import { describe, expect, it } from '@jest/globals';
+import { musicXml } from '../../../tests/support/build-piece';
+import { open } from '../../../tests/support/open';
+import { keyOf } from '../../../tests/support/planning';
+import { partnerKeys } from '../job';
+import { keyPrint } from '../pitch';
+import { fitRange, isReadable, partnersKey, PARTNER_NAMES, PARTNERS } from './partner';
+
+describe('partnersKey', () => {
+  it.each([
+    ['concert', 'C', 'C major'],
+    ['b-flat', 'C', 'D major'],
+    ['e-flat', 'C', 'A major'],
+    ['f', 'C', 'G major'],
+    ['a', 'C', 'E♭ major'],
+    ['b-flat', 'Eb', 'F major'],
+  ] as const)('an instrument in %s reads %s major as %s (common practice, from memory)', (partner, key, reads) => {
+    expect(keyPrint(partnersKey(keyOf(key), partner))).toBe(reads);
+  });
+
+  it('keeps letters and half steps together for every instrument', () => {
+    for (const partner of PARTNER_NAMES) {
+      const { steps, semitones } = PARTNERS[partner];
+      expect([0, 2, 4, 5, 7, 9, 11][steps] as number).toBeGreaterThanOrEqual(semitones - 1);
+      expect(Math.abs(([0, 2, 4, 5, 7, 9, 11][steps] as number) - semitones)).toBeLessThanOrEqual(1);
+    }
+  });
+
+  it('says where print has not enough signs', () => {
+    expect(isReadable(partnersKey(keyOf('B'), 'e-flat'))).toBe(false);
+    expect(isReadable(partnersKey(keyOf('Bb'), 'e-flat'))).toBe(true);
+  });
+});
+
+describe('fitRange', () => {
+  it('tells by how many half steps a tune goes beyond what is comfortable', () => {
+    expect(fitRange({ low: 60, high: 72 }, { low: 62, high: 70 })).toEqual({ below: 2, above: 2 });
+    expect(fitRange({ low: 62, high: 67 }, { low: 60, high: 72 })).toEqual({ below: 0, above: 0 });
+  });
+});
+
+describe('partnerKeys', () => {
+  const piece = open(musicXml({ right: 'C4q E4q G4q C5q', left: 'C3w', mode: 'major' }));
+
+  it('goes the way that fits, the nearest where several do', () => {
+    const keys = partnerKeys(piece, { voice: 'right', comfortable: { low: 57, high: 72 }, partner: 'concert' });
+    const of = (name: string) => keys.find(({ words }) => words === name);
+    expect(of('C major')).toMatchObject({ low: 'C4', high: 'C5', fit: { below: 0, above: 0 }, direction: 'nearest' });
+    expect(of('A major')).toMatchObject({ low: 'A3', high: 'A4', fit: { below: 0, above: 0 } });
+    expect(of('F major')).toMatchObject({ low: 'F3', fit: { below: 4, above: 0 } });
+    expect(keys).toHaveLength(15);
+  });
+
+  it('takes the hand that is asked for', () => {
+    const [first] = partnerKeys(piece, { voice: 'left', comfortable: { low: 40, high: 60 }, partner: 'concert' });
+    expect(first?.low).toBe(first?.high);
+  });
+});
