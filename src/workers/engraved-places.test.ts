@@ -1,0 +1,62 @@
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import { engravedPiece } from '../../tests/support/engraved';
+import type { BenchView } from '@/core/job';
+import { engravedSystem } from './engraved-places';
+import { lighten } from './lighten';
+import { ID_PREFIXES, type EngravedSystem } from './protocol';
+
+let view: BenchView;
+let pictures: readonly string[];
+let systems: readonly EngravedSystem[];
+beforeAll(async () => {
+  ({ view, pictures } = await engravedPiece('the-sixth-step', 'Eb'));
+  systems = pictures.map(engravedSystem);
+});
+
+describe('engravedSystem', () => {
+  it('finds the head of every note once, inside its picture', () => {
+    const ids = systems.flatMap(({ heads }) => heads.map(({ id }) => id));
+    const struck = view.momentsAfter.flatMap(({ keys }) => keys.map(({ noteId }) => noteId));
+    expect(new Set(ids).size).toBe(ids.length);
+    for (const id of struck) expect(ids).toContain(ID_PREFIXES.after + id);
+    for (const { heads, viewBox } of systems) expect(heads.every(({ x, y }) => x > 0 && x < viewBox[2] && y > 0 && y < viewBox[3])).toBe(true);
+  });
+
+  it('finds room under each staff of each version, below its notes and letters', () => {
+    for (const { lanes, heads } of systems) {
+      expect(lanes).toHaveLength(4);
+      for (const lane of lanes) {
+        const first = heads.find(({ id }) => id === lane.id);
+        expect(lane.y).toBeGreaterThan((first?.y ?? Infinity) + 300);
+      }
+    }
+  });
+});
+
+describe('lighten', () => {
+  const elements = (svg: string): number => (svg.match(/<[a-z]/g) ?? []).length;
+  const texts = (svg: string): readonly string[] => [...svg.matchAll(/>([^<>\s][^<>]*)</g)].map(([, text]) => text as string);
+
+  it('leaves not much more than half of the elements', () => {
+    for (const picture of pictures) expect(elements(lighten(picture))).toBeLessThan(elements(picture) * 0.6);
+  });
+
+  it('keeps every note, every text and every sign, and refers to nothing that is gone', () => {
+    for (const picture of pictures) {
+      const light = lighten(picture);
+      const notes = (svg: string): readonly string[] => [...svg.matchAll(/<g id="([^"]+)" class="note"/g)].map(([, id]) => id as string);
+      expect(notes(light)).toEqual(notes(picture));
+      const own = (svg: string): readonly string[] => texts(svg.replace(/<(style|desc)[\s\S]*?<\/\1>/g, '')).filter((text) => text !== '\u2003');
+      expect(own(light)).toEqual(own(picture));
+      expect(light.match(/class="sign"/g)).toHaveLength((picture.match(/<use /g) ?? []).length);
+      expect(light).not.toContain('<use ');
+    }
+  });
+
+  it('closes every group that it leaves open', () => {
+    for (const picture of pictures) {
+      const light = lighten(picture);
+      expect(light.match(/<g\b[^>]*[^/]>/g)?.length).toBe(light.match(/<\/g>/g)?.length);
+    }
+  });
+});
