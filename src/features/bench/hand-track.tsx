@@ -113,6 +113,9 @@ function Segment({ segment, next, top, version, unit, width, onPress }: SegmentP
   );
 }
 
+/** A joint stands in the gap before its bar. */
+const BESIDE_PX = 6;
+
 interface JointProps {
   readonly move: { readonly words: string; readonly isNew: boolean };
   readonly x: number;
@@ -124,11 +127,11 @@ interface JointProps {
 /** Where the hand moves: a lozenge where it did not move before, else a point; under it the move in words. */
 function Joint({ move, x, top, room, unit }: JointProps) {
   const ink = move.isNew ? 'var(--color-error)' : 'var(--color-base-content)';
-  const [middle, size] = [top + (BAR_PX / 2) * unit, 5.5 * unit];
+  const [middle, size, at] = [top + (BAR_PX / 2) * unit, 5.5 * unit, x - BESIDE_PX * unit];
   const text = TEXT_PX * unit;
   return (
     <g data-joint={move.isNew ? 'new' : 'old'}>
-      {move.isNew ? <path d={`M${x - size} ${middle} l${size} ${-size} l${size} ${size} l${-size} ${size} z`} fill={ink} /> : <circle cx={x} cy={middle} r={3.5 * unit} fill={ink} />}
+      {move.isNew ? <path d={`M${at - size} ${middle} l${size} ${-size} l${size} ${size} l${-size} ${size} z`} fill={ink} /> : <circle cx={at} cy={middle} r={3.5 * unit} fill={ink} />}
       <text x={x - 2 * unit} y={top + (BAR_PX + TEXT_PX - 1) * unit} fontSize={text} fontWeight={move.isNew ? 700 : 400} fill={ink}>
         {fitted(move.words, room - 8 * unit, text)}
       </text>

@@ -91,7 +91,7 @@ export function EngravedPage({ page, layout, label, fits = 'width', pointed = NO
     mark(paperOf(holder.current), 'is-taken', taken);
   }, [drawn, pointed, now, signed, taken]);
   useEffect(() => {
-    if (follows && holder.current) bringIntoSight(paperOf(holder.current).querySelector('.is-now')?.closest('.system') ?? null);
+    if (follows && holder.current) bringIntoSight([...paperOf(holder.current).querySelectorAll('.is-now')].at(-1));
   }, [follows, now]);
 
   const press = (event: MouseEvent): void => {
@@ -157,11 +157,11 @@ function paperOf(holder: HTMLElement): ShadowRoot {
   return paper;
 }
 
-/** Scrolls to a system that is not wholly seen between the bars at the top and the foot of the screen. */
-function bringIntoSight(system: Element | null): void {
-  if (!system) return;
-  const { top, bottom } = system.getBoundingClientRect();
-  if (top < HEAD_ROOM_PX || bottom > window.innerHeight - FOOT_ROOM_PX) system.scrollIntoView({ block: 'center', behavior: 'smooth' });
+/** Scrolls to the system of a note that is not seen between the bars at the top and the foot of the screen. */
+function bringIntoSight(note: Element | undefined): void {
+  if (!note) return;
+  const { top, bottom } = note.getBoundingClientRect();
+  if (top < HEAD_ROOM_PX || bottom > window.innerHeight - FOOT_ROOM_PX) note.closest('.system')?.scrollIntoView({ block: 'center', behavior: 'smooth' });
 }
 
 const HEAD_ROOM_PX = 56;
