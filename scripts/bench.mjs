@@ -6,7 +6,7 @@ import { ensureBuilt } from './lib/build.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
 import { ROOT } from './lib/run.mjs';
 import { freePort, serve } from './lib/server.mjs';
-import { measureCore } from './bench/core.mjs';
+import { measureCore, plainLoadMs } from './bench/core.mjs';
 import { measureFingerings, measureFlags, measureSpeed } from './bench/hands.mjs';
 import { measureKeyPress } from './bench/key-press.mjs';
 import { measureKeys } from './bench/keys.mjs';
@@ -31,5 +31,5 @@ print('Spelling of the same tunes from MIDI without key signatures:', await meas
 ensureBuilt();
 ensureChromium();
 const { address, stop } = await serve(await freePort());
-print('Bench in Chromium, from the key press to the engraved page, 28 presses of “]”:', await measureKeyPress(address));
+print('Bench in Chromium, from the key press to the engraved page, 28 presses of “]”:', await measureKeyPress(address, new TextDecoder().decode(piece), plainLoadMs));
 stop();

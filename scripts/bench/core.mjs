@@ -13,7 +13,7 @@ export async function measureCore(bytes) {
   const text = new TextDecoder().decode(bytes);
   const opened = () => job.openPiece(bytes, { format: null, key: null, part: null }).value;
   const piece = opened();
-  const wish = { direction: 'nearest', octaves: { right: 0, left: 0 }, spelling: 'strict', courtesy: 'bar', sixth: 'natural', seventh: 'raised', fingering: 'keep', player: USUAL_PLAYER, keyboard: 88, respelled: [] };
+  const wish = { direction: 'nearest', octaves: { right: 0, left: 0 }, spelling: 'strict', courtesy: 'bar', sixth: 'natural', seventh: 'raised', fingering: 'keep', player: USUAL_PLAYER, keyboard: 88, respelled: [], decisions: { fingers: [], aside: [] } };
   const move = () => job.saveAs(piece, job.moveTo(piece, job.asWritten(piece), { ...wish, to: parseKey('Eb', 'major') }).value, 'musicxml');
 
   const reading = median(timed(RUNS, opened));
@@ -28,4 +28,19 @@ export async function measureCore(bytes) {
     ['ratio: our transposition to Verovio’s load', (moving / loading).toFixed(2)],
     ['ratio: our reading and transposition to Verovio’s load', ((reading + moving) / loading).toFixed(2)],
   ];
+}
+
+/** How long the engraver takes for a plain load of the page that the Bench shows of a file, both versions, ms. */
+export async function plainLoadMs(text) {
+  const job = await import('../../src/core/job/index.ts');
+  const { USUAL_PLAYER } = await import('../../src/core/finger/index.ts');
+  const { parseKey } = await import('../../src/core/pitch/index.ts');
+  const engraver = new VerovioToolkit(await createVerovioModule());
+  engraver.setOptions({ breaks: 'encoded' });
+  const piece = job.openPiece(new TextEncoder().encode(text), { format: null, key: null, part: null }).value;
+  const before = job.asWritten(piece);
+  const wish = { direction: 'nearest', octaves: { right: 0, left: 0 }, spelling: 'strict', courtesy: 'bar', sixth: 'natural', seventh: 'raised', fingering: 'plan', player: USUAL_PLAYER, keyboard: 88, respelled: [], decisions: { fingers: [], aside: [] } };
+  const after = job.moveTo(piece, before, { ...wish, to: parseKey('Eb', 'major') }).value;
+  const view = job.benchView(piece, before, after, { view: 'both', columns: 24, prefixes: { before: 'a-', after: 'b-' }, labels: [], marks: [], tracks: 'shown' });
+  return median(timed(RUNS / 4, () => engraver.loadData(view.page.musicXml)));
 }

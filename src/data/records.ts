@@ -35,7 +35,7 @@ export const pieceRecordSchema = object({
   beside: object().default(undefined).optional(),
   /** The part that is the pupil's, by its id, where the teacher says so. */
   part: string().nullable().default(undefined),
-  /** Notes that the teacher wants under the other letter, each as `key|note`, the key as `D-major`. */
+  /** Notes that the teacher wants under the other letter, each as `key|note`, or `key|note|pupil` where it is for a pupil; the key as `D-major`. */
   respelled: array(string().required()).default(undefined),
   remarks: array(object({ message: string().required(), bar: string() })).default(undefined),
   decided: decidedSchema.default(undefined).optional(),

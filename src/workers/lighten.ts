@@ -36,7 +36,7 @@ function plainText(svg: string): string {
 }
 
 /** Groups that style sheets, tests or the screen point at. */
-const POINTED_AT = /class="(?:note|notehead|fing|tempo|ending|reh|dir|dynam|mNum|verse|clef|barLine|definition-scale|page-margin)\b/;
+const POINTED_AT = /class="(?:note|notehead|fing|tempo|ending|reh|dir|dynam|mNum|verse|clef|keySig|keyAccid|accid|barLine|definition-scale|page-margin)\b/;
 
 function ungrouped(svg: string): string {
   const open: boolean[] = [];

@@ -82,7 +82,7 @@ describe('level and reach', () => {
     await seesKey(teacher.page, 'D-major');
     await sees(teacher.page, 'Must change');
     await sees(teacher.page, 'The right hand cannot play this at level 1, because in bar 3 the hand would have to leave its one position; at level 2 it can.');
-    await sees(teacher.page, 'Planned for level 1');
+    await sees(teacher.page, 'level 1, 206 mm');
   });
 
   it('a reach that is no reach is told, and changes nothing', async () => {

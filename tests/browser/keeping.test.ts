@@ -96,11 +96,17 @@ describe('a note’s spelling', () => {
   it('is the teacher’s to choose, stays so over a reload, and can be taken back', async () => {
     await goTo(teacher.page, '/bench?piece=lantern-walk&key=D-major&at=1:3');
     await seesKey(teacher.page, 'D-major');
+    const takesUp = async (name: string): Promise<void> => {
+      await teacher.page.click('#tab-note');
+      await press(teacher.page, name);
+    };
+    await takesUp('F♯4 right');
     await press(teacher.page, 'write as G♭4');
     await sees(teacher.page, 'write as F♯4');
     await teacher.page.reload();
-    await sees(teacher.page, 'write as F♯4');
     await seesKey(teacher.page, 'D-major');
+    await takesUp('G♭4 right');
+    await sees(teacher.page, 'write as F♯4');
     await teacher.page.waitForSelector('[data-role=paper] >>> g.note[id^=after-] g.accid');
     await press(teacher.page, 'Undo');
     await sees(teacher.page, 'write as G♭4');

@@ -15,6 +15,9 @@ beforeAll(async () => {
 });
 afterAll(() => teacher.leave());
 
+/** What is there once a panel beside the paper is. */
+const PANEL_MARKS: Readonly<Record<string, string>> = { note: 'note-panel', key: 'key-card', chords: 'chords', partner: 'fitting' };
+
 /** What axe finds against, by rule and place. */
 async function findings(page: Page): Promise<readonly string[]> {
   await page.evaluate(AXE);
@@ -118,8 +121,21 @@ describe('light and dark', () => {
     await goTo(teacher.page, '/');
     await seesCards(teacher.page, 12);
     expect(await findings(teacher.page)).toEqual([]);
-    await goTo(teacher.page, '/bench?piece=the-sixth-step&key=Eb-major');
+    await goTo(teacher.page, '/bench?piece=the-sixth-step&key=Eb-major&at=1:1');
     await seesKey(teacher.page, 'Eb-major');
+    await teacher.page.click('[data-flag]');
+    await teacher.page.waitForSelector('[data-flag][aria-pressed=true]');
+    expect(await findings(teacher.page)).toEqual([]);
+    for (const panel of ['note', 'key', 'chords', 'partner']) {
+      await teacher.page.click(`#tab-${panel}`);
+      await teacher.page.waitForSelector(`[data-role=${PANEL_MARKS[panel]}]`);
+      expect([panel, await findings(teacher.page)]).toEqual([panel, []]);
+    }
+    await teacher.page.click('[data-view=fingers]');
+    await teacher.page.waitForSelector('[data-role=finger-page] [data-stroke]');
+    expect(await findings(teacher.page)).toEqual([]);
+    await press(teacher.page, 'New pupil');
+    await teacher.page.waitForSelector('dialog[open] input[aria-label="Name"]');
     expect(await findings(teacher.page)).toEqual([]);
   });
 
@@ -162,7 +178,8 @@ describe('every window', () => {
         .map((element) => `text ${element.textContent}`);
       const targets = [...document.querySelectorAll('button, select, summary, a[href], input:not([type=hidden])')]
         .filter(shown)
-        .filter((element) => element.getBoundingClientRect().height < 32)
+        // A box with its words beside it is pressed by either.
+        .filter((element) => (element.closest('label') ?? element).getBoundingClientRect().height < 32)
         .map((element) => `target ${element.textContent || element.getAttribute('aria-label')}`);
       const keyboard = [...document.querySelectorAll('[data-role=keyboard] text')].filter((text) => text.textContent && text.getBoundingClientRect().height < 12).map((text) => `key ${text.textContent}`);
       return [...texts, ...targets, ...keyboard];

@@ -8,6 +8,7 @@ export type { FaultWords } from './en-faults';
 export { changesWords, handsWords, positionParts, positionWords, sharedPlaceWords, spanText } from './en-hands';
 export { chordStepsWords, chordWords } from './en-chords';
 export { decisionWords } from './en-decisions';
+export { KIND_NAMES } from './en-kinds';
 export { LABEL_NAMES, intervalSize, labelWords } from './en-labels';
 export { MARK_NAMES, findWords, markText } from './en-marks';
 export { remarkBar, remarkWords } from './en-remarks';

@@ -1,8 +1,8 @@
 'use client';
 
-import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { parseKey, type Key, type Mode } from '@/core/pitch';
-import { choosePart, decidedFor, noteKey, respellNote, studioDatabase, type Desk, type PieceRecord, type PupilRecord, type Settings } from '@/data';
+import { choosePart, decidedFor, respellNote, studioDatabase, type Desk, type PieceRecord, type PupilRecord, type Settings } from '@/data';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { BenchTools, SaveButtons } from './bench-tools';
 import { ChordsPanel } from './chords-panel';
@@ -21,13 +21,14 @@ import { leave, PaperTools, PAPER_VIEWS, zoomBy, type PaperView } from './paper-
 import { PartnerPanel } from './partner-panel';
 import { PupilChoice } from './pupil-choice';
 import { SidePanels, type SidePanel } from './side-panels';
-import { useBench, type BenchPage } from './use-bench';
+import { respelling, useBench, type BenchPage } from './use-bench';
 import { go, useBenchAddress } from './use-bench-address';
 import { momentIndex, useBenchDeeds } from './use-bench-deeds';
 import { useDecide } from './use-decide';
 import { KEY_LETTERS, useKeyTyping } from './use-key-typing';
 import { useKeysAhead } from './use-keys-ahead';
 import { usePlayer } from './use-player';
+import { useRememberedKey } from './use-remembered-key';
 import { useWidth } from './use-width';
 
 /** A choice that belongs to the key in which it was made. */
@@ -46,9 +47,6 @@ const COLUMN_PX = 31;
 const FRONT_PX = 136;
 
 const NONE: readonly string[] = [];
-
-/** How long a key is looked at before it is the one that was looked at last. */
-const REMEMBERED_AFTER_MS = 1500;
 
 interface BenchPieceProps {
   readonly piece: PieceRecord;
@@ -81,13 +79,7 @@ export function BenchPiece({ piece, settings, desk, pupils, pupil }: BenchPieceP
   const later = useDeferredValue(view);
   const deeds = useDecide(piece.id, pupil?.id ?? null, later?.toText ?? '');
 
-  useEffect(() => {
-    const { key } = address;
-    if (key === null || key === piece.lastKey || answered.trouble !== null) return;
-    // Keys that are only passed through need not be remembered.
-    const timer = setTimeout(() => void noteKey(studioDatabase(), piece.id, key), REMEMBERED_AFTER_MS);
-    return () => clearTimeout(timer);
-  }, [address, answered.trouble, piece.id, piece.lastKey]);
+  useRememberedKey(piece, address.key, answered.trouble === null);
 
   const ownKey = ladder.value ? parseKey(keyName(ladder.value.from), 'major') : undefined;
   const shownKey = view ? parseKey(view.toText, 'major') : undefined;
@@ -140,9 +132,9 @@ export function BenchPiece({ piece, settings, desk, pupils, pupil }: BenchPieceP
     (noteId: string, from: string, to: string): void => {
       const key = address.key ?? view?.toText ?? '';
       if (address.key === null) go({ key });
-      void respellNote(studioDatabase(), piece, `${key}|${noteId}`, `${from} written as ${to}`);
+      void respellNote(studioDatabase(), piece, respelling(key, noteId, pupil), `${from} written as ${to}`);
     },
-    [piece, view, address.key],
+    [piece, pupil, view, address.key],
   );
   const togglePlay = (): void => (player.isPlaying ? player.stop() : player.play(moment?.barIndex ?? 0));
   const now = useMemo(() => (player.isPlaying ? player.ids : (moment?.keys.map(({ noteId }) => noteId) ?? NONE)), [player.isPlaying, player.ids, moment]);

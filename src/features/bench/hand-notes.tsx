@@ -2,8 +2,8 @@
 
 import Link from 'next/link';
 import { memo, useState } from 'react';
-import { spanText } from '@/core/explain';
-import { SEVERITIES, type Severity } from '@/core/flag';
+import { KIND_NAMES, spanText } from '@/core/explain';
+import { SEVERITIES, type FlagKind, type Severity } from '@/core/flag';
 import type { BenchView, HandNoteView } from '@/core/job';
 import { groupBy } from '@/core/list';
 import type { Hand } from '@/core/score';
@@ -89,41 +89,40 @@ export const HandNotes = memo(function HandNotes({ view, settings, aboutFile, ch
   );
 });
 
-/** Which hand notes are shown; null for all. */
+/** Which hand notes are shown; null for all. `kind` is a kind of hand note, or what black keys are the cause of. */
 interface Filter {
   readonly hand: Hand | null;
   readonly severity: Severity | null;
-  readonly cause: 'black' | 'other' | null;
+  readonly kind: FlagKind | 'by-black-keys' | null;
 }
 
-const ALL: Filter = { hand: null, severity: null, cause: null };
+const ALL: Filter = { hand: null, severity: null, kind: null };
 
-function passes(note: HandNoteView, { hand, severity, cause }: Filter): boolean {
-  return (hand === null || note.hand === hand) && (severity === null || note.severity === severity) && (cause === null || note.byBlackKey === (cause === 'black'));
+function passes(note: HandNoteView, { hand, severity, kind }: Filter): boolean {
+  const isOfKind = kind === null || (kind === 'by-black-keys' ? note.byBlackKey : note.kind === kind);
+  return (hand === null || note.hand === hand) && (severity === null || note.severity === severity) && isOfKind;
 }
 
-const CHOICES = {
-  hand: [
-    ['right', 'right hand'],
-    ['left', 'left hand'],
-  ],
-  severity: [
-    ['must', 'must change'],
-    ['should', 'better otherwise'],
-    ['watch', 'to know'],
-  ],
-  cause: [
-    ['black', 'black keys'],
-    ['other', 'other causes'],
-  ],
-} as const satisfies { readonly [Name in keyof Filter]: readonly (readonly [NonNullable<Filter[Name]>, string])[] };
+const HANDS: readonly Choice[] = [
+  ['right', 'right hand'],
+  ['left', 'left hand'],
+];
+const SEVERITY_CHOICES: readonly Choice[] = [
+  ['must', 'must change'],
+  ['should', 'better otherwise'],
+  ['watch', 'to know'],
+];
 
-const EVERY: Readonly<Record<keyof Filter, string>> = { hand: 'both hands', severity: 'all weights', cause: 'all causes' };
+type Choice = readonly [value: string, words: string];
+
+const EVERY: Readonly<Record<keyof Filter, string>> = { hand: 'both hands', severity: 'all weights', kind: 'all kinds' };
 
 function FilterBox({ notes, filter, onChange }: { readonly notes: readonly HandNoteView[]; readonly filter: Filter; readonly onChange: (filter: Filter) => void }) {
+  const kinds = [...new Set(notes.map(({ kind }) => kind))].map((kind): Choice => [kind, KIND_NAMES[kind]]);
+  const choices: Readonly<Record<keyof Filter, readonly Choice[]>> = { hand: HANDS, severity: SEVERITY_CHOICES, kind: [['by-black-keys', 'because of black keys'], ...kinds] };
   return (
     <div role="group" aria-label="Which hand notes are shown" className="grid grid-cols-3 gap-1">
-      {(Object.keys(CHOICES) as (keyof Filter)[]).map((name) => (
+      {(Object.keys(choices) as (keyof Filter)[]).map((name) => (
         <select
           key={name}
           aria-label={EVERY[name]}
@@ -133,7 +132,7 @@ function FilterBox({ notes, filter, onChange }: { readonly notes: readonly HandN
           onChange={(event) => onChange({ ...filter, [name]: event.target.value === '' ? null : event.target.value })}
         >
           <option value="">{EVERY[name]}</option>
-          {CHOICES[name].map(([value, words]) => (
+          {choices[name].map(([value, words]) => (
             <option key={value} value={value}>
               {words} ({notes.filter((note) => passes(note, { ...filter, [name]: value })).length})
             </option>

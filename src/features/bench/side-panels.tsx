@@ -37,6 +37,7 @@ export function SidePanels({ chosen, onChoose, noteCount, children }: SidePanels
         ))}
       </div>
       <div role="tabpanel" id="side-panel" aria-labelledby={`tab-${chosen}`}>
+        <h2 className="sr-only">{NAMES[chosen]}</h2>
         {children[chosen]}
       </div>
     </aside>

@@ -50,16 +50,16 @@ export function useBench({ piece, settings, pupil }: BenchFor, address: BenchAdd
     [way, minor, right, left, fingering, player, spelling, courtesy, keyboard, decisions],
   );
   // The list comes anew with each reading of the record: its text tells whether it is another one.
-  const respelled = respelledIn(piece, key).join();
+  const respelled = respelledIn(piece, pupil, key).join();
   const wish = useMemo(() => ({ ...anyKey, to: key, respelled: respelled === '' ? NO_NOTES : respelled.split(',') }), [anyKey, key, respelled]);
   const askView = useMemo(() => page && (() => viewAndEngraving(source, wish, page)), [source, wish, page]);
   const subject = `${piece.id}/${ownKey}/${part}`;
   const keys = useLadder(subject, source, anyKey, keyOrder, mode);
   const prepare = useCallback(
     async (to: string): Promise<void> => {
-      if (page) await viewAndEngraving(source, { ...anyKey, to, respelled: respelledIn(piece, to) }, page);
+      if (page) await viewAndEngraving(source, { ...anyKey, to, respelled: respelledIn(piece, pupil, to) }, page);
     },
-    [source, anyKey, page, piece],
+    [source, anyKey, page, piece, pupil],
   );
   const beside = useMemo(() => ({ ...piece.beside, ...(part === null ? {} : { part }), ...(piece.decided ? { decided: piece.decided } : {}) }), [piece.beside, piece.decided, part]);
   return { source, beside, wish, view: useAnswer(subject, askView), ...keys, prepare };
@@ -84,9 +84,17 @@ function useDecisions(piece: PieceRecord, pupil: PupilRecord | null): Decisions 
 
 const NO_NOTES: readonly string[] = [];
 
-/** The notes that the teacher put under the other letter in a key. */
-function respelledIn({ respelled }: PieceRecord, key: string | null): readonly string[] {
-  return (respelled ?? []).filter((entry) => entry.startsWith(`${key}|`)).map((entry) => entry.slice(`${key}|`.length));
+/** The notes that the teacher put under the other letter in a key for a pupil. */
+function respelledIn({ respelled }: PieceRecord, pupil: PupilRecord | null, key: string | null): readonly string[] {
+  return (respelled ?? []).flatMap((entry) => {
+    const [entryKey, note, entryPupil] = entry.split('|');
+    return entryKey === key && note !== undefined && (entryPupil ?? null) === (pupil?.id ?? null) ? [note] : [];
+  });
+}
+
+/** A respelling as it is kept: the key, the note, and the pupil where there is one. */
+export function respelling(key: string, note: string, pupil: PupilRecord | null): string {
+  return [key, note, ...(pupil ? [pupil.id] : [])].join('|');
 }
 
 /** The sixth and seventh degrees of the forms of minor. */
