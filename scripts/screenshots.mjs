@@ -9,10 +9,14 @@ import { freePort, serve } from './lib/server.mjs';
 
 const ENGRAVED = '[data-role=paper] figure[aria-busy=false]';
 
-/** Each view: where it is, what must be there before the picture is taken, and what is pressed first. */
+/** Each view: where it is, what must be there before the picture is taken, and what is pressed first, one after the other. */
 const VIEWS = [
   { name: 'shelf', path: '/', waitsFor: '[data-piece=harbour-stairs] figure[aria-busy=false]' },
-  { name: 'bench', path: '/bench?piece=lantern-walk&key=E-major&at=1:3', waitsFor: ENGRAVED, presses: '[data-flag=fourth-on-black]' },
+  { name: 'bench', path: '/bench?piece=lantern-walk&key=E-major&at=1:3', waitsFor: ENGRAVED, presses: ['[data-flag=fourth-on-black]'] },
+  { name: 'bench-hand-tracks', path: '/bench?piece=the-sixth-step&key=B-major&pupil=demo-tam&at=1:1', waitsFor: ENGRAVED, presses: ['[data-view=after]'] },
+  { name: 'bench-note', path: '/bench?piece=harbour-stairs&key=Eb-major&at=2:1', waitsFor: ENGRAVED, presses: ['#tab-note', '[data-mark=ring]', '[data-mark=reminder]', '[data-role=under-notes]', '[data-label=degrees]', '[data-role=under-notes]'] },
+  { name: 'bench-finger-numbers', path: '/bench?piece=two-boats&key=D-major&at=1:2', waitsFor: ENGRAVED, presses: ['[data-view=fingers]', '#tab-key'] },
+  { name: 'bench-chords', path: '/bench?piece=market-chords&key=G-major&pupil=demo-bria&at=3:1', waitsFor: ENGRAVED, presses: ['#tab-chords'] },
   { name: 'bench-key-change', path: '/bench?piece=bridge-to-the-other-bank&key=Eb-major', waitsFor: ENGRAVED },
   { name: 'bench-lamplight', path: '/bench?piece=night-baker&key=Eb-major', waitsFor: ENGRAVED, dark: true },
   { name: 'settings', path: '/settings', waitsFor: 'input[name=outer]' },
@@ -32,7 +36,12 @@ for (const { name, path, waitsFor, presses, dark } of VIEWS) {
   await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: dark ? 'dark' : 'light' }]);
   await page.goto(address + path);
   await page.waitForSelector(waitsFor);
-  if (presses) await page.click(presses);
+  for (const selector of presses ?? []) {
+    await page.waitForSelector(selector);
+    await page.click(selector);
+  }
+  await page.waitForNetworkIdle();
+  if (path.startsWith('/bench')) await page.waitForFunction(() => document.querySelector('[data-role=paper] figure[aria-busy=true]') === null);
   await page.evaluate(() => document.fonts.ready);
   await page.screenshot({ path: join(folder, `${name}.png`) });
   console.log(`docs/screenshots/${name}.png`);

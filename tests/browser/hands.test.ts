@@ -80,7 +80,7 @@ describe('level and reach', () => {
     await sets('level', '1');
     await goTo(teacher.page, '/bench?piece=echo-well&key=D-major');
     await seesKey(teacher.page, 'D-major');
-    await sees(teacher.page, 'Must change');
+    await teacher.page.waitForSelector('[data-flag][data-severity=must]');
     await sees(teacher.page, 'The right hand cannot play this at level 1, because in bar 3 the hand would have to leave its one position; at level 2 it can.');
     await sees(teacher.page, 'level 1, 206 mm');
   });
