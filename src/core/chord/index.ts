@@ -1,4 +1,4 @@
-export { MEMBERS, chordOf, numeralOf } from './chord';
+export { chordOf, numeralOf } from './chord';
 export type { Chord, Member, Quality } from './chord';
 export { chordSteps, chordsUsed, shapesOf } from './chords-used';
 export type { ChordShape, ChordStep, ChordUse } from './chords-used';

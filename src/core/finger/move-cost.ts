@@ -40,7 +40,7 @@ function tallyLineMove(tally: Tally, { view, demands }: Setting, meeting: Meetin
   const { bond } = meeting.event;
   const pair = linePair(view, meeting, a, b);
   const { first, second, way, distance } = pair;
-  if (first.finger === second.finger) {
+  if (first === second) {
     if (way === 0) {
       if (bond > FREE_BOND) add(tally, RULE.repeat, 1);
       return 'shift';
@@ -72,7 +72,7 @@ function tallyChordMove(tally: Tally, { view, demands }: Setting, meeting: Meeti
     for (const k of to) {
       const pair = pairAt(view, meeting, a, b, i, k);
       const { first, second, way, distance } = pair;
-      const fingers = Math.abs(first.finger - second.finger);
+      const fingers = Math.abs(first - second);
       if (way === 0 && fingers === 0) {
         if (bond > FREE_BOND) add(tally, RULE.repeat, factor);
       } else if (way === 0) {

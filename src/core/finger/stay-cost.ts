@@ -28,14 +28,14 @@ export function tallyStay(tally: Tally, setting: Setting, meeting: Meeting, a: G
   for (const i of from) {
     for (const k of to) {
       const pair = pairAt(view, meeting, a, b, i, k);
-      const { first, second, way, distance } = pair;
-      if (way === 0 && first.finger !== second.finger) return false;
+      const { firstNote, first, secondNote, second, way, distance } = pair;
+      if (way === 0 && first !== second) return false;
       if (way === 0) {
         if (event.bond > FREE_BOND) add(tally, RULE.repeat, factor);
         continue;
       }
-      if (first.finger === second.finger) {
-        const isSameLetter = passage.notes[first.note]?.letter === passage.notes[second.note]?.letter;
+      if (first === second) {
+        const isSameLetter = passage.notes[firstNote]?.letter === passage.notes[secondNote]?.letter;
         if (isLine(meeting) && !isSameLetter) return false;
         add(tally, isLine(meeting) ? RULE.hop : RULE.chordHop, factor * hopBond(event.bond));
         continue;
@@ -55,8 +55,8 @@ function spareThumb(tally: Tally, view: View, { down, isHeld }: Stand, { fingers
 }
 
 /** The finger beside 5 in a broken octave pattern. */
-function tallyInner(tally: Tally, { passage, view, demands }: Setting, kind: 'pattern' | 'arpeggio', { first, second }: KeyPair): void {
-  const [inner, outer] = first.finger < second.finger ? [first, second] : [second, first];
-  if (outer.finger !== 5) return;
-  if (inner.finger !== innerFinger(demands, view, passage.notes, inner.note, outer.note)) add(tally, kind === 'pattern' ? RULE.innerPattern : RULE.innerArpeggio, 1);
+function tallyInner(tally: Tally, { passage, view, demands }: Setting, kind: 'pattern' | 'arpeggio', { firstNote, first, secondNote, second }: KeyPair): void {
+  if (Math.max(first, second) !== 5) return;
+  const [inner, outer] = first < second ? [firstNote, secondNote] : [secondNote, firstNote];
+  if (Math.min(first, second) !== innerFinger(demands, view, passage.notes, inner, outer)) add(tally, kind === 'pattern' ? RULE.innerPattern : RULE.innerArpeggio, 1);
 }

@@ -40,7 +40,7 @@ export function decidedIn({ fingers }: Decisions, key: Key): ReadonlyMap<NoteId,
 
 /** The name of a flag within its piece: the same trouble at the same note has the same name in all keys. */
 export function flagName({ evidence, hand, notes }: Pick<Flag, 'evidence' | 'hand' | 'notes'>): string {
-  return `${evidence.kind}/${hand}/${notes[0] ?? ''}`;
+  return [evidence.kind, hand, notes[0] ?? '', notes.at(-1) ?? ''].join('/');
 }
 
 /** Parts the flags that the teacher put away from the others. */

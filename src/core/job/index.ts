@@ -1,6 +1,6 @@
 export { FINGERINGS, asWritten, moveTo, openPiece } from './open-piece';
 export type { Fingering, OpenedPiece, OpenOptions, Version, Wish } from './open-piece';
-export { NO_DECISIONS, flagName } from './decisions';
+export { NO_DECISIONS } from './decisions';
 export type { DecidedFinger, Decisions, FlagAside, SetAside } from './decisions';
 export { fingerChoicesAt } from './finger-choices-at';
 export type { NoteChoice } from './finger-choices-at';

@@ -1,2 +1,2 @@
-export { LABEL_KINDS, countText, degreeText, labelsOf } from './labels';
+export { LABEL_KINDS, labelsOf } from './labels';
 export type { Label, LabelKind } from './labels';
