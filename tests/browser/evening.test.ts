@@ -1,7 +1,8 @@
 /** A teacher's evening at the Bench: a pupil, another key, what it sounds like, what is taken and refused, and that all of it is kept. */
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
-import { arrive, goTo, newTab, press, sees, seesCards, seesKey, textOf, type Teacher } from './support/teacher';
+import { musicXml } from '../support/build-piece';
+import { arrive, drop, goTo, newTab, press, sees, seesCards, seesKey, textOf, type Teacher } from './support/teacher';
 
 let teacher: Teacher;
 let page: Page;
@@ -26,9 +27,17 @@ async function standing(tab: Page): Promise<number> {
 }
 
 async function choosesNote(tab: Page, kind: string): Promise<void> {
-  await tab.waitForSelector(`[data-flag=${kind}]`);
-  await tab.click(`[data-flag=${kind}]`);
+  const note = await tab.waitForSelector(`[data-flag=${kind}]`);
+  const isChosen = await note?.evaluate((found) => found.getAttribute('aria-pressed') === 'true');
+  if (!isChosen) await note?.click();
   await tab.waitForSelector(`[data-flag=${kind}][aria-pressed=true]`);
+}
+
+/** Presses the button in the hand notes that begins so. It may lie behind the keyboard at the foot of the screen: it is scrolled free first. */
+async function deed(tab: Page, words: string): Promise<void> {
+  const button = await tab.waitForSelector(`::-p-xpath(//button[starts-with(normalize-space(), "${words}")])`);
+  await button?.evaluate((found) => found.scrollIntoView({ block: 'center' }));
+  await button?.click();
 }
 
 describe('an evening at the Bench', () => {
@@ -56,6 +65,8 @@ describe('an evening at the Bench', () => {
   it('hears a bar, with the sounding notes shown on the page and on the keyboard', async () => {
     await page.keyboard.press('ArrowRight');
     await page.waitForFunction(() => document.querySelector('[data-role=moment]')?.textContent?.startsWith('bar 1'));
+    // What a screen reader hears of the selected place: bar, beat, notes with hand and finger, and the hand notes there.
+    await page.waitForFunction(() => /^Bar 1, beat 1: E♭3 left hand finger 5, E♭4 right hand finger 1\. .*watch: Thumb on E♭/.test(document.querySelector('[data-role=said]')?.textContent ?? ''));
     await page.keyboard.press('p');
     await page.waitForSelector('[data-role=player][data-playing=true]');
     await page.waitForFunction(() => document.querySelector('[data-role=playing-bar]')?.textContent === 'bar 2');
@@ -175,6 +186,40 @@ describe('an evening at the Bench', () => {
     await sees(page, '158 mm');
     expect(await page.$eval('[data-role=pupil]', (select) => (select as HTMLSelectElement).selectedOptions[0]?.textContent)).toBe('Odo');
     expect(teacher.complaints).toEqual([]);
+  });
+});
+
+describe('suggestions', () => {
+  const PASSAGE = 'C4q/1 D4q/2 E4q/3 F4q/1 | G4q/2 A4q/3 B4q/4 C5q/5';
+  const TWICE = musicXml({ title: 'Quay Twice', right: `${PASSAGE} | Rw | ${PASSAGE}`, mode: 'major' });
+
+  it('are taken, here and where the same passage comes again, in one step that can be undone', async () => {
+    await drop(page, [{ name: 'quay.xml', text: TWICE }]);
+    await seesKey(page, 'C-major');
+    await page.select('[data-role=pupil]', 'any');
+    await page.click('[data-key=F-major]');
+    await seesKey(page, 'F-major');
+    await choosesNote(page, 'finger-change');
+    await sees(page, 'where the same comes again');
+    const before = await engravedFingers(page);
+    await deed(page, 'Take ');
+    await page.waitForFunction(() => document.querySelector('[data-flag=finger-change]') === null);
+    await page.waitForSelector('[data-role=decided]');
+    expect(await engravedFingers(page)).toBe(before);
+    await press(page, 'Undo');
+    await page.waitForSelector('[data-flag=finger-change]');
+  });
+
+  it('are refused: the old fingers are put back, and it is said what would be taken unasked', async () => {
+    const before = await engravedFingers(page);
+    await choosesNote(page, 'finger-change');
+    await deed(page, 'Keep ');
+    await page.waitForFunction(() => document.querySelector('[data-flag=finger-change]') === null);
+    await sees(page, 'Unasked, ');
+    await page.waitForFunction(() => document.querySelector('[data-role=paper] figure[aria-busy=false]') !== null);
+    expect(await engravedFingers(page)).not.toBe(before);
+    await press(page, 'Give all back');
+    await page.waitForSelector('[data-flag=finger-change]');
   });
 });
 
