@@ -218,7 +218,7 @@ describe('suggestions', () => {
     await sees(page, 'Unasked, ');
     await page.waitForFunction(() => document.querySelector('[data-role=paper] figure[aria-busy=false]') !== null);
     expect(await engravedFingers(page)).not.toBe(before);
-    await press(page, 'Give all back');
+    await deed(page, 'Give all back');
     await page.waitForSelector('[data-flag=finger-change]');
   });
 });
