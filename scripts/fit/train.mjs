@@ -15,8 +15,8 @@ const CONSISTENCY = 2.5;
 
 /** Weights stay within these, so that what the exercises do not speak of (levels, moves, detached notes) keeps its place.
  * Our own choice, around the values of the project's fingering model. */
-const LEAST = { move: 3, moveLetters: 0.3, legatoMove: 1.5, small: 0.8, large: 0.2, largeThumb: 0.25, open: 0.8, contract: 2, leap: 1, disguisedPass: 6, thumbBlack: 0.8, fourBlack: 0.1, twoBlack: 0.1, stretch: 0.3, weakFour: 0.1, weakFive: 0.1, smallUnder: 0.1, pass: 2.5, passSwing: 0.1, passSpan: 0.05, passFour: 0.1, passLevel: 0.2, hop: 4, chordOuter: 2, change: 1, changeLetters: 1, innerPattern: 2, innerFinger: 2.5, repeat: 0 };
-const GREATEST = { smallThumb: 0.7, thumbBlack: 2, small: 2.5, thumbBlackNeighbour: 3.5, fiveBlackNeighbour: 2.5, hop: 4, chordOuter: 2, change: 1, changeLetters: 1, disguisedPass: 6, leap: 2, passLevel: 0.6, innerPattern: 2, innerFinger: 2.5, repeat: 0 };
+const LEAST = { move: 3, moveLetters: 0.3, legatoMove: 1.5, small: 0.8, large: 0.2, largeThumb: 0.25, open: 0.8, contract: 2, leap: 1, disguisedPass: 6, thumbBlack: 0.8, fourBlack: 0.1, twoBlack: 0.1, stretch: 0.3, weakFour: 0.1, weakFive: 0.1, smallUnder: 0.1, pass: 2.5, passSwing: 0.1, passSpan: 0.05, passFour: 0.1, passLevel: 0.2, hop: 4, chordOuter: 3.5, change: 1, changeLetters: 1, innerPattern: 2, innerFinger: 2.5, repeat: 0 };
+const GREATEST = { smallThumb: 0.7, thumbBlack: 2, small: 2.5, thumbBlackNeighbour: 3.5, fiveBlackNeighbour: 2.5, hop: 4, chordOuter: 3.5, change: 1, changeLetters: 1, disguisedPass: 6, leap: 2, passLevel: 0.6, innerPattern: 2, innerFinger: 2.5, repeat: 0 };
 const leastOf = (rule) => LEAST[rule] ?? 0.02;
 const greatestOf = (rule) => GREATEST[rule] ?? Infinity;
 

@@ -43,7 +43,7 @@ export function createCoreService(): CoreService {
     if (!asked.ok) return asked;
     const { piece, wish: full } = asked.value;
     const before = asWritten(piece, full.player, full.keyboard);
-    const after = moveTo(piece, before, full);
+    const after = remembered(versionsOf(piece), JSON.stringify(wish), () => moveTo(piece, before, full));
     return after.ok ? ok({ piece, before, after: after.value }) : after;
   };
 
@@ -134,6 +134,27 @@ function samePlayer(player: Player): Player {
 }
 
 const players = new Map<string, Player>();
+
+/** The last versions of each piece: what is asked of one after its page (chords, fingers, how it sounds) need not move it again. */
+const versions = new WeakMap<OpenedPiece, Map<string, Result<Version, Fault>>>();
+
+function versionsOf(piece: OpenedPiece): Map<string, Result<Version, Fault>> {
+  const known = versions.get(piece) ?? new Map<string, Result<Version, Fault>>();
+  versions.set(piece, known);
+  return known;
+}
+
+/** So many versions of a piece are kept; the one that was not asked for the longest goes first. */
+const KEPT_VERSIONS = 6;
+
+function remembered<T>(kept: Map<string, T>, name: string, make: () => T): T {
+  const value = kept.get(name) ?? make();
+  kept.delete(name);
+  kept.set(name, value);
+  const oldest = kept.keys().next().value;
+  if (kept.size > KEPT_VERSIONS && oldest !== undefined) kept.delete(oldest);
+  return value;
+}
 
 /** Lets questions that came in meanwhile be answered. */
 function otherQuestions(): Promise<void> {

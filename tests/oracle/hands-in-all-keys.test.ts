@@ -1,7 +1,9 @@
 /** What must hold of the planner whatever the tune: invariances, and no false alarms. */
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
+import { keyCard } from '@/core/chord';
 import { asWritten, moveTo, type Version } from '@/core/job';
+import { nameText, pitchText, type Pitch } from '@/core/pitch';
 import { completeHand, demandsOf, LEVELS, neutralView, planHand, playHand, realView, type Fingering } from '@/core/finger';
 import { groundOf, keepHand, studyHand } from '@/core/force';
 import { hopFlags, stretchFlags, type Flag, type PlayedHand } from '@/core/flag';
@@ -149,6 +151,19 @@ describe('trade facts (handbook, common practice)', () => {
     for (const up of [0, 2, 4, 5, 7, 9, -2]) {
       const study = studyHand(groundOf(own, demandsOf(player({ level: 3 }))), midisOf(own, up));
       expect(study.plan.steps.map(({ grip }) => grip.fingers.toReversed().join(''))).toEqual(['531', '521', '521', '531']);
+    }
+  });
+
+  it.each(['major', 'minor'] as const)('tonic triads of all twelve %s keys are 1-3-5 and 5-3-1, primary chords for the left hand 5-3-1, 5-2-1, 5-2-1, though nothing is printed', (mode) => {
+    for (const name of ['C', 'G', 'D', 'A', 'E', 'B', 'F', 'Bb', 'Eb', 'Ab', ...(mode === 'major' ? ['Db', 'Gb'] : ['C#', 'F#'])]) {
+      const card = keyCard(keyOf(name, mode));
+      const signature = mode === 'major' || !card.relative ? name : nameText(card.relative.tonic);
+      const chord = (pitches: readonly Pitch[], octave: number): string => `[${pitches.map((pitch) => pitchText({ ...pitch, octave: pitch.octave + octave })).join(' ')}]:2`;
+      for (const level of LEVELS) {
+        expect([name, level, planned('right', chord(card.triad, 0), { level }, signature)]).toEqual([name, level, '135']);
+        expect([name, level, planned('left', chord(card.triad, -1), { level }, signature)]).toEqual([name, level, '531']);
+      }
+      expect([name, planned('left', card.primary.map(({ pitches }) => chord(pitches, 0)).join(' '), { level: 3 }, signature)]).toEqual([name, '531 521 521']);
     }
   });
 

@@ -58,8 +58,8 @@ describe('keyCard', () => {
     expect(keyCard(keyOf('A', 'minor')).primary.map((chord) => numeralOf(chordOf(chord.pitches, keyOf('A', 'minor')) as NonNullable<ReturnType<typeof chordOf>>))).toEqual(['i', 'iv', 'V⁷']);
   });
 
-  it('has the fingers that the planner finds for them where the thumb is not on black', () => {
-    for (const key of ['C', 'G', 'D', 'A', 'F']) {
+  it('has the fingers that the planner finds for them', () => {
+    for (const key of ['C', 'G', 'D', 'B', 'Eb', 'Ab']) {
       const text = keyCard(keyOf(key)).primary.map(({ pitches }) => `[${pitches.map((pitch) => pitchText(pitch)).join(' ')}]:2`).join(' ');
       expect(planned('left', text, { level: 3 }, key)).toBe('531 521 521');
     }

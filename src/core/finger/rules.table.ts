@@ -62,7 +62,7 @@ export const WEIGHTS: Readonly<Record<Rule, number>> = {
   innerPattern: 2,
   innerArpeggio: 0.89,
   innerFinger: 2.5,
-  chordOuter: 2,
+  chordOuter: 3.5,
   fourBlack: 0.1,
   twoBlack: 0.4,
   thumbBlack: 2,

@@ -4,6 +4,7 @@ import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react'
 import { parseKey, type Key, type Mode } from '@/core/pitch';
 import { choosePart, decidedFor, respellNote, studioDatabase, type Desk, type PieceRecord, type PupilRecord, type Settings } from '@/data';
 import { ScreenKeys } from '@/features/shared/key-help';
+import { benchKeys } from './bench-keys';
 import { BenchTools, SaveButtons } from './bench-tools';
 import { ChordsPanel } from './chords-panel';
 import { FingerPageView } from './finger-page-view';
@@ -17,7 +18,7 @@ import { MarkEvery } from './mark-every';
 import { NotePanel } from './note-panel';
 import { OwnKey } from './own-key';
 import { Paper } from './paper';
-import { leave, PaperTools, PAPER_VIEWS, zoomBy, type PaperView } from './paper-tools';
+import { PaperTools, type PaperView } from './paper-tools';
 import { PartnerPanel } from './partner-panel';
 import { PupilChoice } from './pupil-choice';
 import { SidePanels, type SidePanel } from './side-panels';
@@ -25,7 +26,7 @@ import { respelling, useBench, type BenchPage } from './use-bench';
 import { go, useBenchAddress } from './use-bench-address';
 import { momentIndex, useBenchDeeds } from './use-bench-deeds';
 import { useDecide } from './use-decide';
-import { KEY_LETTERS, useKeyTyping } from './use-key-typing';
+import { useKeyTyping } from './use-key-typing';
 import { useKeysAhead } from './use-keys-ahead';
 import { usePlayer } from './use-player';
 import { useRememberedKey } from './use-remembered-key';
@@ -141,48 +142,7 @@ export function BenchPiece({ piece, settings, desk, pupils, pupil }: BenchPieceP
 
   return (
     <div className="flex flex-col">
-      <ScreenKeys
-        keys={[
-          { key: '[', does: 'the key before this one in the strip', act: () => stepKey(-1) },
-          { key: ']', does: 'the next key in the strip', act: () => stepKey(1) },
-          { key: 'C  F#  Eb …', does: 'to the key of that name', act: typeKey, anyOf: KEY_LETTERS },
-          { key: 'ArrowLeft', does: 'the moment before', act: () => walk(-1) },
-          { key: 'ArrowRight', does: 'the next moment', act: () => walk(1) },
-          { key: 'ArrowUp', does: 'take up the note above', act: () => stepNote(1) },
-          { key: 'ArrowDown', does: 'take up the note below', act: () => stepNote(-1) },
-          {
-            key: '1 … 5',
-            does: 'this finger for the note that is taken up',
-            anyOf: ['1', '2', '3', '4', '5'],
-            act: (digit) => {
-              if (note) deeds.fingers([{ note: note.noteId, finger: Number(digit) as 1 | 2 | 3 | 4 | 5 }], 'here', `finger ${digit} on ${note.name}`);
-            },
-          },
-          {
-            key: '0',
-            does: 'give its finger back to the plan',
-            act: () => {
-              if (note) deeds.letGo([note.noteId], `finger on ${note.name} given back`);
-            },
-          },
-          {
-            key: 'r',
-            does: 'ring the note that is taken up',
-            act: () => {
-              if (note) deeds.mark('ring', [note.noteId], '', `ring at ${note.name}`);
-            },
-          },
-          { key: 'n', does: 'the next hand note', act: () => stepHandNote(1) },
-          { key: 'N', does: 'the hand note before', act: () => stepHandNote(-1) },
-          { key: 'p', does: 'play from the selected bar, or stop', act: togglePlay },
-          { key: 'v', does: 'both versions, the new one alone, or finger numbers', act: () => setPaperView(nextView(paperView)) },
-          { key: 't', does: 'hand tracks on or off', act: () => leave({ tracks: desk.tracks === 'shown' ? 'hidden' : 'shown' }) },
-          { key: '+', does: 'larger', act: () => leave({ zoom: zoomBy(desk.zoom, 1) }) },
-          { key: '-', does: 'smaller', act: () => leave({ zoom: zoomBy(desk.zoom, -1) }) },
-          { key: 's', does: 'save as MusicXML', act: () => save('musicxml') },
-          { key: 'Escape', does: 'choose no hand note', act: () => choose(null) },
-        ]}
-      />
+      <ScreenKeys keys={benchKeys({ note, deeds, stepKey, typeKey, walk, stepNote, stepHandNote, togglePlay, save, onEscape: () => choose(null), view: paperView, onView: setPaperView, desk })} />
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pt-2">
         <div className="min-w-0">
           <h1 className="truncate text-xl font-semibold">{view ? view.title || piece.fileName : 'Reading the piece …'}</h1>
@@ -251,10 +211,6 @@ export function BenchPiece({ piece, settings, desk, pupils, pupil }: BenchPieceP
 
 function shownModeOf(key: Key | undefined): Mode {
   return key?.mode ?? 'major';
-}
-
-function nextView(view: PaperView): PaperView {
-  return PAPER_VIEWS[(PAPER_VIEWS.indexOf(view) + 1) % PAPER_VIEWS.length] ?? 'both';
 }
 
 /** The marks for this pupil in this key. They keep their identity while they say the same. */

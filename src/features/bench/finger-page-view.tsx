@@ -23,6 +23,8 @@ const LETTER_PX = 7;
 /** A hand's staff is low: letters rise by a part of their height, at most so many. */
 const LETTER_SHARE = 0.8;
 const MOST_LETTERS = 9;
+/** Where the figures of a hand's lowest letter stand in its row: the right hand has its stems over them, the left under them. */
+const LOWEST_PX: Readonly<Record<Hand, number>> = { right: 72, left: 69 };
 const FIGURE_PX = 22;
 const STEM_PX = 30;
 const KEYS_PX = 150;
@@ -109,7 +111,7 @@ interface StrokeProps {
 function Stroke({ stroke, hand, isNow, onNote }: StrokeProps) {
   const { noteIds, at, quarters, fingers, height, isBlack, words } = stroke;
   const x = 14 + at * QUARTER_PX;
-  const base = (hand === 'right' ? ROW_PX - 40 : 34 + 5 * LETTER_PX) - Math.min(MOST_LETTERS, height) * LETTER_PX * LETTER_SHARE;
+  const base = LOWEST_PX[hand] - Math.min(MOST_LETTERS, height) * LETTER_PX * LETTER_SHARE;
   const way = hand === 'right' ? -1 : 1;
   const isLong = quarters >= 2;
   const flags = quarters < 0.5 ? 2 : quarters < 1 ? 1 : 0;

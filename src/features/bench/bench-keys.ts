@@ -1,0 +1,60 @@
+import type { KeyDown } from '@/core/job';
+import type { Finger } from '@/core/score';
+import type { Desk } from '@/data';
+import type { ScreenKey } from '@/features/shared/use-keys';
+import { leave, PAPER_VIEWS, zoomBy, type PaperView } from './paper-tools';
+import type { BenchDeeds } from './use-bench-deeds';
+import type { DecideDeeds } from './use-decide';
+import { KEY_LETTERS } from './use-key-typing';
+
+/** What the keys of the Bench work on. */
+export interface BenchKeysOf extends Pick<BenchDeeds, 'stepKey' | 'walk' | 'save'> {
+  /** The note that is taken up. */
+  readonly note: KeyDown | null;
+  readonly deeds: DecideDeeds;
+  readonly typeKey: (typed: string) => void;
+  readonly stepNote: (by: number) => void;
+  readonly stepHandNote: (by: number) => void;
+  readonly togglePlay: () => void;
+  readonly onEscape: () => void;
+  readonly view: PaperView;
+  readonly onView: (view: PaperView) => void;
+  readonly desk: Desk;
+}
+
+/** The keys of the Bench: all that a teacher does there, without a mouse. */
+export function benchKeys({ note, deeds, stepKey, typeKey, walk, stepNote, stepHandNote, togglePlay, save, onEscape, view, onView, desk }: BenchKeysOf): readonly ScreenKey[] {
+  const atNote = (deed: (taken: KeyDown) => void): void => {
+    if (note) deed(note);
+  };
+  return [
+    { key: '[', does: 'the key before this one in the strip', act: () => stepKey(-1) },
+    { key: ']', does: 'the next key in the strip', act: () => stepKey(1) },
+    { key: 'C  F#  Eb …', does: 'to the key of that name', act: typeKey, anyOf: KEY_LETTERS },
+    { key: 'ArrowLeft', does: 'the moment before', act: () => walk(-1) },
+    { key: 'ArrowRight', does: 'the next moment', act: () => walk(1) },
+    { key: 'ArrowUp', does: 'take up the note above', act: () => stepNote(1) },
+    { key: 'ArrowDown', does: 'take up the note below', act: () => stepNote(-1) },
+    {
+      key: '1 … 5',
+      does: 'this finger for the note that is taken up',
+      anyOf: ['1', '2', '3', '4', '5'],
+      act: (digit) => atNote(({ noteId, name }) => deeds.fingers([{ note: noteId, finger: Number(digit) as Finger }], 'here', `finger ${digit} on ${name}`)),
+    },
+    { key: '0', does: 'give its finger back to the plan', act: () => atNote(({ noteId, name }) => deeds.letGo([noteId], `finger on ${name} given back`)) },
+    { key: 'r', does: 'ring the note that is taken up', act: () => atNote(({ noteId, name }) => deeds.mark('ring', [noteId], '', `ring at ${name}`)) },
+    { key: 'n', does: 'the next hand note', act: () => stepHandNote(1) },
+    { key: 'N', does: 'the hand note before', act: () => stepHandNote(-1) },
+    { key: 'p', does: 'play from the selected bar, or stop', act: togglePlay },
+    { key: 'v', does: 'both versions, the new one alone, or finger numbers', act: () => onView(viewAfter(view)) },
+    { key: 't', does: 'hand tracks on or off', act: () => leave({ tracks: desk.tracks === 'shown' ? 'hidden' : 'shown' }) },
+    { key: '+', does: 'larger', act: () => leave({ zoom: zoomBy(desk.zoom, 1) }) },
+    { key: '-', does: 'smaller', act: () => leave({ zoom: zoomBy(desk.zoom, -1) }) },
+    { key: 's', does: 'save as MusicXML', act: () => save('musicxml') },
+    { key: 'Escape', does: 'choose no hand note', act: onEscape },
+  ];
+}
+
+function viewAfter(view: PaperView): PaperView {
+  return PAPER_VIEWS[(PAPER_VIEWS.indexOf(view) + 1) % PAPER_VIEWS.length] ?? 'both';
+}
