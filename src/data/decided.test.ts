@@ -47,6 +47,9 @@ describe('hand notes set aside', () => {
     expect(twice.aside).toEqual([{ ...nellInD, flag: 'hop/right/n1', reason: 'still' }]);
     expect(withAside(twice, nellInEFlat, 'hop/right/n1', null).aside).toHaveLength(1);
     expect(withAside(twice, nellInD, 'hop/right/n1', null).aside).toEqual([]);
+    const everywhere = withAside(twice, nellEverywhere, 'hop/right/n1', 'in all keys');
+    expect(everywhere.aside.map(({ key, reason }) => [key, reason])).toEqual([[null, 'in all keys']]);
+    expect(withAside(everywhere, nellInEFlat, 'hop/right/n1', null).aside).toEqual([]);
   });
 });
 

@@ -34,7 +34,8 @@ export function withoutFingers(decided: Decided, whose: Whose, notes: readonly s
 
 /** Puts a hand note away with a reason, or, with null, takes it back. */
 export function withAside(decided: Decided, whose: Whose, flag: string, reason: string | null): Decided {
-  const isSame = (one: Decided['aside'][number]): boolean => one.pupil === whose.pupil && one.flag === flag && (one.key === null || one.key === whose.key);
+  // What is put away for every key, and what is brought back, takes the place of both.
+  const isSame = (one: Decided['aside'][number]): boolean => one.pupil === whose.pupil && one.flag === flag && (whose.key === null || one.key === null || one.key === whose.key);
   const others = decided.aside.filter((one) => !isSame(one));
   return { ...decided, aside: reason === null ? others : [...others, { ...whose, flag, reason }] };
 }

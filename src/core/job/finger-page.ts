@@ -1,8 +1,7 @@
-import { childElements, childText } from '../markup';
 import { diatonicNumber, namePrint } from '../pitch';
 import { isBlackKey } from '../keyboard';
 import { groupBy } from '../list';
-import { struckNotes, type Finger, type Hand, type HandNote } from '../score';
+import { struckNotes, syllableAt, type Finger, type Hand, type HandNote } from '../score';
 import { fingersById } from './fingers-by-id';
 import type { OpenedPiece, Version } from './open-piece';
 
@@ -65,16 +64,11 @@ function strokesOf(notes: readonly HandNote[], fingers: ReadonlyMap<string, Fing
       keys: moment.map(({ pitch }) => namePrint(pitch)),
       height: diatonicNumber(first.pitch) - lowest,
       isBlack: moment.some(({ midi }) => isBlackKey(midi)),
-      words: moment.map(wordsOf).find((words) => words !== null) ?? null,
+      words: moment.map(({ item }) => syllableAt(item)).find((words) => words !== null) ?? null,
     };
     byBar.set(first.barIndex, [...(byBar.get(first.barIndex) ?? []), stroke]);
   }
   return byBar;
-}
-
-function wordsOf({ item }: HandNote): string | null {
-  const [lyric] = childElements(item.xml, 'lyric');
-  return (lyric && childText(lyric, 'text')) || null;
 }
 
 function rangeOf(notes: readonly HandNote[]): readonly [number, number] | null {

@@ -1,6 +1,7 @@
-import { DIRECTIONS, fifteenKeys, intervalToKey, intervalSemitones, keyPrint, keyText, pitchPrint, transposeBy, type Direction, type Key, type Pitch } from '../pitch';
+import { DIRECTIONS, intervalToKey, intervalSemitones, keyPrint, keyText, pitchPrint, transposeBy, type Direction, type Key, type Pitch } from '../pitch';
 import { fitRange, isReadable, partnersKey, type Partner, type Range, type RangeFit } from '../survey';
 import type { Hand } from '../score';
+import { ladderKeys } from './ladder';
 import type { OpenedPiece } from './open-piece';
 
 /** Who sings or plays along: which notes (a hand's, or all), the comfortable range, and the instrument. */
@@ -22,12 +23,12 @@ export interface PartnerKey {
   readonly isReadable: boolean;
 }
 
-/** All keys of the piece's mode for a singer or another instrument, in the order of their signatures. */
+/** All keys of the piece's mode for a singer or another instrument, the piece's own first, then its neighbours. */
 export function partnerKeys(piece: OpenedPiece, wish: PartnerWish): readonly PartnerKey[] {
   const own = piece.notes.filter(({ hand }) => wish.voice === 'both' || hand === wish.voice).toSorted((a, b) => a.midi - b.midi);
   const [low, high] = [own[0], own.at(-1)];
   if (!low || !high) return [];
-  return fifteenKeys(piece.key.key.mode).map((key) => {
+  return ladderKeys(piece, piece.key.key.mode).map((key) => {
     const ways = DIRECTIONS.map((direction) => wayTo(piece.key.key, key, direction, low, high, wish.comfortable));
     // Of ways that fit equally well the nearest comes first.
     const best = ways.toSorted((a, b) => missOf(a.fit) - missOf(b.fit))[0] as (typeof ways)[number];

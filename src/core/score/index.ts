@@ -21,3 +21,4 @@ export { handNotes, handOfStaff, handsOf, ledgerLines, pupilPart, soundingShift 
 export type { HandNote } from './hands';
 export { struckNotes } from './struck';
 export { attributesOf, firstSignature, itemsOf, mapMeasures, notesOf } from './lookups';
+export { syllableAt } from './syllable';

@@ -63,7 +63,7 @@ function HandNoteDeeds({ note, deeds, onTakeUp }: Pick<HandNoteProps, 'note' | '
         {first !== undefined ? <Deed onPress={() => onTakeUp(first)}>Any finger …</Deed> : null}
         <Deed onPress={() => deeds.mark('ring', note.noteIds, '', `“${note.title}” ringed for the pupil`)}>Ring it for the pupil</Deed>
       </div>
-      <PutAside onPut={(reason) => deeds.putAside(note.name, reason, `“${note.title}” set aside`)} />
+      <PutAside onPut={(reason, reach) => deeds.putAside(note.name, reason, reach, `“${note.title}” set aside`)} />
     </div>
   );
 }
@@ -98,9 +98,7 @@ function FingerDeeds({ note, deeds }: Pick<HandNoteProps, 'note' | 'deeds'>) {
           also in {also.length === 1 ? 'bar' : 'bars'} {also.map(({ bar }) => bar).join(', ')}, where the same comes again
         </Check>
       ) : null}
-      <Check isOn={reach === 'everywhere'} onChange={(isOn) => setReach(isOn ? 'everywhere' : 'here')}>
-        in every key
-      </Check>
+      <ReachCheck reach={reach} onChange={setReach} />
     </>
   );
 }
@@ -113,9 +111,10 @@ function said(fingers: readonly (Finger | null)[]): string {
   return known.length > SAID ? `${known.slice(0, SAID).join(' ')} …` : known.join(' ');
 }
 
-function PutAside({ onPut }: { readonly onPut: (reason: string) => void }) {
+function PutAside({ onPut }: { readonly onPut: (reason: string, reach: Reach) => void }) {
   const [isOpen, setOpen] = useState(false);
   const [reason, setReason] = useState('');
+  const [reach, setReach] = useState<Reach>('here');
   if (!isOpen) {
     return (
       <div>
@@ -125,17 +124,27 @@ function PutAside({ onPut }: { readonly onPut: (reason: string) => void }) {
   }
   return (
     <form
-      className="flex gap-1"
       onSubmit={(event) => {
         event.preventDefault();
-        onPut(reason.trim() || 'no reason given');
+        onPut(reason.trim() || 'no reason given', reach);
       }}
     >
-      <input className="input input-sm h-8 flex-1" aria-label="Why it is set aside" placeholder="why, e.g. she plays it so" autoFocus value={reason} onChange={(event) => setReason(event.target.value)} />
-      <button type="submit" className="btn btn-sm h-8">
-        Set aside
-      </button>
+      <div className="flex gap-1">
+        <input className="input input-sm h-8 flex-1" aria-label="Why it is set aside" placeholder="why, e.g. she plays it so" autoFocus value={reason} onChange={(event) => setReason(event.target.value)} />
+        <button type="submit" className="btn btn-sm h-8">
+          Set aside
+        </button>
+      </div>
+      <ReachCheck reach={reach} onChange={setReach} />
     </form>
+  );
+}
+
+function ReachCheck({ reach, onChange }: { readonly reach: Reach; readonly onChange: (reach: Reach) => void }) {
+  return (
+    <Check isOn={reach === 'everywhere'} onChange={(isOn) => onChange(isOn ? 'everywhere' : 'here')}>
+      in every key
+    </Check>
   );
 }
 

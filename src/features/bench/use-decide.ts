@@ -19,7 +19,7 @@ export type Reach = 'here' | 'everywhere';
 export interface DecideDeeds {
   readonly fingers: (fingers: readonly NoteFinger[], reach: Reach, words: string) => void;
   readonly letGo: (notes: readonly string[], words: string) => void;
-  readonly putAside: (flag: string, reason: string, words: string) => void;
+  readonly putAside: (flag: string, reason: string, reach: Reach, words: string) => void;
   readonly bringBack: (flag: string, words: string) => void;
   readonly mark: (kind: MarkKind, notes: readonly string[], text: string, words: string) => void;
 }
@@ -36,7 +36,7 @@ export function useDecide(pieceId: string, pupil: string | null, key: string): D
     return {
       fingers: (fingers, reach, words) => make((decided) => withFingers(decided, whoseOf(reach), fingers), words),
       letGo: (notes, words) => make((decided) => withoutFingers(decided, here, notes), words),
-      putAside: (flag, reason, words) => make((decided) => withAside(decided, here, flag, reason), words),
+      putAside: (flag, reason, reach, words) => make((decided) => withAside(decided, whoseOf(reach), flag, reason), words),
       bringBack: (flag, words) => make((decided) => withAside(decided, here, flag, null), words),
       mark: (kind, notes, text, words) => make((decided) => withMarks(decided, here, kind, notes, text), words),
     };

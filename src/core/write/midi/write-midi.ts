@@ -1,9 +1,8 @@
 import { strToU8 } from 'fflate';
 import { writeMidi, type MidiEvent } from 'midi-file';
-import { childAt, childElements, childText } from '../../markup';
 import { playedBars, playingOrder, soundingNotes, tempoMap, type PlayedBar } from '../../perform';
 import { keyOfSignature, signatureOf, intervalOf, type Key } from '../../pitch';
-import { handOfStaff, handsOf, soundingShift, type Hand, type Measure, type NoteItem, type Part, type Score } from '../../score';
+import { handOfStaff, handsOf, soundingShift, syllableAt, type Hand, type Measure, type Part, type Score } from '../../score';
 import type { Meter } from '../../time';
 
 /** Ticks in a quarter note of the file. 960 holds triplets and sixty-fourths exactly. */
@@ -106,18 +105,12 @@ function sound(channel: number, noteNumber: number, start: number, end: number, 
 
 function lyrics(bars: readonly PlayedBar[], part: Part, hand: Hand, scale: number): readonly Timed[] {
   return bars.flatMap(({ measure, start }) =>
-    measure.items.flatMap((item) =>
-      item.kind === 'note' && handOfStaff(part, item.staff) === hand ? lyricsOf(item).map((text) => set((start + item.onset) * scale, { type: 'lyrics', text: latin(text) } as MidiEvent)) : [],
-    ),
+    measure.items.flatMap((item) => {
+      if (item.kind !== 'note' || handOfStaff(part, item.staff) !== hand) return [];
+      const text = syllableAt(item);
+      return text === null ? [] : [set((start + item.onset) * scale, { type: 'lyrics', text: latin(text) } as MidiEvent)];
+    }),
   );
-}
-
-function lyricsOf(note: NoteItem): readonly string[] {
-  const lyric = childElements(note.xml, 'lyric')[0];
-  const text = lyric && childAt(lyric, 'text') ? (childText(lyric, 'text') ?? '') : '';
-  // A hyphen says that the word goes on, as karaoke files have it.
-  const goesOn = lyric && ['begin', 'middle'].includes(childText(lyric, 'syllabic') ?? '');
-  return text === '' ? [] : [goesOn ? `${text}-` : text];
 }
 
 function set(at: number, event: MidiEvent | Omit<MidiEvent, 'deltaTime'>): Timed {
