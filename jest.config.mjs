@@ -28,7 +28,7 @@ const config = {
       ...shared,
       displayName: 'unit',
       testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/tests/oracle/**/*.test.ts', '<rootDir>/tests/api/**/*.test.ts'],
-      setupFiles: ['fake-indexeddb/auto'],
+      setupFiles: ['fake-indexeddb/auto', '<rootDir>/tests/support/fixed-seed.ts'],
     },
     {
       ...shared,

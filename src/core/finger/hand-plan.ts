@@ -74,7 +74,9 @@ export function over(fingering: Fingering, by: Fingering): Fingering {
 export function completeHand(passage: Passage, view: View, demands: Demands, given: Fingering): HandPlan {
   const lattice = latticeOf(passage, view, demands);
   const extra: Extra = { own: barring(lattice, given), changed: null, opens: 0 };
-  const path = solveAlike(lattice, likenessGroups(passage), extra);
+  // Like moments whose fingers are all given cannot be made any more alike.
+  const isOpen = (t: number): boolean => struckAt(passage, t).some((note) => (given[note] ?? null) === null);
+  const path = solveAlike(lattice, likenessGroups(passage).filter((group) => group.some(isOpen)), extra);
   return finished(lattice, path.steps, path.cost, path.bound);
 }
 
