@@ -26,18 +26,23 @@ async function standing(tab: Page): Promise<number> {
   return tab.$$eval('[data-flag]', (notes) => notes.length);
 }
 
+/** Presses what may lie behind the keyboard at the foot of the screen: it is scrolled free first. */
+async function pressFreely(tab: Page, selector: string): Promise<void> {
+  const found = await tab.waitForSelector(selector);
+  await found?.evaluate((place) => place.scrollIntoView({ block: 'center' }));
+  await found?.click();
+}
+
 async function choosesNote(tab: Page, kind: string): Promise<void> {
   const note = await tab.waitForSelector(`[data-flag=${kind}]`);
   const isChosen = await note?.evaluate((found) => found.getAttribute('aria-pressed') === 'true');
-  if (!isChosen) await note?.click();
+  if (!isChosen) await pressFreely(tab, `[data-flag=${kind}]`);
   await tab.waitForSelector(`[data-flag=${kind}][aria-pressed=true]`);
 }
 
-/** Presses the button in the hand notes that begins so. It may lie behind the keyboard at the foot of the screen: it is scrolled free first. */
-async function deed(tab: Page, words: string): Promise<void> {
-  const button = await tab.waitForSelector(`::-p-xpath(//button[starts-with(normalize-space(), "${words}")])`);
-  await button?.evaluate((found) => found.scrollIntoView({ block: 'center' }));
-  await button?.click();
+/** Presses the button in the hand notes that begins so. */
+function deed(tab: Page, words: string): Promise<void> {
+  return pressFreely(tab, `::-p-xpath(//button[starts-with(normalize-space(), "${words}")])`);
 }
 
 describe('an evening at the Bench', () => {
@@ -97,21 +102,21 @@ describe('an evening at the Bench', () => {
   it('refuses a hand note with a reason: it leaves the list and the count, and can be brought back', async () => {
     const before = await standing(page);
     await choosesNote(page, 'thumb-on-black');
-    await press(page, 'Set it aside …');
+    await deed(page, 'Set it aside …');
     await page.waitForSelector('input[aria-label="Why it is set aside"]');
     await page.keyboard.type('her hand likes it');
     await page.keyboard.press('Enter');
     await page.waitForSelector('[data-role=set-aside]');
     await page.waitForFunction((count: number) => document.querySelectorAll('[data-flag]').length === count, {}, before);
     await sees(page, 'Set aside (1)');
-    await page.click('[data-role=set-aside]');
+    await pressFreely(page, '[data-role=set-aside]');
     await sees(page, 'put away: her hand likes it');
   });
 
   it('marks a note for the pupil, and every note of a kind', async () => {
     await page.click('#tab-note');
     await page.waitForSelector('[data-mark=ring]');
-    await page.click('[data-mark=reminder]');
+    await pressFreely(page, '[data-mark=reminder]');
     await page.waitForSelector('[data-mark=reminder][aria-pressed=true]');
     await page.waitForFunction(() => [...(document.querySelector('[data-role=paper] [data-role=engraving]')?.shadowRoot?.querySelectorAll('.fing text') ?? [])].some((text) => text.textContent?.endsWith('!')));
     await page.click('[data-role=mark-every]');
@@ -138,7 +143,7 @@ describe('an evening at the Bench', () => {
     await goTo(other, '/bench?piece=the-sixth-step&key=Eb-major');
     await seesKey(other, 'Eb-major');
     await sees(other, 'Decided by you (1)');
-    await press(other, 'Give back');
+    await deed(other, 'Give back');
     await other.waitForFunction(() => !document.body.innerText.includes('Decided by you'));
     await page.bringToFront();
     await page.waitForFunction(() => !document.body.innerText.includes('Decided by you'));
