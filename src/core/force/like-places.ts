@@ -7,8 +7,8 @@ export interface LikePlace {
   readonly notes: readonly NoteId[];
 }
 
-/** Where a hand has the same passage again: the same letters, in the same order and at the same distances in time. `ids` are its notes; longer
- * stretches than `LONGEST` are looked for note by note nowhere. */
+/** Where a hand has the same passage again: the same letters, in the same order and at the same distances in time. `ids` are its notes.
+ * None for stretches longer than `LONGEST`. */
 export function likePlaces(passage: Passage, ids: readonly NoteId[]): readonly LikePlace[] {
   const wanted = new Set(ids);
   const events = passage.events.flatMap((_, t) => (struckAt(passage, t).some((note) => wanted.has(passage.notes[note]?.note.id ?? '')) ? [t] : []));

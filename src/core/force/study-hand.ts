@@ -21,7 +21,7 @@ export interface HandStudy {
   /** The plan as if all keys were white, in their true places; worked out where a finger changes. */
   readonly colourless: HandPlan | null;
   readonly view: View;
-  /** Fingers that the teacher decided on for this key; null where nothing was decided. */
+  /** Fingers that the teacher decided on for this key, one entry a note; null at notes that are left to the plan. */
   readonly decided: Fingering;
   /** What the plan would be without those decisions; null where there are none. */
   readonly undecided: HandPlan | null;
