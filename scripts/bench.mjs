@@ -8,6 +8,7 @@ import { ROOT } from './lib/run.mjs';
 import { freePort, serve } from './lib/server.mjs';
 import { measureCore, plainLoadMs } from './bench/core.mjs';
 import { measureFingerings, measureFlags, measureSpeed } from './bench/hands.mjs';
+import { countPresses, measureEntering } from './bench/entering.mjs';
 import { measureKeyPress } from './bench/key-press.mjs';
 import { measureKeys } from './bench/keys.mjs';
 import { measureLongAndOdd } from './bench/long-and-odd.mjs';
@@ -28,8 +29,11 @@ print('Long and odd files:', await measureLongAndOdd());
 print('Keys of published tunes:', await measureKeys());
 print('Spelling of the same tunes from MIDI without key signatures:', await measureSpelling());
 
+print('Key presses a note, demo pieces typed by finger numbers:', await countPresses());
+
 ensureBuilt();
 ensureChromium();
 const { address, stop } = await serve(await freePort());
 print('Bench in Chromium, from the key press to the engraved page, 28 presses of “]”:', await measureKeyPress(address, new TextDecoder().decode(piece), plainLoadMs));
+print('Entering in Chromium, 30 presses in the middle of a piece:', await measureEntering(address));
 stop();

@@ -19,6 +19,8 @@ const VIEWS = [
   { name: 'bench-chords', path: '/bench?piece=market-chords&key=G-major&pupil=demo-bria&at=3:1', waitsFor: ENGRAVED, presses: ['#tab-chords'] },
   { name: 'bench-key-change', path: '/bench?piece=bridge-to-the-other-bank&key=Eb-major', waitsFor: ENGRAVED },
   { name: 'bench-lamplight', path: '/bench?piece=night-baker&key=Eb-major', waitsFor: ENGRAVED, dark: true },
+  { name: 'enter', path: '/enter?piece=slow-ferris', waitsFor: '[data-role=entered] [data-line="1"] figure[aria-busy=false]', keys: ['End', '4', '3', 't', '2'] },
+  { name: 'enter-narrow', path: '/enter?piece=harbour-stairs', waitsFor: '[data-role=entered] [data-line="1"] figure[aria-busy=false]', presses: ['[data-role=narrow]', '[data-panel=steps]'], keys: ['ArrowRight', '5', 'Control+z', '4', 'Shift+ArrowLeft', 'Shift+ArrowLeft'] },
   { name: 'settings', path: '/settings', waitsFor: 'input[name=outer]' },
 ];
 
@@ -32,7 +34,7 @@ const page = await browser.newPage();
 await page.setViewport({ width: 1280, height: 800 });
 await page.goto(address);
 await page.waitForFunction(() => document.querySelectorAll('[data-piece] figure[aria-busy=false]').length === 12);
-for (const { name, path, waitsFor, presses, dark } of VIEWS) {
+for (const { name, path, waitsFor, presses, keys, dark } of VIEWS) {
   await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: dark ? 'dark' : 'light' }]);
   await page.goto(address + path);
   await page.waitForSelector(waitsFor);
@@ -40,7 +42,14 @@ for (const { name, path, waitsFor, presses, dark } of VIEWS) {
     await page.waitForSelector(selector);
     await page.click(selector);
   }
+  for (const key of keys ?? []) {
+    const [held, last] = key.includes('+') ? key.split('+') : [null, key];
+    if (held) await page.keyboard.down(held);
+    await page.keyboard.press(last);
+    if (held) await page.keyboard.up(held);
+  }
   await page.waitForNetworkIdle();
+  if (keys) await page.waitForSelector('[data-role=kept][data-kept=true]');
   if (path.startsWith('/bench')) await page.waitForFunction(() => document.querySelector('[data-role=paper] figure[aria-busy=true]') === null);
   await page.evaluate(() => document.fonts.ready);
   await page.screenshot({ path: join(folder, `${name}.png`) });

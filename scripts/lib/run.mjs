@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 
 /** The project's folder. */
@@ -23,4 +23,23 @@ export function mustRun(command, args, sentence) {
 /** Runs one of the project's own scripts of package.json. */
 export function runsScript(name, extra = {}) {
   return runs('npm', ['run', '--silent', name], extra);
+}
+
+/** Runs scripts of package.json side by side; what each says is shown when it is through. Gives the names of those that did not go well. */
+export async function runsTogether(names) {
+  const ended = names.map(
+    (name) =>
+      new Promise((resolve) => {
+        const child = spawn('npm', ['run', '--silent', name], { cwd: ROOT, env: ENVIRONMENT, shell: process.platform === 'win32' });
+        const said = [];
+        child.stdout.on('data', (text) => said.push(text));
+        child.stderr.on('data', (text) => said.push(text));
+        child.on('close', (status) => {
+          console.log(`\n— ${name}`);
+          process.stdout.write(Buffer.concat(said));
+          resolve(status === 0 ? null : name);
+        });
+      }),
+  );
+  return (await Promise.all(ended)).filter((name) => name !== null);
 }

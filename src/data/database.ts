@@ -1,5 +1,5 @@
-import Dexie, { type EntityTable } from 'dexie';
-import type { PieceRecord, PupilRecord } from './records';
+import Dexie, { type EntityTable, type Table } from 'dexie';
+import type { PendingRecord, PieceRecord, PupilRecord, StepRecord } from './records';
 
 /** A stored setting. The whole of `Settings` is one record; what a studio file carried and we do not know is another; how the desk was left a third. */
 export interface KeptRecord {
@@ -26,6 +26,10 @@ export type StudioDatabase = Dexie & {
   readonly pupils: EntityTable<PupilRecord, 'id'>;
   readonly kept: EntityTable<KeptRecord, 'id'>;
   readonly journal: EntityTable<JournalEntry, 'number'>;
+  /** What was done to each piece while entering it, in order. */
+  readonly steps: Table<StepRecord, [string, number]>;
+  /** What was entered last and is not yet in its piece: written at once with every key press. */
+  readonly pending: EntityTable<PendingRecord, 'piece'>;
 };
 
 /** Opens the studio's database. Versions are only ever added here, never changed. */
@@ -33,5 +37,6 @@ export function openDatabase(name = 'new-thumb'): StudioDatabase {
   const database = new Dexie(name) as StudioDatabase;
   database.version(1).stores({ pieces: 'id, addedAt', kept: 'id', journal: '++number, state' });
   database.version(2).stores({ pupils: 'id, addedAt' });
+  database.version(3).stores({ steps: '[piece+number], piece', pending: 'piece' });
   return database;
 }

@@ -62,7 +62,7 @@ async function turn(database: StudioDatabase, from: JournalEntry['state']): Prom
 async function turnChange(database: StudioDatabase, change: JournalChange): Promise<JournalChange> {
   if (change.table === 'pieces') {
     const now = (await database.pieces.get(change.id)) ?? null;
-    await putPiece(database, change.id, change.before);
+    await putPiece(database, change.id, withMusicOf(change.before, now));
     return { ...change, before: now };
   }
   if (change.table === 'pupils') {
@@ -74,6 +74,12 @@ async function turnChange(database: StudioDatabase, change: JournalChange): Prom
   if (change.before) await database.kept.put(change.before);
   else await database.kept.delete(change.id);
   return { ...change, before: now };
+}
+
+/** What was entered has a history of its own: an edit beside it that is taken back leaves the music as it is now. */
+function withMusicOf(before: PieceRecord | null, now: PieceRecord | null): PieceRecord | null {
+  if (!before || !now || before.edition === now.edition) return before;
+  return { ...before, musicXml: now.musicXml, edition: now.edition };
 }
 
 async function putPiece(database: StudioDatabase, id: string, piece: PieceRecord | null): Promise<void> {

@@ -39,8 +39,29 @@ export const pieceRecordSchema = object({
   respelled: array(string().required()).default(undefined),
   remarks: array(object({ message: string().required(), bar: string() })).default(undefined),
   decided: decidedSchema.default(undefined).optional(),
+  /** Which state of the history of entering `musicXml` is; none where nothing was entered. */
+  edition: string().default(undefined).optional(),
 });
 export type PieceRecord = InferType<typeof pieceRecordSchema>;
+
+/** One step of entering a piece, as the core keeps it; `change` is its text. */
+export const stepRecordSchema = object({
+  piece: string().required(),
+  number: number().integer().min(0).required(),
+  state: mixed<'done' | 'undone'>().oneOf(['done', 'undone']).required(),
+  change: string().required(),
+});
+export type StepRecord = InferType<typeof stepRecordSchema>;
+
+/** What was entered into a piece since its record was written last. */
+export const pendingSchema = object({
+  piece: string().required(),
+  musicXml: string().required(),
+  edition: string().required(),
+  /** How many steps the history has; those behind are of a history that was left. */
+  count: number().integer().min(0).required(),
+});
+export type PendingRecord = InferType<typeof pendingSchema>;
 
 export const LOOKS = ['system', 'paper', 'lamplight'] as const;
 export type Look = (typeof LOOKS)[number];
@@ -75,10 +96,12 @@ export const deskSchema = object({
   zoom: number().integer().min(50).max(200).required(),
   labels: array(mixed<LabelKind>().oneOf([...LABEL_KINDS]).required()).required(),
   tracks: mixed<'shown' | 'hidden'>().oneOf(['shown', 'hidden']).required(),
+  /** Whether the paper for entering leaves room beside it. */
+  entering: mixed<'wide' | 'narrow'>().oneOf(['wide', 'narrow']).default('wide'),
 });
 export type Desk = InferType<typeof deskSchema>;
 
-export const USUAL_DESK: Desk = { pupil: null, zoom: 100, labels: [], tracks: 'shown' };
+export const USUAL_DESK: Desk = { pupil: null, zoom: 100, labels: [], tracks: 'shown', entering: 'wide' };
 
 /** The teacher's settings. */
 export const settingsSchema = object({
@@ -99,6 +122,8 @@ export const settingsSchema = object({
   reminders: mixed<'none' | 'signature'>().oneOf(['none', 'signature']).required(),
   /** Whether the demo studio was put away, so that it does not come back by itself. */
   demoPutAway: boolean().required(),
+  /** Keys for entering that the teacher changed: what it is for, and the key. */
+  entryKeys: array(object({ deed: string().required(), key: string().required() })).required(),
 });
 export type Settings = InferType<typeof settingsSchema>;
 
@@ -119,6 +144,7 @@ export const USUAL_SETTINGS: Settings = {
   keyboard: '88',
   reminders: 'none',
   demoPutAway: false,
+  entryKeys: [],
 };
 
 /** The studio file: everything, in one JSON file. Fields that a later version added are carried through. */

@@ -1,5 +1,6 @@
 'use client';
 
+import { useRef } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { openDatabase, type JournalEntry, type StudioDatabase } from './database';
 import { allPupils, currentDesk } from './pupils';
@@ -22,6 +23,17 @@ export function usePieces(): readonly PieceRecord[] | undefined {
 /** One piece; null where there is none, undefined until it is read. */
 export function usePiece(id: string | null): PieceRecord | null | undefined {
   return useLiveQuery(() => (id === null ? null : pieceById(studioDatabase(), id)), [id]);
+}
+
+/** One piece as it is found first: what is changed of it later is not told, so that whoever changes it is not told of every change.
+ * Null as long as there is none, undefined until that is known. */
+export function usePieceOnce(id: string | null): PieceRecord | null | undefined {
+  const found = useRef<PieceRecord | null>(null);
+  return useLiveQuery(async () => {
+    if (id === null) return null;
+    if (found.current?.id !== id) found.current = await pieceById(studioDatabase(), id);
+    return found.current;
+  }, [id]);
 }
 
 export function useSettings(): Settings | undefined {

@@ -1,5 +1,5 @@
 import { faultWords, remarkBar, remarkWords } from '@/core/explain';
-import { asWritten, benchView, chordsView, fingerChoicesAt, fingerPage, ladderFrom, ladderKeys, moveTo, openPiece, partnerKeys, rungIn, saveAs, shelfView, type OpenedPiece, type Rung, type Version, type Wish } from '@/core/job';
+import { asWritten, benchView, chordsView, fingerChoicesAt, fingerPage, ladderFrom, ladderKeys, moveTo, openPiece, partnerKeys, positionViews, rungIn, saveAs, shelfView, type OpenedPiece, type Rung, type Version, type Wish } from '@/core/job';
 import type { Player } from '@/core/finger';
 import type { KeyboardSize } from '@/core/keyboard';
 import { performanceOf } from '@/core/perform';
@@ -58,6 +58,7 @@ export function createCoreService(): CoreService {
       const checked = benchPageSchema.validateSync(page, { strict: true });
       return answer(mapped(moved(source, wish), ({ piece, before, after }) => benchView(piece, before, after, { ...checked, prefixes: ID_PREFIXES })));
     },
+    positions: (source) => answer(mapped(open(source), (piece) => positionViews(asWritten(piece)))),
     performances: (source, wish) =>
       answer(mapped(moved(source, wish), ({ piece, before, after }) => ({ before: performanceOf(before.score, piece.part.id), after: performanceOf(after.score, piece.part.id) }))),
     chords: (source, wish) => answer(mapped(moved(source, wish), ({ piece, before, after }) => chordsView(piece, before, after))),

@@ -18,18 +18,21 @@ async function start(): Promise<VerovioToolkit> {
 
 async function engrave(page: EngravingPage, layout: EngraveLayout): Promise<Answer<readonly EngravedSystem[]>> {
   const { musicXml, keyChanges } = engravingPageSchema.validateSync(page, { strict: true });
-  const { widthPx, zoom, breaks } = engraveLayoutSchema.validateSync(layout, { strict: true });
+  const { widthPx, zoom, breaks, spread } = engraveLayoutSchema.validateSync(layout, { strict: true });
   try {
     const toolkit = await starting;
     toolkit.setOptions({
       ...HOUSE_STYLE,
       breaks,
+      ...(spread === 'natural' ? ENTERED : PRINTED),
       scale: zoom,
       pageWidth: breaks === 'none' ? 100_000 : Math.round((widthPx * 100) / zoom),
     });
     if (!toolkit.loadData(musicXml)) return REFUSED;
     if (keyChanges.length > 0) toolkit.loadData(withStaffKeys(toolkit.getMEI({}), keyChanges));
-    const systems = Array.from({ length: toolkit.getPageCount() }, (_, i) => engravedSystem(toolkit.renderToSVG(i + 1)));
+    const isLine = breaks === 'none' && spread === 'natural';
+    const pictures = Array.from({ length: toolkit.getPageCount() }, (_, i) => toolkit.renderToSVG(i + 1));
+    const systems = pictures.map((svg) => engravedSystem(isLine ? asWideAs(svg, widthPx, zoom) : svg));
     return { ok: true, value: systems };
   } catch {
     // A crash inside the engraver leaves it unusable: the next page gets a new one.
@@ -59,12 +62,24 @@ const REFUSED = {
   trouble: { code: 'engrave.refused', message: 'This piece could not be engraved.', hint: 'It is kept as it is; saving it still works.', line: null },
 } as const;
 
+/** Units of a picture to a pixel at print size. Source: our own look at the engraver's pictures, whose inner and outer boxes differ by it. */
+const UNITS = 10;
+
+/** Gives the picture of one long line the width of the page, so that lines of different lengths are of one size. A line that is longer keeps its own. */
+function asWideAs(svg: string, widthPx: number, zoom: number): string {
+  const widths = [widthPx, (widthPx * UNITS * 100) / zoom].values();
+  return svg.replace(/(<svg\b[^>]*?viewBox="0 0 )([\d.]+)/g, (_, before: string, own: string) => `${before}${Math.max(widths.next().value ?? 0, Number(own))}`);
+}
+
+/** A line that is being entered is as long as its notes need, with room above it for what is wrong with its bars. */
+const ENTERED = { spacingLinear: 0.33, pageMarginTop: 75 };
+const PRINTED = { spacingLinear: 0.25, pageMarginTop: 20 };
+
 /** How our pages look. Heights and margins in the engraver's own units (ten to a staff space at print size). */
 const HOUSE_STYLE = {
   adjustPageHeight: true,
   adjustPageWidth: false,
   pageHeight: 60_000,
-  pageMarginTop: 20,
   pageMarginBottom: 20,
   pageMarginLeft: 20,
   pageMarginRight: 20,

@@ -33,6 +33,25 @@ describe('engravedSystem', () => {
   });
 });
 
+describe('bars', () => {
+  it('stand side by side, each with all its staves from the top, and hold their notes', () => {
+    for (const { bars, heads, viewBox } of systems) {
+      expect(bars.length).toBeGreaterThan(0);
+      bars.forEach(({ x1, x2, staves }, i) => {
+        expect(staves).toHaveLength(4);
+        staves.forEach(({ top, bottom }, at) => {
+          expect(bottom - top).toBeGreaterThan(600);
+          expect(top).toBeGreaterThan(staves[at - 1]?.bottom ?? 0);
+        });
+        expect(x2).toBeGreaterThan(x1);
+        expect(x2).toBeLessThanOrEqual(viewBox[2]);
+        if (i > 0) expect(x1).toBeCloseTo(bars[i - 1]?.x2 ?? 0, -1);
+        expect(heads.some(({ x }) => x > x1 && x < x2)).toBe(true);
+      });
+    }
+  });
+});
+
 describe('lighten', () => {
   const elements = (svg: string): number => (svg.match(/<[a-z]/g) ?? []).length;
   const texts = (svg: string): readonly string[] => [...svg.matchAll(/>([^<>\s][^<>]*)</g)].map(([, text]) => text as string);

@@ -6,9 +6,11 @@ import type { EngravedSystem } from './protocol';
  * two staff spaces to 180 units. */
 const HEAD_WIDTH = 212;
 
-/** What is looked for in a picture, in the order of the text: a note, a note head, a line of room. */
+/** What is looked for in a picture, in the order of the text: a bar, a staff in it, a line of the staff, a note, a note head, a line of room. */
 const PLACES = new RegExp(
   [
+    '<g id="[^"]+" class="(?<frame>measure|staff)\\b[^"]*"',
+    '<path d="M(?<lineX1>-?[\\d.]+) (?<lineY>-?[\\d.]+) L(?<lineX2>-?[\\d.]+) [\\d.-]+" stroke-width="13"',
     '<g id="(?<note>[^"]+)" class="note[^"]*"',
     '<g class="notehead"[^>]*>\\s*<use [^>]*translate\\((?<headX>-?[\\d.]+),? (?<headY>-?[\\d.]+)\\)',
     `<text x="(?<roomX>-?[\\d.]+)" y="(?<roomY>-?[\\d.]+)"[^>]*>(?:\\s*<tspan[^>]*>)+\\s*${ROOM_MARK}`,
@@ -23,11 +25,34 @@ export function engravedSystem(svg: string): EngravedSystem {
   const [left, top] = [Number(margin?.[1] ?? 0), Number(margin?.[2] ?? 0)];
   const heads: EngravedSystem['heads'][number][] = [];
   const lanes: EngravedSystem['lanes'][number][] = [];
+  const bars: { x1: number; x2: number; staves: { top: number; bottom: number }[] }[] = [];
+  let lines = 0;
   let note = '';
   for (const { groups } of svg.matchAll(PLACES)) {
+    if (groups?.['frame'] === 'measure') bars.push({ x1: 0, x2: 0, staves: [] });
+    if (groups?.['frame'] === 'staff') lines = 0;
+    if (groups?.['lineY'] !== undefined && lines < LINES_OF_STAFF) {
+      placeLine(bars.at(-1), lines, { x1: left + Number(groups['lineX1']), x2: left + Number(groups['lineX2']), y: top + Number(groups['lineY']) });
+      lines += 1;
+    }
     if (groups?.['note'] !== undefined) note = groups['note'];
     if (groups?.['headX'] !== undefined && heads.at(-1)?.id !== note) heads.push({ id: note, x: left + Number(groups['headX']), y: top + Number(groups['headY']), width: HEAD_WIDTH });
     if (groups?.['roomY'] !== undefined && lanes.at(-1)?.id !== note) lanes.push({ id: note, y: top + Number(groups['roomY']) });
   }
-  return { svg: lighten(svg), viewBox: [0, 0, Number(size?.[1] ?? 0), Number(size?.[2] ?? 0)], heads, lanes };
+  return { svg: lighten(svg), viewBox: [0, 0, Number(size?.[1] ?? 0), Number(size?.[2] ?? 0)], heads, lanes, bars };
+}
+
+const LINES_OF_STAFF = 5;
+
+/** A line of a staff: the first begins the staff, each further one is its lowest so far. */
+function placeLine(bar: { x1: number; x2: number; staves: { top: number; bottom: number }[] } | undefined, number: number, { x1, x2, y }: { readonly x1: number; readonly x2: number; readonly y: number }): void {
+  if (!bar) return;
+  const staff = bar.staves.at(-1);
+  if (number === 0) {
+    bar.x1 = x1;
+    bar.x2 = x2;
+    bar.staves.push({ top: y, bottom: y });
+  } else if (staff) {
+    staff.bottom = y;
+  }
 }

@@ -1,5 +1,5 @@
 import { array, mixed, number, object, string } from 'yup';
-import type { BenchView, ChordsView, Decisions, FingerPage, Ladder, NoteChoice, PageWish, PartnerKey, PartnerWish, ShelfView } from '@/core/job';
+import type { BenchView, ChordsView, Decisions, FingerPage, Ladder, NoteChoice, PageWish, PartnerKey, PartnerWish, PositionView, ShelfView } from '@/core/job';
 import { GREATEST_SPAN_MM, LEAST_SPAN_MM } from '@/core/keyboard';
 import type { Direction, Mode } from '@/core/pitch';
 import type { FileFormat } from '@/core/result';
@@ -67,6 +67,8 @@ export interface CoreService {
   regrid(bytes: Uint8Array, grid: number | null): Answer<BroughtPiece>;
   shelf(source: PieceSource, prefix: string): Answer<ShelfView>;
   bench(source: PieceSource, wish: BenchWish, page: BenchPageWish): Answer<BenchView>;
+  /** Where the hands sit in a piece where it stands. */
+  positions(source: PieceSource): Answer<readonly PositionView[]>;
   /** How the piece sounds where it stands and in the wanted key. */
   performances(source: PieceSource, wish: BenchWish): Answer<Performances>;
   /** The chords that the piece uses, before and after. */
@@ -111,6 +113,14 @@ export interface EngravedSystem {
   readonly heads: readonly { readonly id: string; readonly x: number; readonly y: number; readonly width: number }[];
   /** Where the free lines under a staff begin, by the id of its first note, and how high a line is. */
   readonly lanes: readonly { readonly id: string; readonly y: number }[];
+  /** The bars from left to right, each with its staves from the top: where their lines are. */
+  readonly bars: readonly EngravedBar[];
+}
+
+export interface EngravedBar {
+  readonly x1: number;
+  readonly x2: number;
+  readonly staves: readonly { readonly top: number; readonly bottom: number }[];
 }
 
 /** What the engraving worker does: a page in, one picture a system out. `zoom` is in per cent of print size. */
@@ -125,6 +135,9 @@ export interface EngraveLayout {
   readonly widthPx: number;
   readonly zoom: number;
   readonly breaks: 'encoded' | 'none';
+  /** Whether a line is as wide as the page it is printed on, or as long as its notes need; the first where nothing is said. One long line
+   * that is as long as it needs has the width of the page all the same. */
+  readonly spread?: 'wide' | 'natural';
 }
 
 /** What goes in front of note ids on the Bench's page: the piece before, and after it was moved. */
@@ -202,4 +215,5 @@ export const engraveLayoutSchema = object({
   widthPx: number().min(100).max(10_000).required(),
   zoom: number().min(10).max(300).required(),
   breaks: mixed<'encoded' | 'none'>().oneOf(['encoded', 'none']).required(),
+  spread: mixed<'wide' | 'natural'>().oneOf(['wide', 'natural']),
 });

@@ -139,6 +139,12 @@ describe('light and dark', () => {
     await press(teacher.page, 'New pupil');
     await teacher.page.waitForSelector('dialog[open] input[aria-label="Name"]');
     expect(await findings(teacher.page)).toEqual([]);
+    await seesEntering(teacher.page);
+    for (const way of ['fingers', 'keys', 'abc']) {
+      await teacher.page.click(`[data-way=${way}]`);
+      await teacher.page.waitForSelector(`[data-way=${way}][aria-pressed=true]`);
+      expect([way, await findings(teacher.page)]).toEqual([way, []]);
+    }
   });
 
   it('ink the engraved notes, fingers and words in the colour of the text', async () => {
@@ -157,21 +163,31 @@ describe('light and dark', () => {
   });
 });
 
+/** Opens a piece where it is entered. */
+async function seesEntering(page: Page): Promise<void> {
+  await goTo(page, '/enter?piece=bridge-to-the-other-bank');
+  await page.waitForSelector('[data-role=entry][data-ready=true] [data-line="1"] figure[aria-busy=false]');
+}
+
 describe('every window', () => {
   it.each([[1280, 800], [820, 1180], [390, 844]])('%i by %i shows all screens without scrolling sideways', async (width, height) => {
     await teacher.page.setViewport({ width, height });
-    for (const path of ['/', '/settings', '/bench?piece=bridge-to-the-other-bank&key=Db-major']) {
+    for (const path of ['/', '/settings', '/enter?piece=bridge-to-the-other-bank', '/bench?piece=bridge-to-the-other-bank&key=Db-major']) {
       await goTo(teacher.page, path);
       if (path.startsWith('/bench')) await seesKey(teacher.page, 'Db-major');
+      else if (path.startsWith('/enter')) await seesEntering(teacher.page);
       else await teacher.page.waitForSelector('h1');
       expect([path, await overflow(teacher.page)]).toEqual([path, 0]);
     }
   });
 
-  it('has no text below 12 px and no target below 32 px', async () => {
+  it.each(['Bench', 'entering'])('%s: has no text below 12 px and no target below 32 px', async (screen) => {
     await teacher.page.setViewport({ width: 1280, height: 800 });
-    await goTo(teacher.page, '/bench?piece=the-sixth-step&key=Eb-major');
-    await seesKey(teacher.page, 'Eb-major');
+    if (screen === 'entering') await seesEntering(teacher.page);
+    else {
+      await goTo(teacher.page, '/bench?piece=the-sixth-step&key=Eb-major');
+      await seesKey(teacher.page, 'Eb-major');
+    }
     const small = await teacher.page.evaluate(() => {
       const shown = (element: Element): boolean => element.getClientRects().length > 0;
       const texts = [...document.querySelectorAll('body *')]

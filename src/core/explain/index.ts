@@ -12,3 +12,4 @@ export { KIND_NAMES } from './en-kinds';
 export { LABEL_NAMES, intervalSize, labelWords } from './en-labels';
 export { MARK_NAMES, findWords, markText } from './en-marks';
 export { remarkBar, remarkWords } from './en-remarks';
+export { editWords, noticeWords, signsWords, troubleWords } from './en-edits';

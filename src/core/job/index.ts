@@ -23,3 +23,8 @@ export type { PositionView } from './position-views';
 export { shelfView } from './shelf-view';
 export type { ShelfView } from './shelf-view';
 export type { KeyDown, Moment } from './moments';
+export { entryView, pressedView } from './entry-view';
+export type { CaretView, EntryPage, EntryView, HandPlace, PressedView, TroubleView } from './entry-view';
+export type { SystemPage } from './system-pages';
+export type { EnteredView } from './entered-view';
+export { positionViews } from './position-views';

@@ -1,10 +1,12 @@
 export { recogniseFormat } from './recognise';
 export { readPiece, splitPieces, MAX_FILE_MB } from './read-piece';
 export type { Grid } from './midi/grid';
-export { readMusicXml } from './read-musicxml';
+export { readDraft, readMusicXml } from './read-musicxml';
 export type { Reading } from './read-musicxml';
 export { readAccidental, readFingers, readPitch } from './read-note';
 export { readKey } from './read-attributes';
 export { chordNames } from './read-part';
 export { parseXml } from './parse-xml';
 export { OWN_FILE_VERSION } from './own-file';
+export { readPlayed } from './played';
+export type { PlayedKey, PlayedTo } from './played';

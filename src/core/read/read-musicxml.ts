@@ -26,8 +26,19 @@ export function readMusicXml(text: string): Result<Reading, Fault> {
   return parsed.ok ? readDocument(parsed.value) : parsed;
 }
 
+/** Reads MusicXML like `readMusicXml`, and also what has no notes yet. */
+export function readDraft(text: string): Result<Reading, Fault> {
+  const parsed = parseXml(text);
+  return parsed.ok ? readParts(parsed.value) : parsed;
+}
+
 /** Reads a MusicXML document that was parsed, or composed by one of the other readers. */
 export function readDocument(parsed: XmlDocument): Result<Reading, Fault> {
+  const reading = readParts(parsed);
+  return reading.ok && !reading.value.score.parts.some(hasPitch) ? err({ code: 'read.no-notes' }) : reading;
+}
+
+function readParts(parsed: XmlDocument): Result<Reading, Fault> {
   const document = toPartwise(parsed);
   const { root } = document;
   if (root.name !== 'score-partwise') {
@@ -49,7 +60,6 @@ export function readDocument(parsed: XmlDocument): Result<Reading, Fault> {
     parts.push(read.value.part);
     remarks.push(...read.value.remarks);
   }
-  if (!parts.some(hasPitch)) return err({ code: 'read.no-notes' });
   return ok({ score: { ...headings(document), document: emptied(document), ticksPerQuarter, parts }, remarks, signs: 'drawn', carried: {} });
 }
 

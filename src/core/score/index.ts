@@ -19,6 +19,7 @@ export type {
 } from './score';
 export { handNotes, handOfStaff, handsOf, ledgerLines, pupilPart, soundingShift } from './hands';
 export type { HandNote } from './hands';
+export { pitchElement } from './pitch-element';
 export { struckNotes } from './struck';
 export { attributesOf, firstSignature, itemsOf, mapMeasures, notesOf } from './lookups';
 export { syllableAt } from './syllable';

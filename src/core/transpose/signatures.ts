@@ -19,8 +19,17 @@ interface Change {
 
 const NO_SIGNS: KeySignature = { staff: null, fifths: 0, mode: null };
 
+/** Parts are values: what was collected of one holds as long as it is there. */
+const lines = new WeakMap<Part, SignatureLine>();
+
 /** Collects the key signatures of a part. */
 export function signatureLine(part: Part): SignatureLine {
+  const line = lines.get(part) ?? collected(part);
+  lines.set(part, line);
+  return line;
+}
+
+function collected(part: Part): SignatureLine {
   const changes = signatureChanges(part).toReversed();
   const at = (barIndex: number, onset: Ticks, staff: number): KeySignature =>
     changes.find(

@@ -39,7 +39,22 @@ function pushNode(node: XmlNode, pieces: string[]): void {
   }
 }
 
+/** The text of bars that were written before: a piece that is being entered is written after every key press, and all its bars but one are as they were. */
+const bars = new WeakMap<XmlElement, string>();
+
 function pushElement(node: XmlElement, pieces: string[]): void {
+  if (node.name !== 'measure') {
+    pushAnew(node, pieces);
+    return;
+  }
+  const own: string[] = [];
+  if (!bars.has(node)) pushAnew(node, own);
+  const text = bars.get(node) ?? own.join('');
+  bars.set(node, text);
+  pieces.push(text);
+}
+
+function pushAnew(node: XmlElement, pieces: string[]): void {
   pieces.push('<', node.name);
   for (const [name, value] of Object.entries(node.attributes)) pieces.push(` ${name}="${escapeAttribute(value)}"`);
   if (node.children.length === 0) {

@@ -17,7 +17,7 @@ export function scoreDocument(score: Score): XmlDocument {
   const children = score.document.root.children.map((child): XmlNode => {
     if (!isElement(child) || child.name !== 'part') return child;
     const part = parts.next().value;
-    return part ? writePart(part, writeItem) : child;
+    return part ? withBars(part, writtenBar) : child;
   });
   return { ...score.document, root: withChildren(score.document.root, children) };
 }
@@ -27,12 +27,25 @@ export type ItemWriter = (item: MeasureItem) => XmlNode;
 
 /** The element of a part, its bars filled in. */
 export function writePart(part: Part, write: ItemWriter): XmlElement {
+  return withBars(part, (measure) => writeMeasure(measure, write));
+}
+
+function withBars(part: Part, write: (measure: Measure) => XmlElement): XmlElement {
   const measures = part.measures.values();
   return mapChildren(part.xml, (child) => {
     if (child.name !== 'measure') return child;
     const measure = measures.next().value;
-    return measure ? writeMeasure(measure, write) : child;
+    return measure ? write(measure) : child;
   });
+}
+
+/** Bars as they are written into files. The same bar gives the same element. */
+const written = new WeakMap<Measure, XmlElement>();
+
+function writtenBar(measure: Measure): XmlElement {
+  const bar = written.get(measure) ?? writeMeasure(measure, writeItem);
+  written.set(measure, bar);
+  return bar;
 }
 
 function writeMeasure(measure: Measure, write: ItemWriter): XmlElement {

@@ -1,9 +1,13 @@
 'use client';
 
 import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { PencilLine } from 'lucide-react';
 import { parseKey, type Key, type Mode } from '@/core/pitch';
 import { choosePart, decidedFor, respellNote, studioDatabase, type Desk, type PieceRecord, type PupilRecord, type Settings } from '@/data';
 import { ScreenKeys } from '@/features/shared/key-help';
+import { columnsFor, engravedZoom } from '@/features/shared/paper-size';
 import { benchKeys } from './bench-keys';
 import { BenchTools, SaveButtons } from './bench-tools';
 import { ChordsPanel } from './chords-panel';
@@ -30,22 +34,13 @@ import { useKeyTyping } from './use-key-typing';
 import { useKeysAhead } from './use-keys-ahead';
 import { usePlayer } from './use-player';
 import { useRememberedKey } from './use-remembered-key';
-import { useWidth } from './use-width';
+import { useWidth } from '@/features/shared/use-width';
 
 /** A choice that belongs to the key in which it was made. */
 interface InKey {
   readonly key: string;
   readonly name: string;
 }
-
-/** Size of the engraving at 100 %, in per cent of print. */
-const PRINT_ZOOM = 38;
-
-/** How wide a note column is at that size, bar lines and signs included. Our own measure on the demo pieces. */
-const COLUMN_PX = 31;
-
-/** Room that clefs, names and signatures take at the front of a system. */
-const FRONT_PX = 136;
 
 const NONE: readonly string[] = [];
 
@@ -59,6 +54,7 @@ interface BenchPieceProps {
 
 export function BenchPiece({ piece, settings, desk, pupils, pupil }: BenchPieceProps) {
   const address = useBenchAddress();
+  const router = useRouter();
   const [paperView, setPaperView] = useState<PaperView>('both');
   const [chosen, setChosen] = useState<InKey | null>(null);
   const [takenUp, setTakenUp] = useState<string | null>(null);
@@ -142,7 +138,7 @@ export function BenchPiece({ piece, settings, desk, pupils, pupil }: BenchPieceP
 
   return (
     <div className="flex flex-col">
-      <ScreenKeys keys={benchKeys({ note, deeds, stepKey, typeKey, walk, stepNote, stepHandNote, togglePlay, save, onEscape: () => choose(null), view: paperView, onView: setPaperView, desk })} />
+      <ScreenKeys keys={benchKeys({ note, deeds, stepKey, typeKey, walk, stepNote, stepHandNote, togglePlay, save, onEnter: () => router.push(`/enter?piece=${encodeURIComponent(piece.id)}`), onEscape: () => choose(null), view: paperView, onView: setPaperView, desk })} />
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pt-2">
         <div className="min-w-0">
           <h1 className="truncate text-xl font-semibold">{view ? view.title || piece.fileName : 'Reading the piece …'}</h1>
@@ -155,6 +151,9 @@ export function BenchPiece({ piece, settings, desk, pupils, pupil }: BenchPieceP
         <div className="ml-auto flex flex-wrap items-center gap-x-3 gap-y-1">
           <PupilChoice pupils={pupils} chosen={pupil} settings={settings} />
           {ownKey && shownKey ? <BenchTools address={address} own={ownKey} shown={shownKey} hands={ladder.value?.piece.hands ?? []} parts={view?.parts ?? []} onPart={choosePupilsPart} group={view?.group ?? null} spelling={settings.spelling} onChange={go} /> : null}
+          <Link className="btn btn-sm h-9" href={`/enter?piece=${encodeURIComponent(piece.id)}`} data-role="enter">
+            <PencilLine size={16} aria-hidden /> Change notes
+          </Link>
           <SaveButtons onSave={save} />
         </div>
       </div>
@@ -222,6 +221,5 @@ function useMarks(piece: PieceRecord, pupil: PupilRecord | null, key: string | n
 
 /** How the piece is set out on paper of this width. */
 function pageOf(view: PaperView, widthPx: number, { zoom, labels, tracks }: Desk, marks: BenchPage['page']['marks']): BenchPage {
-  const columns = Math.max(6, Math.floor((widthPx - (FRONT_PX * zoom) / 100) / ((COLUMN_PX * zoom) / 100)));
-  return { page: { view: view === 'both' ? 'both' : 'after', columns, labels, marks, tracks }, layout: { widthPx, zoom: (PRINT_ZOOM * zoom) / 100, breaks: 'encoded' } };
+  return { page: { view: view === 'both' ? 'both' : 'after', columns: columnsFor(widthPx, zoom), labels, marks, tracks }, layout: { widthPx, zoom: engravedZoom(zoom), breaks: 'encoded' } };
 }

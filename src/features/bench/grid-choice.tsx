@@ -19,6 +19,7 @@ const GRIDS: readonly (readonly [number, string])[] = [
 export function GridChoice({ piece }: { readonly piece: PieceRecord }) {
   const { say } = useMessages();
   if (!piece.midi) return null;
+  if (piece.edition !== undefined && !piece.edition.startsWith('0/')) return <p className="text-sm">The rhythm can be set to another grid once what was changed by hand is taken back.</p>;
   const choose = (index: number): void => {
     const [grid, words] = GRIDS[index] ?? [0, ''];
     void changeGrid(piece, grid, words).then((trouble) => {

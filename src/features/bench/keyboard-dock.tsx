@@ -4,7 +4,7 @@ import { memo, useMemo, useState } from 'react';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import type { BenchView, HandNoteView, Moment } from '@/core/job';
 import { pianoSounder } from '@/features/shared/sound/sounder';
-import { KeyboardMap, keyboardRange, type OldFinger } from './keyboard-map';
+import { KeyboardMap, keyboardRange, type OldFinger } from '@/features/shared/keyboard-map';
 import { PlayerBar, type PlayableBar } from './player-bar';
 import type { BenchPlayer } from './use-player';
 

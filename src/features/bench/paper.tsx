@@ -5,7 +5,7 @@ import type { BenchView, HandNoteView } from '@/core/job';
 import type { MarkKind } from '@/core/mark';
 import { EngravedPage } from '@/features/shared/engraved-page';
 import { ID_PREFIXES, type EngravedSystem, type EngraveLayout } from '@/workers/protocol';
-import { HandTracks } from './hand-track';
+import { HandTracks } from '@/features/shared/hand-track';
 import { NoteMarks } from './note-marks';
 
 /** A mark at a note. */

@@ -2,15 +2,16 @@
 
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
-import { useCallback, useEffect, useMemo, useRef, type ReactNode } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { FilePlus2, Redo2, Undo2 } from 'lucide-react';
-import { redoEdit, seedOnFirstVisit, studioDatabase, undoEdit, useHistory, useSettings } from '@/data';
+import { redoEdit, seedOnFirstVisit, settleEntered, studioDatabase, undoEdit, useHistory, useSettings } from '@/data';
 import { bringIn } from './bring-in';
 import { loadDemoStudio } from './demo-studio';
 import { layOutTextFont } from './text-font';
 import { DropPlace } from './drop-place';
 import { HandsGlyph } from './hand-glyph';
 import { useMessages } from './messages';
+import { useShownHistory } from './own-history';
 import { useKeys } from './use-keys';
 
 const PLACES = [
@@ -23,15 +24,17 @@ const PLACES = [
 export function AppShell({ children }: { readonly children: ReactNode }) {
   const { say } = useMessages();
   const take = useTakeFiles();
+  const [isSettled, setSettled] = useState(false);
   useLook();
   useEffect(() => void layOutTextFont(), []);
   useEffect(() => {
     const tell = (): void => say({ kind: 'trouble', text: 'The demo studio could not be loaded.', hint: 'Reload the page; your own pieces are not touched.' });
     void seedOnFirstVisit(studioDatabase(), loadDemoStudio).catch(tell);
+    void settleEntered(studioDatabase()).then(() => setSettled(true));
   }, [say]);
   return (
     <>
-      <header className="sticky top-0 z-30 flex h-14 items-center gap-2 border-b border-base-300 bg-base-100 px-4 max-sm:gap-1 max-sm:px-2">
+      <header data-settled={isSettled} className="sticky top-0 z-30 flex h-14 items-center gap-2 border-b border-base-300 bg-base-100 px-4 max-sm:gap-1 max-sm:px-2">
         <Link href="/" className="flex h-9 items-center gap-2 font-serif text-lg font-semibold whitespace-nowrap sm:mr-4">
           <HandsGlyph left={[]} right={[1]} size={24} />
           <span className="max-sm:sr-only">New Thumb</span>
@@ -56,7 +59,7 @@ function Places() {
         <Link
           key={href}
           href={href}
-          aria-current={path === href ? 'page' : undefined}
+          aria-current={path === href || (path === '/enter' && href === '/bench') ? 'page' : undefined}
           className="btn btn-ghost btn-sm h-9 font-normal max-sm:px-2 aria-[current]:bg-base-200 aria-[current]:font-bold aria-[current]:underline aria-[current]:underline-offset-4"
         >
           {name}
@@ -68,15 +71,19 @@ function Places() {
 
 function HistoryButtons() {
   const { say } = useMessages();
-  const history = useHistory();
+  const studios = useHistory();
+  const own = useShownHistory();
+  const history = own ?? studios;
   const undo = useCallback(async () => {
+    if (own) return own.onUndo();
     const label = await undoEdit(studioDatabase());
     if (label !== null) say({ kind: 'done', text: `Taken back: ${label}.` });
-  }, [say]);
+  }, [say, own]);
   const redo = useCallback(async () => {
+    if (own) return own.onRedo();
     const label = await redoEdit(studioDatabase());
     if (label !== null) say({ kind: 'done', text: `Done again: ${label}.` });
-  }, [say]);
+  }, [say, own]);
   const keys = useMemo(
     () => [
       { key: 'Control+z', does: 'take the last edit back', act: () => void undo() },

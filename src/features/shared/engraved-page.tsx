@@ -52,13 +52,22 @@ export function EngravedPage({ page, layout, label, fits = 'width', pointed = NO
   const holder = useRef<HTMLDivElement>(null);
   const [drawn, setDrawn] = useState<EngravedState>(NOTHING_DRAWN);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const { widthPx, zoom, breaks } = layout;
+  const underway = useRef<Promise<void> | null>(null);
+  const { widthPx, zoom, breaks, spread = 'wide' } = layout;
 
   // Before the screen is painted: a page that was engraved ahead is then seen in the very frame that asks for it.
   useLayoutEffect(() => {
     let isWanted = true;
     const show = async (): Promise<void> => {
-      const answer = await askEngraving(page, { widthPx, zoom, breaks });
+      // While a page is being engraved, only the last of those that came meanwhile is engraved next.
+      if (underway.current) await underway.current;
+      if (!isWanted) return;
+      const asked = askEngraving(page, { widthPx, zoom, breaks, spread });
+      const over = asked.then(noMatter, noMatter).then(() => {
+        if (underway.current === over) underway.current = null;
+      });
+      underway.current = over;
+      const answer = await asked;
       if (!isWanted || !holder.current) return;
       setTrouble(answer.ok ? null : `${answer.trouble.message} ${answer.trouble.hint}`);
       if (!answer.ok) return;
@@ -81,7 +90,7 @@ export function EngravedPage({ page, layout, label, fits = 'width', pointed = NO
     return () => {
       isWanted = false;
     };
-  }, [page, widthPx, zoom, breaks]);
+  }, [page, widthPx, zoom, breaks, spread]);
 
   useEffect(() => {
     if (!holder.current) return;
@@ -108,6 +117,10 @@ export function EngravedPage({ page, layout, label, fits = 'width', pointed = NO
       {overlay ? drawn.systems.map(({ system, over, at }) => createPortal(overlay(system, at), over, String(at))) : null}
     </figure>
   );
+}
+
+function noMatter(): void {
+  // Whether it went well is seen by whoever asked.
 }
 
 /** So many systems are put in with a frame once those in sight are there. */

@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { Trash2 } from 'lucide-react';
+import { PencilLine, Trash2 } from 'lucide-react';
 import type { ShelfView } from '@/core/job';
 import { removePiece, studioDatabase, type PieceRecord } from '@/data';
 import { EngravedPage } from '@/features/shared/engraved-page';
@@ -17,7 +17,8 @@ export function PieceCard({ piece, facts }: { readonly piece: PieceRecord; reado
   const view = facts?.view ?? null;
   const title = view?.title || piece.fileName;
   const { say } = useMessages();
-  const address = `/bench?piece=${encodeURIComponent(piece.id)}${piece.lastKey ? `&key=${encodeURIComponent(piece.lastKey)}` : ''}`;
+  // A piece without notes has nothing to show on the Bench: it is opened where notes are entered.
+  const address = facts?.isBlank ? enterAddress(piece.id) : `/bench?piece=${encodeURIComponent(piece.id)}${piece.lastKey ? `&key=${encodeURIComponent(piece.lastKey)}` : ''}`;
   return (
     <li className="relative flex flex-col rounded-box border border-base-300 bg-base-100 focus-within:border-primary hover:border-primary" data-piece={piece.id}>
       <div className="flex items-start gap-3 px-4 pt-3">
@@ -34,6 +35,9 @@ export function PieceCard({ piece, facts }: { readonly piece: PieceRecord; reado
       <div className="h-36 px-3 pt-1">{view ? <EngravedPage page={view.opening} layout={OPENING_LAYOUT} fits="height" label={`Opening of ${title}`} /> : null}</div>
       <div className="mt-auto flex items-end gap-2 px-4 pb-3">
         <div className="min-w-0 flex-1 text-sm">{view ? <Standing view={view} /> : null}</div>
+        <Link className="btn btn-ghost btn-sm btn-square relative z-10 size-9" href={enterAddress(piece.id)} aria-label={`Enter or change notes of “${title}”`} title="Enter or change notes">
+          <PencilLine size={16} />
+        </Link>
         <button
           type="button"
           className="btn btn-ghost btn-sm btn-square relative z-10 size-9"
@@ -46,6 +50,10 @@ export function PieceCard({ piece, facts }: { readonly piece: PieceRecord; reado
       </div>
     </li>
   );
+}
+
+function enterAddress(id: string): string {
+  return `/enter?piece=${encodeURIComponent(id)}`;
 }
 
 function Standing({ view }: { readonly view: ShelfView }) {

@@ -1,11 +1,13 @@
 'use client';
 
 import Link from 'next/link';
-import { useMemo, useState } from 'react';
-import { ArrowRight, Search } from 'lucide-react';
+import { useMemo, useRef, useState } from 'react';
+import { ArrowRight, Plus, Search } from 'lucide-react';
 import { putDemoAway, setDemo, studioDatabase, usePieces } from '@/data';
 import { loadDemoStudio } from '@/features/shared/demo-studio';
+import { ScreenKeys } from '@/features/shared/key-help';
 import { useMessages } from '@/features/shared/messages';
+import { NewPiece } from './new-piece';
 import { PieceCard } from './piece-card';
 import { usePieceFacts } from './use-piece-facts';
 
@@ -14,6 +16,15 @@ export function Shelf() {
   const pieces = usePieces();
   const facts = usePieceFacts(pieces);
   const [words, setWords] = useState('');
+  const [isBeginning, setBeginning] = useState(false);
+  const search = useRef<HTMLInputElement>(null);
+  const keys = useMemo(
+    () => [
+      { key: 'n', does: 'new piece', act: () => setBeginning(true) },
+      { key: '/', does: 'find a piece', act: () => search.current?.focus() },
+    ],
+    [],
+  );
   const found = useMemo(() => {
     const wanted = words.toLocaleLowerCase().split(/\s+/).filter(Boolean);
     return (pieces ?? []).filter((piece) => wanted.every((word) => (facts.get(piece.id)?.words ?? piece.fileName.toLocaleLowerCase()).includes(word)));
@@ -23,16 +34,21 @@ export function Shelf() {
   const hasDemo = pieces.some(({ origin }) => origin === 'demo');
   return (
     <div className="mx-auto max-w-7xl px-4 py-5">
+      <ScreenKeys keys={keys} />
       <div className="mb-4 flex flex-wrap items-center gap-4">
         <h1 className="text-2xl font-semibold">Shelf</h1>
         {pieces.length > 0 ? (
           <label className="input input-sm h-9 w-72">
             <Search size={16} aria-hidden />
-            <input type="search" placeholder="Title, key or what it trains" aria-label="Find a piece" value={words} onChange={(event) => setWords(event.target.value)} />
+            <input ref={search} type="search" placeholder="Title, key or what it trains" aria-label="Find a piece" value={words} onChange={(event) => setWords(event.target.value)} />
           </label>
         ) : null}
         {pieces.length > 0 ? <p className="text-sm text-secondary">{words ? `${found.length} of ${pieces.length} pieces` : `${pieces.length} pieces`}</p> : null}
+        <button type="button" className="btn btn-sm ml-auto h-9" data-role="new-piece" onClick={() => setBeginning(true)}>
+          <Plus size={16} aria-hidden /> New piece <kbd className="kbd kbd-xs">N</kbd>
+        </button>
       </div>
+      {isBeginning ? <NewPiece onClose={() => setBeginning(false)} /> : null}
       {hasDemo && words === '' ? <DemoBanner /> : null}
       {pieces.length === 0 ? <EmptyShelf /> : null}
       {pieces.length > 0 && found.length === 0 ? <p className="py-10 text-center">No piece has these words. Try fewer letters, a key such as “minor”, or a hand note such as “thumb”.</p> : null}
@@ -70,7 +86,7 @@ function EmptyShelf() {
   return (
     <section className="mx-auto max-w-xl py-16 text-center">
       <h2 className="mb-2 text-xl font-semibold">Your pieces stand here</h2>
-      <p className="mb-4">Drop a MusicXML, ABC or MIDI file anywhere on this page, or choose one with “Bring in a piece”. It stays in this browser and goes nowhere else.</p>
+      <p className="mb-4">Drop a MusicXML, ABC or MIDI file anywhere on this page, choose one with “Bring in a piece”, or enter a new one by finger numbers: press N. It stays in this browser and goes nowhere else.</p>
       <button type="button" className="btn h-9" onClick={() => void loadDemoStudio().then((pieces) => setDemo(studioDatabase(), pieces))}>
         Bring the demo studio back
       </button>

@@ -4,11 +4,14 @@ import { useEffect, useRef, useState } from 'react';
 import type { PieceRecord } from '@/data';
 import type { ShelfView } from '@/core/job';
 import { coreWorker } from '@/workers/client';
+import type { Trouble } from '@/workers/protocol';
 
 /** What a card knows of its piece, and the words it is found by. */
 export interface PieceFacts {
   readonly view: ShelfView | null;
   readonly trouble: string | null;
+  /** Whether it was begun here and has no notes yet. */
+  readonly isBlank: boolean;
   readonly words: string;
 }
 
@@ -26,7 +29,7 @@ export function usePieceFacts(pieces: readonly PieceRecord[] | undefined): Reado
         const answer = await coreWorker().shelf({ musicXml: piece.musicXml, ownKey: piece.ownKey, part: piece.part ?? null }, `card-${piece.id}-`);
         if (!isWanted) return;
         seen.current.set(piece.id, version);
-        setFacts((before) => new Map(before).set(piece.id, answer.ok ? factsOf(piece, answer.value) : troubleOf(piece, answer.trouble.message)));
+        setFacts((before) => new Map(before).set(piece.id, answer.ok ? factsOf(piece, answer.value) : troubleOf(piece, answer.trouble)));
       }
     };
     void look();
@@ -39,9 +42,10 @@ export function usePieceFacts(pieces: readonly PieceRecord[] | undefined): Reado
 
 function factsOf(piece: PieceRecord, view: ShelfView): PieceFacts {
   const parts = [view.title, view.composer, view.key, piece.fileName, view.meter, ...view.positions.map(({ words }) => words), ...view.handNotes.map(({ title }) => title)];
-  return { view, trouble: null, words: parts.join(' ').toLocaleLowerCase() };
+  return { view, trouble: null, isBlank: false, words: parts.join(' ').toLocaleLowerCase() };
 }
 
-function troubleOf(piece: PieceRecord, message: string): PieceFacts {
-  return { view: null, trouble: message, words: piece.fileName.toLocaleLowerCase() };
+function troubleOf(piece: PieceRecord, { code, message }: Trouble): PieceFacts {
+  const isBlank = code === 'read.no-notes';
+  return { view: null, trouble: isBlank ? 'Nothing is entered yet' : message, isBlank, words: piece.fileName.toLocaleLowerCase() };
 }

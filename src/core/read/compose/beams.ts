@@ -1,4 +1,4 @@
-import { beatTicks, type Meter } from '../../time';
+import { beamGroup, type Meter } from '../../time';
 import { PLAIN_TICKS, type PlainBar, type PlainEvent } from './plain-piece';
 
 export type Beam = 'begin' | 'continue' | 'end';
@@ -6,8 +6,7 @@ export type Beam = 'begin' | 'continue' | 'end';
 /** The beams of the events of a bar, null for those without: as the file says, else notes shorter than a quarter
  * together within each beat, three eighths in compound time. Common practice. */
 export function beamsOf(events: readonly PlainEvent[], bar: PlainBar, meter: Meter): readonly (Beam | null)[] {
-  const isCompound = meter.beatType >= 8 && meter.beats % 3 === 0;
-  const group = isCompound ? 3 * beatTicks(meter, PLAIN_TICKS) : Math.max(PLAIN_TICKS, beatTicks(meter, PLAIN_TICKS));
+  const group = beamGroup(meter, PLAIN_TICKS);
   const groupOf = events.map((event) => (canBeam(event) ? Math.floor((event.onset - bar.start) / group) : null));
   return events.map((event, i): Beam | null => {
     if (!canBeam(event)) return null;

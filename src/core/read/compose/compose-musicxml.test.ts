@@ -6,7 +6,7 @@ import { pitchText, type Pitch } from '../../pitch';
 import { serialiseXml } from '../../write';
 import { readDocument } from '../read-musicxml';
 import { composeMusicXml } from './compose-musicxml';
-import { noteValue, splitLength } from './note-values';
+import { noteValue, splitLength } from '../../time';
 import { PLAIN_BAR, PLAIN_EVENT, PLAIN_TICKS, type PlainEvent, type PlainPiece } from './plain-piece';
 
 const Q = PLAIN_TICKS;
@@ -83,14 +83,14 @@ describe('splitLength', () => {
   it('cuts any length of sixteenths into values that add up to it', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 64 }), fc.integer({ min: 0, max: 15 }), (sixteenths, place) => {
-        const values = splitLength((sixteenths * Q) / 4, (place * Q) / 4, Q);
+        const values = splitLength((sixteenths * Q) / 4, (place * Q) / 4, Q, Q);
         expect(values.reduce((sum, { ticks }) => sum + ticks, 0)).toBe((sixteenths * Q) / 4);
       }),
     );
   });
 
   it('takes one value where one is enough', () => {
-    expect(noteValue(3 * Q)).toMatchObject({ type: 'half', dots: 1 });
-    expect(splitLength(3 * Q, Q, Q)).toHaveLength(1);
+    expect(noteValue(3 * Q, Q)).toMatchObject({ type: 'half', dots: 1 });
+    expect(splitLength(3 * Q, Q, Q, Q)).toHaveLength(1);
   });
 });

@@ -1,9 +1,9 @@
 import { element, type XmlElement } from '../../markup';
-import { LETTERS, pitchText, type Pitch } from '../../pitch';
-import { beatTicks, type Meter } from '../../time';
+import { pitchText } from '../../pitch';
+import { pitchElement } from '../../score';
+import { beatTicks, noteValue, splitLength, type Meter, type NoteValue } from '../../time';
 import type { Beam } from './beams';
 import { chordElement } from './chord-symbol';
-import { noteValue, splitLength, type NoteValue } from './note-values';
 import { PLAIN_TICKS, type PlainBar, type PlainEvent, type PlainLyric, type PlainNote, type PlainTuplet } from './plain-piece';
 
 /** What goes on from note to note in a voice. */
@@ -47,9 +47,9 @@ interface TimedValue extends NoteValue {
 function valuesOf(event: PlainEvent, { bar, meter }: NotePlacing): readonly TimedValue[] {
   const { tuplet, duration } = event;
   const printed = tuplet ? (duration * tuplet.actual) / tuplet.normal : duration;
-  const whole = noteValue(printed);
+  const whole = noteValue(printed, PLAIN_TICKS);
   if (whole) return [{ ...whole, time: duration }];
-  const values = splitLength(printed, event.onset - bar.start, beatTicks(meter, PLAIN_TICKS));
+  const values = splitLength(printed, event.onset - bar.start, beatTicks(meter, PLAIN_TICKS), PLAIN_TICKS);
   return values.map((value) => ({ ...value, time: tuplet ? (value.ticks * tuplet.normal) / tuplet.actual : value.ticks }));
 }
 
@@ -127,11 +127,6 @@ function beamElements(beam: Beam | null, { type }: NoteValue): readonly XmlEleme
 
 function graceElement(grace: PlainNote, { staff, voice }: NotePlacing): XmlElement {
   return element('note', {}, [element('grace', { slash: 'yes' }), pitchElement(grace.pitch), text('voice', voice), text('type', 'eighth'), text('staff', staff)]);
-}
-
-function pitchElement(pitch: Pitch): XmlElement {
-  const alter = pitch.alter === 0 ? [] : [text('alter', pitch.alter)];
-  return element('pitch', {}, [text('step', LETTERS[pitch.step]), ...alter, text('octave', pitch.octave)]);
 }
 
 function lyricElement(lyric: PlainLyric, i: number): XmlElement {

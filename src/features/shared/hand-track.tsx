@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import type { PositionView } from '@/core/job';
-import { HandStrokes } from '@/features/shared/hand-glyph';
+import { HandStrokes } from './hand-glyph';
 import { ID_PREFIXES, type EngravedSystem } from '@/workers/protocol';
 import { fitted, trackLanes, type TrackLane, type TrackSegment } from './track-layout';
 

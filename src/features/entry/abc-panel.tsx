@@ -1,0 +1,60 @@
+'use client';
+
+import { useEffect, useRef, useState } from 'react';
+import type { EntryView } from '@/core/job';
+import { entryWorker } from '@/workers/client';
+import type { Pressed } from '@/workers/entry-protocol';
+import type { Trouble } from '@/workers/protocol';
+
+interface AbcPanelProps {
+  readonly view: EntryView;
+  readonly onPressed: (pressed: Pressed) => void;
+}
+
+/** Writing ABC for the caret's hand: what is understood stands in the piece at once, from the caret's bar on; what is not is told with its place. */
+export function AbcPanel({ view, onPressed }: AbcPanelProps) {
+  const [text, setText] = useState('');
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
+  const field = useRef<HTMLTextAreaElement>(null);
+  const [place] = useState({ bar: view.caret.number, hand: view.caret.hand });
+  useEffect(() => {
+    field.current?.focus();
+    return () => void entryWorker().abcDone();
+  }, []);
+  const write = (next: string): void => {
+    setText(next);
+    void entryWorker()
+      .abc(next, Date.now())
+      .then(({ pressed, trouble: told }) => {
+        setTrouble(told);
+        onPressed(pressed);
+      });
+  };
+  const showPlace = (): void => {
+    if (!field.current || !trouble?.line) return;
+    const lines = text.split('\n');
+    const from = lines.slice(0, trouble.line - 1).reduce((sum, line) => sum + line.length + 1, 0);
+    field.current.focus();
+    field.current.setSelectionRange(from, from + (lines[trouble.line - 1]?.length ?? 0));
+  };
+  return (
+    <div className="mx-4 mb-2 flex flex-col gap-1 rounded-box border border-base-300 bg-base-100 px-3 py-2 text-sm" data-role="abc">
+      <label htmlFor="abc-text">
+        ABC for the {place.hand} hand from bar {place.bar} on, in place of what it plays there. Capital letters begin at middle C, <code>c</code> is the octave above, <code>C,</code> the one below; lengths count in quarters: <code>C2</code> is a half, <code>C/</code> an eighth; <code>z</code> rests, <code>[CEG]</code> is a chord, <code>!1!</code> a finger, <code>|</code> a bar line.
+      </label>
+      <textarea ref={field} id="abc-text" className="input h-20 w-full resize-y py-1 font-mono whitespace-pre-wrap" spellCheck={false} value={text} aria-invalid={trouble !== null} onChange={(event) => write(event.target.value)} />
+      <p role="status" className="min-h-6">
+        {trouble ? (
+          <span className="font-semibold text-error" data-role="abc-trouble">
+            {trouble.message} <span className="font-normal text-base-content">{trouble.hint}</span>{' '}
+            {trouble.line ? (
+              <button type="button" className="btn btn-ghost btn-xs h-8" onClick={showPlace}>
+                Show line {trouble.line}
+              </button>
+            ) : null}
+          </span>
+        ) : null}
+      </p>
+    </div>
+  );
+}

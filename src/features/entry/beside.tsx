@@ -1,0 +1,60 @@
+'use client';
+
+import Image from 'next/image';
+import { useEffect, useState } from 'react';
+import { ImagePlus, PanelLeft, X } from 'lucide-react';
+import { leaveDesk, studioDatabase, type Desk } from '@/data';
+
+interface BesideToolsProps {
+  readonly desk: Desk;
+  readonly photo: string | null;
+  readonly onPhoto: (photo: string | null) => void;
+}
+
+/** A picture that stands beside the paper while this page is open: an address of the browser's own. */
+export function usePhoto(): readonly [string | null, (photo: string | null) => void] {
+  const [photo, setPhoto] = useState<string | null>(null);
+  useEffect(() => () => (photo ? URL.revokeObjectURL(photo) : undefined), [photo]);
+  return [photo, setPhoto];
+}
+
+/** Room beside the paper: for a photo of the page that is entered, or for the page itself beside the screen. */
+export function BesideTools({ desk, photo, onPhoto }: BesideToolsProps) {
+  const isNarrow = desk.entering === 'narrow';
+  const choose = (file: File | undefined): void => {
+    if (!file) return;
+    onPhoto(URL.createObjectURL(file));
+    void leaveDesk(studioDatabase(), { entering: 'narrow' });
+  };
+  return (
+    <div className="flex items-center gap-1">
+      <button type="button" aria-pressed={isNarrow} data-role="narrow" className={`btn btn-sm h-9 font-normal ${isNarrow ? 'btn-neutral' : ''}`} onClick={() => void leaveDesk(studioDatabase(), { entering: isNarrow ? 'wide' : 'narrow' })}>
+        <PanelLeft size={16} aria-hidden /> Narrow
+      </button>
+      <label className="btn btn-sm h-9 font-normal">
+        <ImagePlus size={16} aria-hidden /> Photo beside
+        <input type="file" accept="image/*" className="sr-only" data-role="photo" onChange={(event) => choose(event.target.files?.[0])} />
+      </label>
+      {photo ? (
+        <button type="button" className="btn btn-ghost btn-sm btn-square size-9" aria-label="Put the photo away" onClick={() => onPhoto(null)}>
+          <X size={16} aria-hidden />
+        </button>
+      ) : null}
+    </div>
+  );
+}
+
+/** The shape of the room that is kept for a photo until it is there: a page upright. Unit: px. */
+const PHOTO_SHAPE = { width: 840, height: 1188 };
+
+/** The photo, as large as the room for it; scrolled where it is larger. */
+export function Photo({ photo }: { readonly photo: string | null }) {
+  if (photo === null) {
+    return <p className="sticky top-32 rounded-box border border-dashed border-base-300 p-4 text-sm text-secondary">Room for the page you enter from. “Photo beside” shows a picture of it here; it stays on this page and is not kept with the piece.</p>;
+  }
+  return (
+    <div className="sticky top-32 max-h-[calc(100vh-19rem)] overflow-auto rounded-box border border-base-300">
+      <Image src={photo} alt="The page that is entered" width={PHOTO_SHAPE.width} height={PHOTO_SHAPE.height} unoptimized className="h-auto w-full" />
+    </div>
+  );
+}

@@ -1,0 +1,108 @@
+import { memo, useCallback, useMemo } from 'react';
+import type { CaretView, EnteredView, PositionView, SystemPage, TroubleView } from '@/core/job';
+import { EngravedPage } from '@/features/shared/engraved-page';
+import { HandTracks } from '@/features/shared/hand-track';
+import { ID_PREFIXES, type EngravedSystem, type EngraveLayout } from '@/workers/protocol';
+import { caretPlace, soonPlace, type SoonPlace } from './caret-place';
+
+interface EnteredLineProps {
+  readonly system: SystemPage;
+  readonly layout: EngraveLayout;
+  /** The caret where it is on this line; null elsewhere. */
+  readonly caret: CaretView | null;
+  readonly signs: number;
+  /** What was just entered into this line. */
+  readonly entered: EnteredView | null;
+  /** Notes of this line that changes are for, and those selected: their ids, joined by blanks so that they compare. */
+  readonly current: string;
+  readonly selected: string;
+  /** What is wrong with bars of this line, as text so that it compares. */
+  readonly troubles: string;
+  readonly tracks: readonly PositionView[];
+  readonly onNote: (id: string) => void;
+}
+
+const TEXT_PX = 12;
+
+/** One line of what is entered, with the caret, the bars that do not add up, and the hand tracks over it. */
+export const EnteredLine = memo(function EnteredLine({ system, layout, caret, signs, entered, current, selected, troubles, tracks, onNote }: EnteredLineProps) {
+  const wrong = useMemo(() => JSON.parse(troubles) as readonly TroubleView[], [troubles]);
+  const taken = useMemo(() => idsOf(current), [current]);
+  const pointed = useMemo(() => idsOf(selected), [selected]);
+  const overlay = useCallback(
+    (engraved: EngravedSystem) => {
+      const unit = engraved.viewBox[2] / layout.widthPx;
+      const soon = entered && soonPlace(engraved, entered, system.from, signs);
+      return (
+        <>
+          <HandTracks system={engraved} before={tracks} after={tracks} unit={unit} onPress={onNote} />
+          <svg viewBox={engraved.viewBox.join(' ')} style={{ position: 'absolute', inset: 0 }}>
+            {wrong.map((trouble) => (
+              <Trouble key={`${trouble.bar}${trouble.hand}`} trouble={trouble} engraved={engraved} from={system.from} unit={unit} />
+            ))}
+            {soon && entered ? <Soon place={soon} head={entered.head} /> : null}
+            {caret ? <Caret caret={caret} engraved={engraved} from={system.from} signs={signs} soon={soon} unit={unit} /> : null}
+          </svg>
+        </>
+      );
+    },
+    [caret, signs, entered, wrong, tracks, layout.widthPx, system.from, onNote],
+  );
+  const press = useCallback((id: string): void => onNote(id.replace(ID_PREFIXES.after, '')), [onNote]);
+  return <EngravedPage page={system.page} layout={layout} label={`Bars ${system.from + 1} to ${system.to}`} taken={taken} pointed={pointed} onNote={press} overlay={overlay} />;
+});
+
+function idsOf(joined: string): readonly string[] {
+  return joined === '' ? [] : joined.split(' ').map((id) => ID_PREFIXES.after + id);
+}
+
+interface OnLine {
+  readonly engraved: EngravedSystem;
+  readonly from: number;
+  readonly unit: number;
+}
+
+/** The caret: a stroke through the staff of its hand, with a foot on the side of that hand. */
+function Caret({ caret, engraved, from, signs, soon, unit }: OnLine & { readonly caret: CaretView; readonly signs: number; readonly soon: SoonPlace | null }) {
+  const place = caretPlace(engraved, caret, from, signs, soon);
+  if (!place) return null;
+  const { x, top, bottom } = place;
+  const foot = caret.hand === 'right' ? top : bottom;
+  return (
+    <g data-caret={caret.hand} data-bar={caret.number} stroke="var(--color-primary)" strokeWidth={2.4 * unit}>
+      <path d={`M${x} ${top} V${bottom} M${x - 6 * unit} ${foot} H${x + 6 * unit}`} fill="none" />
+    </g>
+  );
+}
+
+/** A note drawn at once, where the engraver will set it a moment later. Sizes in spaces of the staff. */
+function Soon({ place: { x, heads, staff, space }, head }: { readonly place: SoonPlace; readonly head: EnteredView['head'] }) {
+  const ys = heads.map(({ y }) => y);
+  const isUp = Math.max(...ys) > (staff.top + staff.bottom) / 2;
+  const stemX = isUp ? x + 1.13 * space : x + 0.05 * space;
+  const [from, to] = isUp ? [Math.max(...ys), Math.min(...ys) - 3.5 * space] : [Math.min(...ys), Math.max(...ys) + 3.5 * space];
+  return (
+    <g data-soon={heads.map(({ id }) => id).join(' ')} stroke="currentColor" strokeWidth={0.13 * space}>
+      {heads.map(({ id, y }) => (
+        <ellipse key={id} cx={x + 0.59 * space} cy={y} rx={0.62 * space} ry={0.42 * space} transform={`rotate(-20 ${x + 0.59 * space} ${y})`} fill={head === 'filled' ? 'currentColor' : 'none'} strokeWidth={head === 'filled' ? 0 : 0.2 * space} />
+      ))}
+      {head === 'whole' ? null : <path d={`M${stemX} ${from} V${to}`} fill="none" />}
+    </g>
+  );
+}
+
+/** A bar that does not add up: a bracket over it at the head of the line, with what is wrong in words; the left hand's is the lower one. */
+function Trouble({ trouble, engraved, from, unit }: OnLine & { readonly trouble: TroubleView }) {
+  const bar = engraved.bars[trouble.bar - from];
+  if (!bar) return null;
+  const y = (trouble.hand === 'left' ? 33 : 17) * unit;
+  return (
+    <g data-trouble={trouble.bar}>
+      <title>{trouble.words}</title>
+      <path d={`M${bar.x1 + 4 * unit} ${y + 5 * unit} v${-5 * unit} H${bar.x2 - 4 * unit} v${5 * unit}`} fill="none" stroke="var(--color-error)" strokeWidth={1.6 * unit} strokeDasharray={`${4 * unit} ${2 * unit}`} />
+      <text x={bar.x1 + 6 * unit} y={y - 4 * unit} fontSize={TEXT_PX * unit} fontWeight={700} fill="var(--color-error)">
+        {trouble.words.replace(/^[^,]*, /, '')}
+      </text>
+    </g>
+  );
+}

@@ -1,0 +1,152 @@
+'use client';
+
+import { memo, useState, type KeyboardEvent, type ReactNode } from 'react';
+import type { EntryView } from '@/core/job';
+import { keyOfSignature, keyPrint, type Mode } from '@/core/pitch';
+import type { ScreenCommand } from '@/workers/entry-protocol';
+
+interface EntryBarProps {
+  readonly view: EntryView;
+  readonly onPress: (command: ScreenCommand) => void;
+}
+
+/** The meters that can be chosen. */
+const METERS = ['4/4', '3/4', '2/4', '2/2', '6/8', '3/8', '9/8', '12/8', '5/4'] as const;
+
+/** The frame of the piece: title and composer; signature and meter from the caret's bar on; pick-up and tempo. */
+export const EntryBar = memo(function EntryBar({ view, onPress }: EntryBarProps) {
+  const { frame } = view;
+  const meter = `${frame.meter.beats}/${frame.meter.beatType}`;
+  const barQuarters = (frame.meter.beats * 4) / frame.meter.beatType;
+  const beat = 4 / frame.meter.beatType;
+  const mode: Mode = frame.mode ?? 'major';
+  return (
+    <div className="flex flex-wrap items-end gap-x-3 gap-y-1 px-4 pt-2" onKeyDown={backToNotes}>
+      <TextField label="Title" value={view.title} className="w-64 font-serif text-lg font-semibold" onDone={(text) => onPress({ kind: 'heading', what: 'title', text })} />
+      <TextField label="Composer" value={view.composer} className="w-44" onDone={(text) => onPress({ kind: 'heading', what: 'composer', text })} />
+      <Field label={`Key from bar ${view.caret.number}`}>
+        <select className="select select-sm h-9 w-36" data-role="signature" value={frame.fifths} onChange={(event) => onPress({ kind: 'signature', fifths: Number(event.target.value), mode })}>
+          {Array.from({ length: 15 }, (_, i) => i - 7).map((fifths) => (
+            <option key={fifths} value={fifths}>
+              {signatureName(fifths, mode)}
+            </option>
+          ))}
+        </select>
+      </Field>
+      <Field label="Mode">
+        <select className="select select-sm h-9 w-24" data-role="mode" value={mode} onChange={(event) => onPress({ kind: 'signature', fifths: frame.fifths, mode: event.target.value as Mode })}>
+          {(mode === 'major' || mode === 'minor' ? (['major', 'minor'] as const) : (['major', 'minor', mode] as const)).map((one) => (
+            <option key={one}>{one}</option>
+          ))}
+        </select>
+      </Field>
+      <Field label="Time">
+        <select className="select select-sm h-9 w-20" data-role="meter" value={meter} onChange={(event) => onPress({ kind: 'meter', meter: readMeter(event.target.value) })}>
+          {[...new Set<string>([...METERS, meter])].map((one) => (
+            <option key={one}>{one}</option>
+          ))}
+        </select>
+      </Field>
+      <Field label="Pick-up">
+        <select className="select select-sm h-9 w-24" data-role="pick-up" value={frame.pickupQuarters} onChange={(event) => onPress({ kind: 'pick-up', quarters: Number(event.target.value) })}>
+          <option value={0}>none</option>
+          {[...new Set([...Array.from({ length: frame.meter.beats - 1 }, (_, i) => (i + 1) * beat), ...(frame.pickupQuarters > 0 ? [frame.pickupQuarters] : [])])]
+            .filter((quarters) => quarters < barQuarters)
+            .map((quarters) => (
+              <option key={quarters} value={quarters}>
+                {quarters / beat} {quarters === beat ? 'beat' : 'beats'}
+              </option>
+            ))}
+        </select>
+      </Field>
+      <TempoField onPress={onPress} />
+    </div>
+  );
+});
+
+/** From a choice, Escape and Enter go back to the notes. */
+function backToNotes({ key, target }: KeyboardEvent): void {
+  if (target instanceof HTMLSelectElement && (key === 'Escape' || key === 'Enter')) target.blur();
+}
+
+function signatureName(fifths: number, mode: Mode): string {
+  const key = keyOfSignature(fifths, mode);
+  const signs = fifths === 0 ? '' : ` ${Math.abs(fifths)}${fifths > 0 ? '♯' : '♭'}`;
+  return `${key.ok ? keyPrint(key.value) : ''}${signs}`;
+}
+
+function readMeter(text: string): { readonly beats: number; readonly beatType: number } {
+  const [beats = 4, beatType = 4] = text.split('/').map(Number);
+  return { beats, beatType };
+}
+
+function Field({ label, children }: { readonly label: string; readonly children: ReactNode }) {
+  return (
+    <label className="flex flex-col text-xs text-secondary">
+      {label}
+      {children}
+    </label>
+  );
+}
+
+interface TextFieldProps {
+  readonly label: string;
+  readonly value: string;
+  readonly className: string;
+  readonly onDone: (text: string) => void;
+}
+
+/** A line of text that counts once the field is left, or with Enter; Escape leaves it as it was. */
+function TextField({ label, value, className, onDone }: TextFieldProps) {
+  const [text, setText] = useState<string | null>(null);
+  const done = (): void => {
+    if (text !== null && text.trim() !== value) onDone(text.trim());
+    setText(null);
+  };
+  return (
+    <Field label={label}>
+      <input
+        className={`input input-sm h-9 text-base-content ${className}`}
+        value={text ?? value}
+        placeholder={`no ${label.toLowerCase()} yet`}
+        maxLength={200}
+        onChange={(event) => setText(event.target.value)}
+        onBlur={done}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') event.currentTarget.blur();
+          if (event.key === 'Escape') {
+            setText(null);
+            event.currentTarget.blur();
+          }
+        }}
+      />
+    </Field>
+  );
+}
+
+function TempoField({ onPress }: Pick<EntryBarProps, 'onPress'>) {
+  const [text, setText] = useState('');
+  const perMinute = Number(text);
+  const isFit = perMinute >= 20 && perMinute <= 300;
+  const done = (): void => {
+    if (text !== '' && isFit) onPress({ kind: 'tempo', perMinute });
+    if (isFit) setText('');
+  };
+  return (
+    <Field label="Quarters a minute">
+      <input
+        className="input input-sm h-9 w-24 text-base-content"
+        inputMode="numeric"
+        placeholder="tempo"
+        aria-invalid={text !== '' && !isFit}
+        title="20 to 300"
+        value={text}
+        onChange={(event) => setText(event.target.value.replace(/\D/g, ''))}
+        onBlur={done}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') event.currentTarget.blur();
+        }}
+      />
+    </Field>
+  );
+}

@@ -1,0 +1,111 @@
+'use client';
+
+import { DeviceTrouble, type KeyDevice, type KeyMove } from './key-device';
+
+/** A device that others move: the keys on the screen, and the one that only pretends. */
+export interface MovedDevice extends KeyDevice {
+  readonly move: (midi: number, way: KeyMove['way']) => void;
+}
+
+function movedDevice(name: string): MovedDevice {
+  const listeners = new Set<(move: KeyMove) => void>();
+  return {
+    name,
+    listen: (tell) => {
+      listeners.add(tell);
+      return Promise.resolve(() => listeners.delete(tell));
+    },
+    move: (midi, way) => listeners.forEach((tell) => tell({ midi, way, atMs: performance.now() })),
+  };
+}
+
+/** The keys on the screen. */
+export function screenKeys(): MovedDevice {
+  return movedDevice('Keys on the screen');
+}
+
+/** A keyboard that is not there: it plays what it is told, for trying things without one. */
+export interface SimulatedDevice extends MovedDevice {
+  /** Plays keys one after the other, several in brackets together; resolves when the last is up. */
+  readonly play: (keys: readonly (readonly number[])[], eachMs: number) => Promise<void>;
+}
+
+export function simulatedKeys(): SimulatedDevice {
+  const device = movedDevice('Keyboard that plays by itself');
+  return {
+    ...device,
+    play: async (keys, eachMs) => {
+      for (const chord of keys) {
+        chord.forEach((midi) => device.move(midi, 'down'));
+        await pause(eachMs * 0.9);
+        chord.forEach((midi) => device.move(midi, 'up'));
+        await pause(eachMs * 0.1);
+      }
+    },
+  };
+}
+
+function pause(ms: number): Promise<void> {
+  return new Promise((go) => setTimeout(go, ms));
+}
+
+/** The computer's keys as piano keys, by their places: white ones in the row of A, black ones in the row above. */
+const COMPUTER_KEYS = ['KeyA', 'KeyW', 'KeyS', 'KeyE', 'KeyD', 'KeyF', 'KeyT', 'KeyG', 'KeyY', 'KeyH', 'KeyU', 'KeyJ', 'KeyK', 'KeyO', 'KeyL', 'KeyP', 'Semicolon'] as const;
+
+/** The computer's keys; `lowest` is the key under A, as a MIDI number. Keys held down do not repeat. */
+export function computerKeys(lowest: number): KeyDevice {
+  return {
+    name: 'Keys of the computer',
+    listen: (tell) => {
+      const held = new Map<string, number>();
+      const down = (event: KeyboardEvent): void => {
+        const place = COMPUTER_KEYS.findIndex((code) => code === event.code);
+        const isText = event.target instanceof HTMLElement && ['INPUT', 'TEXTAREA', 'SELECT'].includes(event.target.tagName);
+        if (place < 0 || isText || event.repeat || event.ctrlKey || event.metaKey || event.altKey || held.has(event.code)) return;
+        event.preventDefault();
+        held.set(event.code, lowest + place);
+        tell({ midi: lowest + place, way: 'down', atMs: performance.now() });
+      };
+      const up = (event: KeyboardEvent): void => {
+        const midi = held.get(event.code);
+        if (midi === undefined) return;
+        held.delete(event.code);
+        tell({ midi, way: 'up', atMs: performance.now() });
+      };
+      window.addEventListener('keydown', down);
+      window.addEventListener('keyup', up);
+      return Promise.resolve(() => {
+        window.removeEventListener('keydown', down);
+        window.removeEventListener('keyup', up);
+      });
+    },
+  };
+}
+
+/** Status bytes of MIDI messages, without the channel. Source: MIDI 1.0 specification, table of channel voice messages, from memory. */
+const NOTE_OFF = 0x80;
+const NOTE_ON = 0x90;
+
+/** All MIDI keyboards that are connected, also those that come later. */
+export function midiKeys(): KeyDevice {
+  return {
+    name: 'MIDI keyboard',
+    listen: async (tell) => {
+      if (!('requestMIDIAccess' in navigator)) throw new DeviceTrouble('This browser does not speak with MIDI keyboards.', 'Use the keys on the screen, or open New Thumb in another browser.');
+      const access = await navigator.requestMIDIAccess().catch(() => {
+        throw new DeviceTrouble('The browser was not allowed to use the MIDI keyboard.', 'Allow MIDI for this page in the browser’s settings, then choose it again.');
+      });
+      if (access.inputs.size === 0) throw new DeviceTrouble('No MIDI keyboard is connected.', 'Connect it and switch it on, then choose it again.');
+      const hear = (event: MIDIMessageEvent): void => {
+        const [status = 0, midi = 0, speed = 0] = event.data ?? [];
+        const kind = status & 0xf0;
+        if (kind !== NOTE_ON && kind !== NOTE_OFF) return;
+        // A note struck with no speed is a note let go.
+        tell({ midi, way: kind === NOTE_ON && speed > 0 ? 'down' : 'up', atMs: performance.now() });
+      };
+      const inputs = [...access.inputs.values()];
+      inputs.forEach((input) => input.addEventListener('midimessage', hear));
+      return () => inputs.forEach((input) => input.removeEventListener('midimessage', hear));
+    },
+  };
+}

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { createEntryService } from './entry-service';
+
+expose(createEntryService());
