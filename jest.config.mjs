@@ -21,7 +21,7 @@ const shared = {
 };
 
 const config = {
-  testTimeout: 90_000,
+  testTimeout: 180_000,
   reporters: ['default', '<rootDir>/scripts/sum-reporter.mjs'],
   projects: [
     {

@@ -172,6 +172,10 @@ describe('an evening at the Bench', () => {
       await page.click('button[aria-label^="Do again"]');
       await page.waitForFunction((old: string) => document.querySelector('button[aria-label^="Do again"]')?.getAttribute('aria-label') !== old, {}, label);
     }
+    await sees(page, 'Set aside (1)');
+    // The last of what is done again is the finger given back in the other tab.
+    await page.waitForFunction(() => !document.body.innerText.includes('Decided by you'));
+    await press(page, 'Undo');
     await sees(page, 'Decided by you (1)');
     await sees(page, 'Set aside (1)');
   });

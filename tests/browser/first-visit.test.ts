@@ -42,9 +42,11 @@ describe('a first visit', () => {
   });
 
   it('shows the fingers on the keyboard at the chosen moment: 3 on F♯', async () => {
-    await teacher.page.keyboard.press('ArrowRight');
-    await teacher.page.keyboard.press('ArrowRight');
-    await teacher.page.keyboard.press('ArrowRight');
+    await teacher.page.waitForSelector('[data-role=keyboard] [data-midi]');
+    for (const moment of ['bar 1, beat 1', 'bar 1, beat 2', 'bar 1, beat 3']) {
+      await teacher.page.keyboard.press('ArrowRight');
+      await teacher.page.waitForFunction((wanted: string) => document.querySelector('[data-role=moment]')?.textContent === wanted, {}, moment);
+    }
     await teacher.page.waitForSelector('[data-role=keyboard] [data-hand=right][data-midi="66"][data-down=true]');
     const finger = await teacher.page.$eval('[data-role=keyboard] [data-hand=right][data-midi="66"]', (tip) => tip.getAttribute('data-finger'));
     expect(finger).toBe('3');

@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { checkedCommand } from '@/workers/entry-protocol';
 import { ENTRY_KEYS, keyFor, keysWith, pressedKey, printedKey, takenBy } from './entry-keys';
 
 const event = (key: string, more: Partial<KeyboardEvent> = {}) => ({ key, code: '', ctrlKey: false, metaKey: false, altKey: false, shiftKey: false, ...more });
@@ -23,6 +24,14 @@ describe('the keys for entering', () => {
     expect(keyFor(keys, 'F2', 'fingers')?.name).toBe('tie');
     expect(keyFor(keys, 'o', 'fingers')).toBeUndefined();
     expect(takenBy(keys, 'dot', 'F2')?.name).toBe('tie');
+  });
+});
+
+describe('what the keys ask for', () => {
+  it('is let in at the worker’s door', () => {
+    const asked = ENTRY_KEYS.flatMap(({ deed }) => (deed.kind === 'ask' || deed.kind === 'frame' || deed.kind === 'leave' ? [] : [deed]));
+    expect(asked.length).toBeGreaterThan(40);
+    for (const deed of asked) expect(checkedCommand(deed)).toBe(deed);
   });
 });
 

@@ -20,6 +20,9 @@ export interface WindowSize {
   readonly height: number;
 }
 
+/** How long a test waits for what must be seen; much longer than it ever takes, since a busy machine can be ten times slower. */
+const PATIENCE_MS = 75_000;
+
 const DESK: WindowSize = { width: 1280, height: 800 };
 
 export async function arrive(size: WindowSize = DESK): Promise<Teacher> {
@@ -34,6 +37,7 @@ export async function arrive(size: WindowSize = DESK): Promise<Teacher> {
 export async function newTab(browser: Browser, size: WindowSize = DESK, strangers: string[] = [], complaints: string[] = []): Promise<Page> {
   const page = await browser.newPage();
   await page.setViewport(size);
+  page.setDefaultTimeout(PATIENCE_MS);
   page.on('request', (request) => {
     const address = request.url();
     if (!address.startsWith(home()) && !address.startsWith('blob:') && !address.startsWith('data:')) strangers.push(address);
