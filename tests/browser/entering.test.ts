@@ -23,7 +23,8 @@ afterAll(() => teacher.leave());
 /** A new piece from nothing: N, the opening, Enter. */
 async function begin(opening = ''): Promise<void> {
   // By the link, as a teacher goes: the engraver stays warm.
-  if (page.url() !== `${home()}/`) await page.locator('header a[href="/"]').click();
+  if (!page.url().startsWith(home())) await goTo(page, '/');
+  else if (page.url() !== `${home()}/`) await page.locator('header a[href="/"]').click();
   await page.waitForSelector('[data-role=new-piece]');
   await page.keyboard.press('n');
   await page.waitForSelector('[data-role=opening]:focus');
