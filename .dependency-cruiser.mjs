@@ -1,5 +1,5 @@
 /** The core's folders in the order of the job: each may use those above it. README.md of src/core follows this list. */
-const ORDER = ['result', 'list', 'pitch', 'time', 'markup', 'score', 'read', 'keyboard', 'transpose', 'edit', 'enter', 'finger', 'force', 'flag', 'survey', 'label', 'mark', 'chord', 'explain', 'perform', 'write', 'job'];
+const ORDER = ['result', 'list', 'pitch', 'time', 'markup', 'score', 'read', 'keyboard', 'transpose', 'edit', 'enter', 'finger', 'force', 'flag', 'survey', 'label', 'mark', 'chord', 'atlas', 'drill', 'find', 'explain', 'perform', 'write', 'job'];
 
 const TEST = '\\.test\\.tsx?$';
 const coreFile = (names) => `^src/core/(${names.join('|')})/`;

@@ -4,7 +4,7 @@ import '../lib/typescript.mjs';
 
 const finger = await import('../../src/core/finger/index.ts');
 const scales = await import('../../tests/support/scales.ts');
-const published = await import('../../tests/support/published-fingerings.ts');
+const published = await import('../../src/core/atlas/published.table.ts');
 const { handLine, passageOfLine } = await import('../../tests/support/passages.ts');
 const { keyOf } = await import('../../tests/support/planning.ts');
 

@@ -1,10 +1,10 @@
-/** The planner against published fingerings. Source: Hanon 1873, nos 39–41, from memory (tests/support/published-fingerings.ts).
+/** The planner against published fingerings. Source: Hanon 1873, nos 39–41, from memory (src/core/atlas/published.table.ts).
  * The weights were fitted on these keys; `npm run bench` prints the figures for keys that were not used in fitting. */
 import { describe, expect, it } from '@jest/globals';
 import { demandsOf } from '@/core/finger';
 import { chromatic, exerciseOf, fingersOf, judge } from '../support/scales';
 import { player } from '../support/planning';
-import { PUBLISHED_ARPEGGIOS, PUBLISHED_SCALES } from '../support/published-fingerings';
+import { PUBLISHED_ARPEGGIOS, PUBLISHED_SCALES } from '../../src/core/atlas';
 
 const usual = demandsOf(player());
 const judged = (list: typeof PUBLISHED_SCALES) => list.map((published) => judge(exerciseOf(published), fingersOf(exerciseOf(published), usual).fingers));

@@ -1,18 +1,16 @@
 import { faultWords } from '../explain';
 import type { Fault } from '../result';
 import { fifteenKeys, signatureOf, signaturesAround, type Key, type Mode } from '../pitch';
-import { SEVERITIES, type Flag, type FlagKind, type Severity } from '../flag';
-import { blackFingers, effortOf, leaveOutReason, placeInOrder, type BlackFingers, type KeyOrder } from '../survey';
+import { SEVERITIES, type Flag, type Severity } from '../flag';
+import { leaveOutReason, placeInOrder, type KeyOrder } from '../survey';
+import { keyFacts, type KeyFacts } from './key-facts';
 import { asWritten, moveTo, type OpenedPiece, type Version, type Wish } from './open-piece';
 import { reportKey, reportRemark, type Report, type ReportKey, type ReportRemark } from './report';
 
 /** One key of the ladder. */
-export interface LadderKey extends ReportKey {
+export interface LadderKey extends ReportKey, KeyFacts {
   readonly rank: number;
-  readonly effort: number;
-  readonly positionChanges: number;
   readonly forcedChanges: number;
-  readonly blackFingers: BlackFingers;
   readonly flags: Readonly<Record<Severity, number>>;
   readonly leaveOut: string | null;
 }
@@ -38,8 +36,9 @@ export function ladderKeys(piece: OpenedPiece, mode: Mode): readonly Key[] {
 
 /** What a key is like: one step of the work behind a ladder. */
 export function rungIn(piece: OpenedPiece, wish: Omit<Wish, 'to'>, key: Key): Rung {
-  const version = moveTo(piece, asWritten(piece, wish.player, wish.keyboard), { ...wish, to: key }, 'counted');
-  return version.ok ? rungOf(key, version.value) : unwritableRung(key, version.error);
+  const written = asWritten(piece, wish.player, wish.keyboard);
+  const version = moveTo(piece, written, { ...wish, to: key }, 'counted');
+  return version.ok ? rungOf(key, version.value, written) : unwritableRung(key, version.error);
 }
 
 /** Puts keys that were worked out into order. */
@@ -60,21 +59,14 @@ export interface Rung {
   readonly facts: Omit<LadderKey, 'rank'>;
 }
 
-function rungOf(key: Key, version: Version): Rung {
-  const fingers = blackFingers(version.positions);
+function rungOf(key: Key, version: Version, written: Version): Rung {
   const count = (severity: Severity): number => version.flags.filter((flag) => flag.severity === severity).length;
   const [must, should, watch] = SEVERITIES.map(count) as [number, number, number];
+  const facts = keyFacts(version, written);
+  const { fingers, moves, openings } = facts.forced;
   return {
     key,
-    facts: {
-      ...reportKey(key),
-      effort: effortOf(fingers, version.flags),
-      positionChanges: positionChanges(version),
-      forcedChanges: forcedChanges(version.flags),
-      blackFingers: fingers,
-      flags: { must, should, watch },
-      leaveOut: leaveOutOf(key, version.flags),
-    },
+    facts: { ...reportKey(key), ...facts, forcedChanges: fingers + moves + openings, flags: { must, should, watch }, leaveOut: leaveOutOf(key, version.flags) },
   };
 }
 
@@ -82,16 +74,25 @@ function rungOf(key: Key, version: Version): Rung {
 const UNWRITABLE_EFFORT = 1000;
 
 function unwritableRung(key: Key, fault: Fault): Rung {
+  const { message } = faultWords(fault);
   return {
     key,
     facts: {
       ...reportKey(key),
       effort: UNWRITABLE_EFFORT,
-      positionChanges: 0,
-      forcedChanges: 0,
+      effortParts: [],
+      why: [message],
       blackFingers: { right: [], left: [] },
+      positions: { right: [], left: [] },
+      positionChanges: 0,
+      moreMoves: 0,
+      forced: { fingers: 0, moves: 0, openings: 0 },
+      reading: { signs: signatureOf(key), accidentals: 0, ledgerLines: 0 },
+      reachMm: { right: null, left: null },
+      register: { right: null, left: null },
+      forcedChanges: 0,
       flags: { must: 0, should: 0, watch: 0 },
-      leaveOut: faultWords(fault).message,
+      leaveOut: message,
     },
   };
 }
@@ -101,18 +102,6 @@ function compareRungs(a: Rung, b: Rung, order: KeyOrder, own: Key): number {
   const right = placeInOrder(order, b.key, own, b.facts.effort);
   const isOut = Number(a.facts.leaveOut !== null) - Number(b.facts.leaveOut !== null);
   return isOut || left[0] - right[0] || left[1] - right[1];
-}
-
-/** Fingers, positions and openings that black keys force upon the hands. */
-function forcedChanges(flags: readonly Flag[]): number {
-  return flags.filter(({ byBlackKey, evidence }) => byBlackKey && FORCED_KINDS.includes(evidence.kind)).length;
-}
-
-const FORCED_KINDS: readonly FlagKind[] = ['finger-change', 'position-change', 'extension'];
-
-function positionChanges(version: Version): number {
-  const hands = new Set(version.positions.map(({ position }) => position.hand));
-  return version.positions.length - hands.size;
 }
 
 function leaveOutOf(key: Key, flags: readonly Flag[]): string | null {

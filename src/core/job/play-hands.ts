@@ -40,7 +40,7 @@ const demandsByPlayer = new Map<string, Demands>();
 /** So many players are kept in mind; then all are forgotten. */
 const KEPT_PLAYERS = 40;
 
-function groundsOf(piece: PlannedPiece, player: Player): readonly HandGround[] {
+export function groundsOf(piece: PlannedPiece, player: Player): readonly HandGround[] {
   const known = grounds.get(piece.notes) ?? new Map<string, readonly HandGround[]>();
   grounds.set(piece.notes, known);
   const name = JSON.stringify(player);

@@ -10,3 +10,6 @@ export { parseXml } from './parse-xml';
 export { OWN_FILE_VERSION } from './own-file';
 export { readPlayed } from './played';
 export type { PlayedKey, PlayedTo } from './played';
+export { composeMusicXml } from './compose/compose-musicxml';
+export { PLAIN_BAR, PLAIN_EVENT, PLAIN_TICKS } from './compose/plain-piece';
+export type { PlainBar, PlainEvent, PlainNote, PlainPiece } from './compose/plain-piece';

@@ -1,7 +1,10 @@
 export { blackFingers } from './black-fingers';
 export type { BlackFingers } from './black-fingers';
-export { effortOf } from './effort';
+export { effortOf, effortParts } from './effort';
+export type { EffortPart, ReadingEffort } from './effort';
 export { KEY_ORDERS, leaveOutReason, placeInOrder } from './key-order';
 export type { KeyOrder } from './key-order';
 export { PARTNERS, PARTNER_NAMES, fitRange, isReadable, partnersKey } from './partner';
 export type { Partner, Range, RangeFit } from './partner';
+export { askShelf, countEach, isFit } from './fit';
+export type { FitFilter, FitHand, FitKey, FitQuestion, Fitting, PieceFit } from './fit';

@@ -28,6 +28,8 @@ export interface PlainBar {
   /** The number of the ending that stops here. */
   readonly endingStop: string | null;
   readonly style: 'regular' | 'double' | 'final';
+  /** The clef of the lower staff where it changes with this bar. */
+  readonly lowerClef: 'G' | 'F' | null;
 }
 
 export const PLAIN_BAR: Omit<PlainBar, 'start' | 'length'> = {
@@ -39,6 +41,7 @@ export const PLAIN_BAR: Omit<PlainBar, 'start' | 'length'> = {
   endingStart: null,
   endingStop: null,
   style: 'regular',
+  lowerClef: null,
 };
 
 export interface PlainStaff {

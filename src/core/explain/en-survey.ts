@@ -1,0 +1,82 @@
+import type { PitchName } from '../pitch';
+import { namePrint } from '../pitch';
+import type { Finger, Hand } from '../score';
+import { HAND, barsText, capital, countWord, listed } from './en-common';
+
+/** A black key under a finger, and the bars in which it is played. */
+export interface BlackUse {
+  readonly hand: Hand;
+  readonly finger: Finger;
+  readonly key: PitchName;
+  readonly bars: readonly string[];
+}
+
+/** What the words about a key are made of. */
+export interface KeyReasons {
+  readonly black: readonly BlackUse[];
+  /** Moves of the hands beyond those of the piece where it stands; negative where there are fewer. */
+  readonly moreMoves: number;
+  readonly ownKey: string;
+  readonly forcedFingers: readonly string[];
+  readonly must: readonly string[];
+  readonly should: readonly string[];
+  readonly signs: number;
+  readonly accidentals: number;
+  readonly moreLedgerLines: number;
+}
+
+/** Fingers by how much a black key troubles them, the most first. Source: handbook, section 2.5. */
+const TROUBLE: readonly Finger[] = [1, 5, 4, 2, 3];
+
+/** What a key costs, a phrase each, the weightiest first: “4 on B♭ in bars 2 and 6”. */
+export function effortWords(reasons: KeyReasons): readonly string[] {
+  const { black, moreMoves, ownKey, forcedFingers, must, should, accidentals, moreLedgerLines } = reasons;
+  return [
+    ...(must.length > 0 ? [`cannot be played as it stands in ${barsText(must)}`] : []),
+    ...(should.length > 0 ? [`better otherwise in ${barsText(should)}`] : []),
+    ...(moreMoves === 0 ? [] : [moves(moreMoves, ownKey)]),
+    ...(forcedFingers.length > 0 ? [`fingers change in ${barsText(forcedFingers)}`] : []),
+    ...blackWords(black),
+    ...(moreLedgerLines > 0 ? [`${countWord(moreLedgerLines)} more ledger line${moreLedgerLines === 1 ? '' : 's'}`] : []),
+    signsRead(reasons.signs),
+    ...(accidentals > 0 ? [`${countWord(accidentals)} accidental${accidentals === 1 ? '' : 's'}`] : []),
+  ];
+}
+
+function moves(more: number, ownKey: string): string {
+  const count = Math.abs(more);
+  const times = count === 1 ? 'once' : `${countWord(count)} times`;
+  return `hand moves ${times} ${more > 0 ? 'more' : 'less'} than in ${ownKey}`;
+}
+
+/** What is read of the signature. */
+function signsRead(signs: number): string {
+  if (signs === 0) return 'reads no sharps or flats';
+  const kind = signs > 0 ? 'sharp' : 'flat';
+  const count = Math.abs(signs);
+  return `reads ${countWord(count)} ${kind}${count === 1 ? '' : 's'}`;
+}
+
+function blackWords(black: readonly BlackUse[]): readonly string[] {
+  const sorted = black.toSorted((a, b) => TROUBLE.indexOf(a.finger) - TROUBLE.indexOf(b.finger));
+  const byFinger = new Map<string, BlackUse[]>();
+  for (const use of sorted) {
+    const name = `${use.hand}/${use.finger}`;
+    byFinger.set(name, [...(byFinger.get(name) ?? []), use]);
+  }
+  // Fingers of both hands that meet the same keys in the same bars are told together.
+  const fingersBy = new Map<string, string[]>();
+  for (const uses of byFinger.values()) {
+    const [first] = uses as [BlackUse];
+    const keys = listed([...new Set(uses.map(({ key }) => namePrint(key)))]);
+    const bars = [...new Set(uses.flatMap((use) => use.bars))].toSorted((a, b) => Number(a) - Number(b));
+    const place = `on ${keys} in ${barsText(bars)}`;
+    fingersBy.set(place, [...(fingersBy.get(place) ?? []), `${HAND[first.hand].split(' ')[0]} ${first.finger}`]);
+  }
+  return [...fingersBy].map(([place, fingers]) => `${listed(fingers)} ${place}`);
+}
+
+/** The words for what a key costs as one sentence. */
+export function effortSentence(why: readonly string[]): string {
+  return `${capital(why.join('; '))}.`;
+}

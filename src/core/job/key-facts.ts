@@ -1,0 +1,120 @@
+import { effortWords, type BlackUse } from '../explain';
+import { isBlackKey, keyCentreMm } from '../keyboard';
+import { keyPrint, namePrint, pitchPrint, signatureOf } from '../pitch';
+import type { Flag } from '../flag';
+import { struckNotes, type Hand, type HandNote } from '../score';
+import { blackFingers, effortOf, effortParts, type BlackFingers, type EffortPart } from '../survey';
+import type { Version } from './open-piece';
+
+/** What a key asks of the hands and of the eye. */
+export interface KeyFacts {
+  readonly effort: number;
+  readonly effortParts: readonly EffortPart[];
+  /** The make-up of the effort in words, the weightiest first. */
+  readonly why: readonly string[];
+  readonly blackFingers: BlackFingers;
+  /** The names of the positions of each hand, in order. */
+  readonly positions: Readonly<Record<Hand, readonly string[]>>;
+  readonly positionChanges: number;
+  /** Moves beyond those of the piece where it stands. */
+  readonly moreMoves: number;
+  /** Fingers, moves and openings that black keys force. */
+  readonly forced: { readonly fingers: number; readonly moves: number; readonly openings: number };
+  /** What is read: signs of the signature, accidentals drawn (courtesy signs apart), ledger lines over all notes. */
+  readonly reading: { readonly signs: number; readonly accidentals: number; readonly ledgerLines: number };
+  /** How wide each hand sits: from its lowest to its highest key in its widest position, middle to middle. Unit: mm. Null where a hand does not play. */
+  readonly reachMm: Readonly<Record<Hand, number | null>>;
+  /** The lowest and the highest note of each hand, as `C4`. */
+  readonly register: Readonly<Record<Hand, { readonly low: string; readonly high: string } | null>>;
+}
+
+const HANDS: readonly Hand[] = ['right', 'left'];
+
+/** What a key asks, against the piece where it stands. */
+export function keyFacts(version: Version, written: Version): KeyFacts {
+  const fingers = blackFingers(version.positions);
+  const moreLedgerLines = ledgerLinesOf(version) - ledgerLinesOf(written);
+  const parts = effortParts(fingers, version.flags, { signs: Math.abs(signatureOf(version.key)), moreLedgerLines });
+  const moreMoves = positionChanges(version) - positionChanges(written);
+  const reading = { signs: signatureOf(version.key), accidentals: accidentalsOf(version), ledgerLines: ledgerLinesOf(version) };
+  return {
+    effort: effortOf(parts),
+    effortParts: parts,
+    why: effortWords({
+      black: blackUses(version),
+      moreMoves,
+      ownKey: keyPrint(written.key),
+      forcedFingers: barsOf(version.flags.filter(({ evidence, byBlackKey }) => byBlackKey && evidence.kind === 'finger-change')),
+      must: barsOf(version.flags.filter(isNew('must'))),
+      should: barsOf(version.flags.filter(isNew('should'))),
+      signs: reading.signs,
+      accidentals: reading.accidentals,
+      moreLedgerLines,
+    }),
+    blackFingers: fingers,
+    positions: byHand((hand) => version.positions.filter(({ position }) => position.hand === hand).map(({ name }) => namePrint(name))),
+    positionChanges: positionChanges(version),
+    moreMoves,
+    forced: forcedBy(version.flags),
+    reading,
+    reachMm: byHand((hand) => widest(version, hand)),
+    register: byHand((hand) => registerOf(version, hand)),
+  };
+}
+
+function byHand<T>(find: (hand: Hand) => T): Readonly<Record<Hand, T>> {
+  return { right: find('right'), left: find('left') };
+}
+
+function isNew(severity: Flag['severity']): (flag: Flag) => boolean {
+  return (flag) => flag.severity === severity && !flag.wasThere;
+}
+
+function barsOf(flags: readonly Flag[]): readonly string[] {
+  return [...new Set(flags.flatMap(({ bar, bars }) => (bars.length > 0 ? bars : [bar])))];
+}
+
+function ledgerLinesOf({ notes }: Version): number {
+  return struckNotes(notes).reduce((sum, { ledgerLines }) => sum + ledgerLines, 0);
+}
+
+function accidentalsOf({ notes }: Version): number {
+  return notes.filter(({ item }) => item.accidental && !item.accidental.courtesy).length;
+}
+
+function positionChanges({ positions }: Version): number {
+  const hands = new Set(positions.map(({ position }) => position.hand));
+  return positions.length - hands.size;
+}
+
+function forcedBy(flags: readonly Flag[]): KeyFacts['forced'] {
+  const count = (kind: Flag['evidence']['kind']): number => flags.filter(({ byBlackKey, evidence }) => byBlackKey && evidence.kind === kind).length;
+  return { fingers: count('finger-change'), moves: count('position-change'), openings: count('extension') };
+}
+
+function blackUses({ positions }: Version): readonly BlackUse[] {
+  return positions.flatMap(({ position, notes }) =>
+    notes
+      .filter(({ midi }) => isBlackKey(midi))
+      .flatMap((note) => {
+        const finger = position.fingers.get(note.id);
+        return finger ? [{ hand: position.hand, finger, key: { step: note.pitch.step, alter: note.pitch.alter }, bars: [note.bar] }] : [];
+      }),
+  );
+}
+
+function widest({ positions }: Version, hand: Hand): number | null {
+  const widths = positions
+    .filter(({ position, notes }) => position.hand === hand && notes.length > 0)
+    .map(({ notes }) => {
+      const places = notes.map(({ midi }) => keyCentreMm(midi));
+      return Math.max(...places) - Math.min(...places);
+    });
+  return widths.length === 0 ? null : Math.round(Math.max(...widths));
+}
+
+function registerOf({ notes }: Version, hand: Hand): KeyFacts['register'][Hand] {
+  const own = notes.filter((note) => note.hand === hand).toSorted((a, b) => a.midi - b.midi);
+  const [low, high] = [own[0], own.at(-1)] as [HandNote?, HandNote?];
+  return low && high ? { low: pitchPrint(low.pitch), high: pitchPrint(high.pitch) } : null;
+}
