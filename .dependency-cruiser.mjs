@@ -42,7 +42,7 @@ const config = {
       'heavy-core-only-in-workers',
       'screens reach reading and moving through the workers',
       { path: '^src/(features|app)/', pathNot: ['^src/app/api/', TEST] },
-      { path: '^src/core/(read|write|transpose|finger|force|job)/', dependencyTypesNot: ['type-only'] },
+      { path: '^src/core/(read|write|transpose|finger|force|drill|job)/', dependencyTypesNot: ['type-only'] },
     ),
     rule('dexie-only-in-data', 'storage has one door', { path: '^src/', pathNot: '^src/data/' }, { path: '^node_modules/dexie' }),
     rule('comlink-only-in-workers', 'the worker boundary has one door', { path: '^src/', pathNot: '^src/workers/' }, { path: '^node_modules/comlink' }),

@@ -5,10 +5,14 @@ export { decide, decidedFor, withAside, withFingers, withMarks, withoutFingers }
 export type { Whose } from './decided';
 export { noteEntered, settleEntered, stepsOf } from './entered';
 export type { Entered } from './entered';
+export { allFinds, noteFind } from './finds';
+export { CORE_EDITION, fitName, fitStamp, forgetOldFits, keepFits, keptFits, piecesToFit } from './fits';
+export type { KeptFit } from './fits';
+export { addToPlan, planOf, takeFromPlan, wholePlan } from './plan';
 export { keepPupil, leaveDesk, removePupil } from './pupils';
 export { LOOKS, NOTHING_DECIDED, USUAL_SETTINGS, decidedSchema, pupilSchema } from './records';
-export type { Decided, Desk, Look, PieceRecord, PupilRecord, Settings } from './records';
+export type { Decided, Desk, FindRecord, Look, PieceRecord, PlanEntry, PupilRecord, Settings } from './records';
 export { addPieces, allPieces, changeSettings, choosePart, currentSettings, noteKey, overruleKey, pieceById, putDemoAway, removePiece, respellNote, seedOnFirstVisit, setDemo } from './studio';
 export type { DemoStudio } from './studio';
 export { readStudioFile, restoreStudio, studioFileText } from './studio-file';
-export { studioDatabase, useDesk, useHistory, usePiece, usePieceOnce, usePieces, usePupils, useSettings } from './use-studio';
+export { studioDatabase, useDesk, useFinds, useHistory, usePiece, usePieceCount, usePieceOnce, usePieces, usePlan, usePupils, useSettings } from './use-studio';

@@ -1,5 +1,5 @@
 import type { JournalChange, JournalEntry, KeptRecord, StudioDatabase } from './database';
-import type { PieceRecord, PupilRecord } from './records';
+import type { PieceRecord, PlanEntry, PupilRecord } from './records';
 
 /** How many edits can be taken back. */
 const KEPT_EDITS = 100;
@@ -9,13 +9,14 @@ export interface Edit {
   readonly label: string;
   readonly pieces?: readonly { readonly id: string; readonly after: PieceRecord | null }[];
   readonly pupils?: readonly { readonly id: string; readonly after: PupilRecord | null }[];
+  readonly plan?: readonly { readonly id: string; readonly after: PlanEntry | null }[];
   readonly kept?: readonly KeptRecord[];
 }
 
 /** Makes an edit and notes how to take it back, both in one transaction: a closed tab leaves all or nothing of it. */
 export async function makeEdit(database: StudioDatabase, edit: Edit): Promise<void> {
   const atMs = Date.now();
-  await database.transaction('rw', database.pieces, database.pupils, database.kept, database.journal, async () => {
+  await database.transaction('rw', database.pieces, database.pupils, database.plan, database.kept, database.journal, async () => {
     const changes: JournalChange[] = [];
     for (const { id, after } of edit.pieces ?? []) {
       changes.push({ table: 'pieces', id, before: (await database.pieces.get(id)) ?? null });
@@ -24,6 +25,10 @@ export async function makeEdit(database: StudioDatabase, edit: Edit): Promise<vo
     for (const { id, after } of edit.pupils ?? []) {
       changes.push({ table: 'pupils', id, before: (await database.pupils.get(id)) ?? null });
       await putPupil(database, id, after);
+    }
+    for (const { id, after } of edit.plan ?? []) {
+      changes.push({ table: 'plan', id, before: (await database.plan.get(id)) ?? null });
+      await putPlan(database, id, after);
     }
     for (const record of edit.kept ?? []) {
       changes.push({ table: 'kept', id: record.id, before: (await database.kept.get(record.id)) ?? null });
@@ -47,7 +52,7 @@ export async function redoEdit(database: StudioDatabase): Promise<string | null>
 }
 
 async function turn(database: StudioDatabase, from: JournalEntry['state']): Promise<string | null> {
-  return database.transaction('rw', database.pieces, database.pupils, database.kept, database.journal, async () => {
+  return database.transaction('rw', database.pieces, database.pupils, database.plan, database.kept, database.journal, async () => {
     const entries = await database.journal.where('state').equals(from).sortBy('number');
     const entry = from === 'done' ? entries.at(-1) : entries[0];
     if (!entry) return null;
@@ -70,6 +75,11 @@ async function turnChange(database: StudioDatabase, change: JournalChange): Prom
     await putPupil(database, change.id, change.before);
     return { ...change, before: now };
   }
+  if (change.table === 'plan') {
+    const now = (await database.plan.get(change.id)) ?? null;
+    await putPlan(database, change.id, change.before);
+    return { ...change, before: now };
+  }
   const now = (await database.kept.get(change.id)) ?? null;
   if (change.before) await database.kept.put(change.before);
   else await database.kept.delete(change.id);
@@ -90,4 +100,9 @@ async function putPiece(database: StudioDatabase, id: string, piece: PieceRecord
 async function putPupil(database: StudioDatabase, id: string, pupil: PupilRecord | null): Promise<void> {
   if (pupil) await database.pupils.put(pupil);
   else await database.pupils.delete(id);
+}
+
+async function putPlan(database: StudioDatabase, id: string, entry: PlanEntry | null): Promise<void> {
+  if (entry) await database.plan.put(entry);
+  else await database.plan.delete(id);
 }

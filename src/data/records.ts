@@ -1,5 +1,6 @@
 import { GREATEST_SPAN_MM, LEAST_SPAN_MM } from '@/core/keyboard';
 import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
+import { FIND_KINDS, type FindKind } from '@/core/find';
 import { MARK_KINDS, type MarkKind } from '@/core/mark';
 import type { Finger } from '@/core/score';
 import { LABEL_KINDS, type LabelKind } from '@/core/label';
@@ -89,6 +90,40 @@ export const pupilSchema = object({
 });
 export type PupilRecord = InferType<typeof pupilSchema>;
 
+/** A piece that a pupil is to learn in a key. The entries of a pupil are in the order of `place`. */
+export const planEntrySchema = object({
+  id: string().required(),
+  origin: mixed<'demo' | 'own'>().oneOf(['demo', 'own']).required(),
+  pupil: string().required(),
+  piece: string().required(),
+  /** As `D-major`. */
+  key: string().required(),
+  place: number().integer().min(0).required(),
+  addedAt: number().required(),
+});
+export type PlanEntry = InferType<typeof planEntrySchema>;
+
+/** One answer of a finding game, kept in the pupil's record; null for any hand. */
+export const findRecordSchema = object({
+  pupil: string().nullable().defined(),
+  kind: mixed<FindKind>().oneOf([...FIND_KINDS]).required(),
+  /** The question in words, and whether it was answered right. */
+  asked: string().defined(),
+  verdict: mixed<'right' | 'wrong'>().oneOf(['right', 'wrong']).required(),
+  tookMs: number().min(0).required(),
+  atMs: number().required(),
+});
+export type FindRecord = InferType<typeof findRecordSchema>;
+
+/** What the core found out about a piece in all keys, for one hand. `stamp` names the core and the state of the piece that it holds for; `fit` is its text. */
+export const fitRecordSchema = object({
+  piece: string().required(),
+  player: string().required(),
+  stamp: string().required(),
+  fit: string().required(),
+});
+export type FitRecord = InferType<typeof fitRecordSchema>;
+
 /** How the desk was left: no edit, and nothing to undo. */
 export const deskSchema = object({
   /** The pupil chosen last; null for any hand. */
@@ -124,6 +159,8 @@ export const settingsSchema = object({
   demoPutAway: boolean().required(),
   /** Keys for entering that the teacher changed: what it is for, and the key. */
   entryKeys: array(object({ deed: string().required(), key: string().required() })).required(),
+  /** Tonics in the teacher's own order, as `Bb`; those that are not there follow by ease. */
+  ownOrder: array(string().required()).required(),
 });
 export type Settings = InferType<typeof settingsSchema>;
 
@@ -145,6 +182,7 @@ export const USUAL_SETTINGS: Settings = {
   reminders: 'none',
   demoPutAway: false,
   entryKeys: [],
+  ownOrder: [],
 };
 
 /** The studio file: everything, in one JSON file. Fields that a later version added are carried through. */
@@ -155,6 +193,9 @@ export const studioFileSchema = object({
   pieces: array(pieceRecordSchema).required(),
   /** Studios saved before there were pupils have none. */
   pupils: array(pupilSchema).default(undefined).optional(),
+  /** Likewise those saved before pupils had plans and finding games. */
+  plan: array(planEntrySchema).default(undefined).optional(),
+  finds: array(findRecordSchema).default(undefined).optional(),
   settings: object().required(),
 });
 export type StudioFile = InferType<typeof studioFileSchema>;

@@ -2,14 +2,16 @@ import { ValidationError } from 'yup';
 import { err, ok, type Result } from '@/core/result';
 import type { StudioDatabase } from './database';
 import { makeEdit } from './journal';
+import { allFinds, restoreFinds } from './finds';
+import { wholePlan } from './plan';
 import { allPupils } from './pupils';
-import { studioFileSchema, USUAL_SETTINGS, type PieceRecord, type PupilRecord, type StudioFile } from './records';
+import { studioFileSchema, USUAL_SETTINGS, type PieceRecord, type PlanEntry, type PupilRecord, type StudioFile } from './records';
 import { allPieces, currentSettings } from './studio';
 
 /** The newest form of the studio file that this version understands. */
 const FILE_VERSION = 1;
 
-const KNOWN_FIELDS = ['newThumb', 'version', 'savedAt', 'pieces', 'pupils', 'settings'];
+const KNOWN_FIELDS = ['newThumb', 'version', 'savedAt', 'pieces', 'pupils', 'plan', 'finds', 'settings'];
 
 /** Why a studio file was refused. */
 export interface StudioFileTrouble {
@@ -22,8 +24,10 @@ export async function studioFileText(database: StudioDatabase, savedAt: string):
   const carried = (await database.kept.get('carried'))?.value;
   const pieces = await allPieces(database);
   const pupils = await allPupils(database);
+  const plan = await wholePlan(database);
+  const finds = await allFinds(database);
   const settings = await currentSettings(database);
-  const file = { ...(typeof carried === 'object' ? carried : {}), newThumb: 'studio', version: FILE_VERSION, savedAt, pieces, pupils, settings };
+  const file = { ...(typeof carried === 'object' ? carried : {}), newThumb: 'studio', version: FILE_VERSION, savedAt, pieces, pupils, plan, finds, settings };
   return `${JSON.stringify(file, null, 2)}\n`;
 }
 
@@ -55,6 +59,8 @@ export async function restoreStudio(database: StudioDatabase, file: StudioFile):
   const removed = here.filter(({ id }) => !inFile.has(id)).map(({ id }) => ({ id, after: null }));
   const pupilsInFile = file.pupils ?? [];
   const pupilsGone = (await database.pupils.toArray()).filter(({ id }) => !pupilsInFile.some((pupil) => pupil.id === id)).map(({ id }) => ({ id, after: null }));
+  const planInFile = file.plan ?? [];
+  const planGone = (await database.plan.toArray()).filter(({ id }) => !planInFile.some((entry) => entry.id === id)).map(({ id }) => ({ id, after: null }));
   const put = file.pieces.map((piece) => ({ id: piece.id, after: piece as PieceRecord }));
   const carried = Object.fromEntries(Object.entries(file).filter(([name]) => !KNOWN_FIELDS.includes(name)));
   await makeEdit(
@@ -63,6 +69,7 @@ export async function restoreStudio(database: StudioDatabase, file: StudioFile):
       label: 'studio restored from a file',
       pieces: [...removed, ...put],
       pupils: [...pupilsGone, ...pupilsInFile.map((pupil) => ({ id: pupil.id, after: pupil as PupilRecord }))],
+      plan: [...planGone, ...planInFile.map((entry) => ({ id: entry.id, after: entry as PlanEntry }))],
       kept: [
         // Settings that an older file lacks are the usual ones, those that a newer one has are kept.
         { id: 'settings', value: { ...USUAL_SETTINGS, ...file.settings } },
@@ -70,4 +77,5 @@ export async function restoreStudio(database: StudioDatabase, file: StudioFile):
       ],
     },
   );
+  await restoreFinds(database, file.finds ?? []);
 }

@@ -3,8 +3,10 @@
 import { useRef } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { openDatabase, type JournalEntry, type StudioDatabase } from './database';
+import { allFinds } from './finds';
+import { planOf } from './plan';
 import { allPupils, currentDesk } from './pupils';
-import type { Desk, PieceRecord, PupilRecord, Settings } from './records';
+import type { Desk, FindRecord, PieceRecord, PlanEntry, PupilRecord, Settings } from './records';
 import { allPieces, currentSettings, pieceById } from './studio';
 
 let opened: StudioDatabase | null = null;
@@ -18,6 +20,11 @@ export function studioDatabase(): StudioDatabase {
 /** The pieces on the shelf, kept up to date; undefined until they are read. */
 export function usePieces(): readonly PieceRecord[] | undefined {
   return useLiveQuery(() => allPieces(studioDatabase()), []);
+}
+
+/** How many pieces there are, kept up to date; undefined until it is known. */
+export function usePieceCount(): number | undefined {
+  return useLiveQuery(() => studioDatabase().pieces.count(), []);
 }
 
 /** One piece; null where there is none, undefined until it is read. */
@@ -43,6 +50,16 @@ export function useSettings(): Settings | undefined {
 /** All pupils, kept up to date; undefined until they are read. */
 export function usePupils(): readonly PupilRecord[] | undefined {
   return useLiveQuery(() => allPupils(studioDatabase()), []);
+}
+
+/** What a pupil is to learn, in order; empty for any hand, undefined until it is read. */
+export function usePlan(pupil: string | null): readonly PlanEntry[] | undefined {
+  return useLiveQuery(() => (pupil === null ? [] : planOf(studioDatabase(), pupil)), [pupil]);
+}
+
+/** What a pupil answered in finding games, the last first; undefined until it is read. */
+export function useFinds(pupil: string | null): readonly FindRecord[] | undefined {
+  return useLiveQuery(async () => (await allFinds(studioDatabase())).filter((find) => find.pupil === pupil).toReversed(), [pupil]);
 }
 
 /** How the desk was left. */

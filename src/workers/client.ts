@@ -2,6 +2,7 @@
 
 import { wrap, type Remote } from 'comlink';
 import type { EntryService } from './entry-protocol';
+import type { FitService } from './fit-service';
 import type { CoreService, EngraveService } from './protocol';
 
 let core: Remote<CoreService> | null = null;
@@ -24,4 +25,17 @@ export function engraveWorker(): Remote<EngraveService> {
 export function entryWorker(): Remote<EntryService> {
   entry ??= wrap<EntryService>(new Worker(new URL('./entry.worker.ts', import.meta.url), { type: 'module' }));
   return entry;
+}
+
+/** So many workers ask the shelf at most; one core is left to the page where there are more than two. */
+const MOST_FITTERS = 4;
+
+let fitters: readonly Remote<FitService>[] | null = null;
+
+/** The workers that the whole shelf is asked by. Started with the first call and kept. */
+export function fitWorkers(): readonly Remote<FitService>[] {
+  const cores = navigator.hardwareConcurrency || 2;
+  const count = Math.min(MOST_FITTERS, Math.max(2, cores - 1));
+  fitters ??= Array.from({ length: count }, () => wrap<FitService>(new Worker(new URL('./fit.worker.ts', import.meta.url), { type: 'module' })));
+  return fitters;
 }

@@ -1,13 +1,13 @@
 import { faultWords, remarkBar, remarkWords } from '@/core/explain';
-import { asWritten, benchView, chordsView, fingerChoicesAt, fingerPage, ladderFrom, ladderKeys, moveTo, openPiece, partnerKeys, positionViews, rungIn, saveAs, shelfView, type OpenedPiece, type Rung, type Version, type Wish } from '@/core/job';
+import { asWritten, atlasCard, barsSideBySide, benchView, chordsView, drillView, fingerChoicesAt, fingerPage, ladderFrom, ladderKeys, moveTo, notesPage, openPiece, partnerKeys, plannerDiffers, positionViews, rungIn, saveAs, shelfView, type OpenedPiece, type Rung, type Version, type Wish } from '@/core/job';
 import type { Player } from '@/core/finger';
 import type { KeyboardSize } from '@/core/keyboard';
 import { performanceOf } from '@/core/perform';
-import { parseKey, type Key } from '@/core/pitch';
+import { keyPrint, keyText, parseKey, type Key, type Mode, type Pitch } from '@/core/pitch';
 import { err, ok, type Fault, type FileFormat, type Result } from '@/core/result';
 import { recogniseFormat, splitPieces, type Grid } from '@/core/read';
 import { writeMusicXml } from '@/core/write';
-import { ID_PREFIXES, benchPageSchema, benchWishSchema, gridSchema, partnerWishSchema, pieceSourceSchema, type Answer, type BenchWish, type BroughtPiece, type CoreService, type PieceSource } from './protocol';
+import { ID_PREFIXES, benchPageSchema, benchWishSchema, columnsSchema, drillSchema, gridSchema, keyNamesSchema, modeSchema, modesSchema, partnerWishSchema, pieceSourceSchema, pitchesSchema, playerSchema, type Answer, type BenchWish, type BroughtPiece, type CoreService, type PieceSource, type SurveyKey, type SurveyMode } from './protocol';
 
 /** How many opened pieces are kept, so that another key need not read the file again. */
 const KEPT_PIECES = 24;
@@ -63,9 +63,10 @@ export function createCoreService(): CoreService {
       answer(mapped(moved(source, wish), ({ piece, before, after }) => ({ before: performanceOf(before.score, piece.part.id), after: performanceOf(after.score, piece.part.id) }))),
     chords: (source, wish) => answer(mapped(moved(source, wish), ({ piece, before, after }) => chordsView(piece, before, after))),
     fingers: (source, wish) => answer(mapped(moved(source, wish), ({ piece, after }) => fingerPage(piece, after))),
-    partner: (source, wish) => {
+    partner: (source, wish, mode) => {
       const checked = partnerWishSchema.validateSync(wish, { strict: true });
-      return answer(mapped(open(source), (piece) => partnerKeys(piece, checked)));
+      const wanted = mode === undefined ? undefined : modeSchema.validateSync(mode);
+      return answer(mapped(open(source), (piece) => partnerKeys(piece, checked, wanted)));
     },
     choices: (source, wish, noteId) => answer(mapped(moved(source, wish), ({ after }) => fingerChoicesAt(after, noteId))),
     ladder: async (source, wish, order, mode, ticket, onKey) => {
@@ -82,7 +83,43 @@ export function createCoreService(): CoreService {
       }
       return answer(ok(ladderFrom(piece, rungs, order)));
     },
+    survey: async (source, wish, modes, ticket, onKey) => {
+      const asked = openWith(source, { ...wish, to: null });
+      if (!asked.ok) return answer(asked);
+      const { piece, wish: full } = asked.value;
+      const own = piece.key.key;
+      for (const mode of modesSchema.validateSync(modes, { strict: true })) {
+        for (const key of ladderKeys(piece, modeOf(own, mode))) {
+          await otherQuestions();
+          if (stopped.delete(ticket)) return answer(err({ code: 'job.stopped' }));
+          onKey(surveyKey(rungIn(piece, full, key), own));
+        }
+      }
+      return answer(ok({ title: piece.score.title, own: keyText(own), bars: piece.part.measures.length }));
+    },
     stop: (ticket) => void stopped.add(ticket),
+    sideBySide: (source, wish, keys) => {
+      const versions: Version[] = [];
+      for (const to of keyNamesSchema.validateSync(keys, { strict: true })) {
+        const version = moved(source, { ...wish, to });
+        if (!version.ok) return answer(version);
+        versions.push(version.value.after);
+      }
+      return answer(ok(barsSideBySide(versions)));
+    },
+    atlasCard: (key, school, player) => answer(mapped(keyNamed(key), (found) => atlasCard(found, school, samePlayer(playerSchema.validateSync(player, { strict: true }))))),
+    plannerDiffers: (key, player) => answer(mapped(keyNamed(key), (found) => plannerDiffers(found, samePlayer(playerSchema.validateSync(player, { strict: true }))))),
+    drill: (wish, columns) => {
+      const { keys, ...rest } = drillSchema.validateSync(wish, { strict: true });
+      const found: Key[] = [];
+      for (const name of keys) {
+        const key = keyNamed(name);
+        if (!key.ok) return answer(key);
+        found.push(key.value);
+      }
+      return answer(ok(drillView({ ...rest, keys: found }, columnsSchema.validateSync(columns))));
+    },
+    notes: (key, pitches) => answer(mapped(keyNamed(key), (found) => notesPage(found, pitchesSchema.validateSync(pitches, { strict: true }) as readonly Pitch[]))),
     save: (source, wish, format, beside) => {
       const version = moved(source, wish);
       return answer(mapped(version, ({ piece, after }) => saveAs({ ...piece, carried: { ...piece.carried, ...beside } }, after, format)));
@@ -101,6 +138,23 @@ interface Moved {
   readonly piece: OpenedPiece;
   readonly before: Version;
   readonly after: Version;
+}
+
+function surveyKey({ key, facts }: Rung, own: Key): SurveyKey {
+  return { ...facts, name: keyText(key), words: keyPrint(key), isOwn: keyText(key) === keyText(own) };
+}
+
+/** The other mode of a piece in major, or in a mode with a major third, is minor; of all others major. */
+function modeOf(own: Key, asked: SurveyMode): Mode {
+  if (asked === 'own') return own.mode;
+  if (asked !== 'parallel') return asked;
+  return ['major', 'lydian', 'mixolydian', 'ionian'].includes(own.mode) ? 'minor' : 'major';
+}
+
+/** A key by its name, as `D-major`. */
+function keyNamed(name: string): Result<Key, Fault> {
+  const key = parseKey(name, 'major');
+  return key ? ok(key) : err({ code: 'query.value', name: 'key', value: name, allowed: 'a key such as D-major' });
 }
 
 /** The wish with its key; without one the piece stays in its own. */

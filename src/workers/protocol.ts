@@ -1,7 +1,8 @@
 import { array, mixed, number, object, string } from 'yup';
-import type { BenchView, ChordsView, Decisions, FingerPage, Ladder, NoteChoice, PageWish, PartnerKey, PartnerWish, PositionView, ShelfView } from '@/core/job';
+import type { AtlasCard, BarInKeys, BenchView, ChordsView, Decisions, FingerPage, Ladder, LadderKey, MadePiece, NoteChoice, PageWish, PartnerKey, PartnerWish, PlannerDiffers, PositionView, ShelfView } from '@/core/job';
 import { GREATEST_SPAN_MM, LEAST_SPAN_MM } from '@/core/keyboard';
-import type { Direction, Mode } from '@/core/pitch';
+import { DRILL_HANDS, DRILL_KINDS, DRILL_RHYTHMS, type DrillKind, type DrillRhythm } from '@/core/atlas';
+import { MODES, type Direction, type Mode, type Pitch } from '@/core/pitch';
 import type { FileFormat } from '@/core/result';
 import { PARTNER_NAMES, type KeyOrder, type Partner } from '@/core/survey';
 import type { Courtesy, DegreeForm, Spelling } from '@/core/transpose';
@@ -9,7 +10,7 @@ import { DIALS, INNER_SCHOOLS, LEVELS, OUTER_SCHOOLS, REPEAT_SCHOOLS, type Dial,
 import { LABEL_KINDS, type LabelKind } from '@/core/label';
 import { MARK_KINDS, type MarkKind } from '@/core/mark';
 import type { Performance } from '@/core/perform';
-import type { Finger } from '@/core/score';
+import type { Finger, Hand } from '@/core/score';
 import type { EngravingPage } from '@/core/write';
 
 /** A refusal as the screens show it: words for teachers and, where known, the place in the file. */
@@ -76,15 +77,54 @@ export interface CoreService {
   /** The moved piece as finger numbers, without a staff. */
   fingers(source: PieceSource, wish: BenchWish): Answer<FingerPage>;
   /** All keys of the piece's mode for a singer or another instrument. */
-  partner(source: PieceSource, wish: PartnerWish): Answer<readonly PartnerKey[]>;
+  partner(source: PieceSource, wish: PartnerWish, mode?: Mode): Answer<readonly PartnerKey[]>;
   /** The fingers that a note could have, each with what it costs. */
   choices(source: PieceSource, wish: BenchWish, noteId: string): Answer<readonly NoteChoice[]>;
   /** The keys of a mode; null for the piece's own. Between keys other questions are answered, `onKey` is told how many keys are done,
    * and the work ends early where `stop` has been called with its ticket: the answer is then refused as `job.stopped`. */
   ladder(source: PieceSource, wish: BenchWish, order: KeyOrder, mode: Mode | null, ticket?: string, onKey?: (done: number, of: number) => void): Promise<Answer<Ladder>>;
+  /** What each key of some modes asks, one after the other: `onKey` is told of each as soon as it is known, the piece's own key and its neighbours first.
+   * The answer says which key is the piece's own. It ends early like `ladder`. */
+  survey(source: PieceSource, wish: BenchWish, modes: readonly SurveyMode[], ticket: string, onKey: (key: SurveyKey) => void): Promise<Answer<Surveyed>>;
   stop(ticket: string): void;
+  /** Two or three keys side by side. */
+  sideBySide(source: PieceSource, wish: BenchWish, keys: readonly string[]): Answer<readonly BarInKeys[]>;
+  /** Everything that the card of a key has to play, and where the planner would take other fingers than the published ones. */
+  atlasCard(key: string, school: InnerSchool, player: Player): Answer<AtlasCard>;
+  plannerDiffers(key: string, player: Player): Answer<readonly PlannerDiffers[]>;
+  /** Makes a drill; `columns` is how many note columns a line of the page has room for. */
+  drill(wish: DrillAsked, columns: number): Answer<MadePiece>;
+  /** Notes to look at, in a key. */
+  notes(key: string, pitches: readonly Pitch[]): Answer<MadePiece>;
   /** `beside` goes into a piece file of ours beside the music. */
   save(source: PieceSource, wish: BenchWish, format: FileFormat, beside: Beside): Answer<SavedPiece>;
+}
+
+/** A mode whose keys are surveyed: the piece's own, the other one on the same tonics, or by name. */
+export type SurveyMode = 'own' | 'parallel' | Mode;
+
+/** A key of the survey: what it asks, and its names. */
+export interface SurveyKey extends Omit<LadderKey, 'rank'> {
+  /** As `D-major`. */
+  readonly name: string;
+  readonly words: string;
+  /** Whether it is the key in which the piece stands. */
+  readonly isOwn: boolean;
+}
+
+/** What a survey is of. */
+export interface Surveyed {
+  readonly title: string;
+  readonly own: string;
+  readonly bars: number;
+}
+
+/** A drill as it is asked for; keys by name. */
+export interface DrillAsked {
+  readonly kind: DrillKind;
+  readonly keys: readonly string[];
+  readonly rhythm: DrillRhythm;
+  readonly hands: Hand | 'both';
 }
 
 /** What a piece file of ours holds beside the music: the teacher's decisions, and what another version put there. */
@@ -217,3 +257,22 @@ export const engraveLayoutSchema = object({
   breaks: mixed<'encoded' | 'none'>().oneOf(['encoded', 'none']).required(),
   spread: mixed<'wide' | 'natural'>().oneOf(['wide', 'natural']),
 });
+
+export const modeSchema = mixed<Mode>().oneOf([...MODES]).required();
+export const modesSchema = array(mixed<SurveyMode>().oneOf(['own', 'parallel', ...MODES]).required()).min(1).required();
+
+const keyName = string().matches(/^[A-G](#|b){0,2}-[a-z]+$/, 'a key such as D-major').required();
+export const keyNamesSchema = array(keyName).min(1).max(30).required();
+
+export const drillSchema = object({
+  kind: mixed<DrillKind>().oneOf([...DRILL_KINDS]).required(),
+  keys: keyNamesSchema,
+  rhythm: mixed<DrillRhythm>().oneOf([...DRILL_RHYTHMS]).required(),
+  hands: mixed<Hand | 'both'>().oneOf([...DRILL_HANDS]).required(),
+});
+
+export const columnsSchema = number().integer().min(4).max(400).required();
+
+export const pitchesSchema = array(
+  object({ step: mixed<Pitch['step']>().oneOf([0, 1, 2, 3, 4, 5, 6]).required(), alter: number().integer().min(-2).max(2).required(), octave: number().integer().min(0).max(8).required() }),
+).max(60).required();

@@ -6,7 +6,7 @@ import type { Mode } from '@/core/pitch';
 import type { KeyOrder } from '@/core/survey';
 import type { EngravingPage } from '@/core/write';
 import { coreWorker, engraveWorker } from './client';
-import type { Answer, BenchPageWish, BenchWish, EngravedSystem, EngraveLayout, Performances, PieceSource } from './protocol';
+import type { Answer, BenchPageWish, BenchWish, EngravedSystem, EngraveLayout, Performances, PieceSource, Surveyed, SurveyKey, SurveyMode } from './protocol';
 
 /** How many answers are kept of each kind: a few keys to either side of the one that is shown. */
 const KEPT_ANSWERS = 12;
@@ -42,6 +42,19 @@ export function askLadder(source: PieceSource, wish: BenchWish, order: KeyOrder,
   ladders += 1;
   const ticket = `ladder ${ladders}`;
   return { answer: coreWorker().ladder(source, wish, order, mode, ticket, proxy(onKey)), stop: () => void coreWorker().stop(ticket) };
+}
+
+/** A survey that is on its way: its answer, and how to end the work. */
+export interface SurveyOnTheWay {
+  readonly answer: Promise<Answer<Surveyed>>;
+  readonly stop: () => void;
+}
+
+/** Asks what the keys of some modes cost; `onKey` is told of each. */
+export function askSurvey(source: PieceSource, wish: BenchWish, modes: readonly SurveyMode[], onKey: (key: SurveyKey) => void): SurveyOnTheWay {
+  ladders += 1;
+  const ticket = `survey ${ladders}`;
+  return { answer: coreWorker().survey(source, wish, modes, ticket, proxy(onKey)), stop: () => void coreWorker().stop(ticket) };
 }
 
 const names = new WeakMap<object, number>();

@@ -1,22 +1,9 @@
 import { signatureOf, type Key } from '../pitch';
 import { PLAIN_BAR, PLAIN_EVENT, PLAIN_TICKS, type PlainBar, type PlainEvent, type PlainPiece } from '../read';
-import { barTicks, type Meter, type Ticks } from '../time';
+import { barTicks, type Ticks } from '../time';
 import type { Hand } from '../score';
-import { momentsOf, type DrillKind, type DrillNote, type Moment } from './patterns';
-
-/** How the moments of a drill go by: meter, and the lengths that come round. Units: quarters. */
-export const RHYTHMS = {
-  quarters: { meter: { beats: 4, beatType: 4 }, lengths: [1] },
-  halves: { meter: { beats: 4, beatType: 4 }, lengths: [2] },
-  eighths: { meter: { beats: 4, beatType: 4 }, lengths: [0.5] },
-  dotted: { meter: { beats: 4, beatType: 4 }, lengths: [1.5, 0.5] },
-  waltz: { meter: { beats: 3, beatType: 4 }, lengths: [1] },
-  lilt: { meter: { beats: 6, beatType: 8 }, lengths: [1, 0.5] },
-} as const satisfies Readonly<Record<string, { readonly meter: Meter; readonly lengths: readonly number[] }>>;
-export type DrillRhythm = keyof typeof RHYTHMS;
-export const DRILL_RHYTHMS = Object.keys(RHYTHMS) as readonly DrillRhythm[];
-
-export const DRILL_HANDS = ['right', 'left', 'both'] as const;
+import { RHYTHMS, type DrillKind, type DrillRhythm } from '../atlas';
+import { momentsOf, type DrillNote, type Moment } from './patterns';
 
 /** What is to be drilled. Several keys follow each other, each with its own signature. */
 export interface DrillWish {

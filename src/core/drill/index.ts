@@ -1,4 +1,2 @@
-export { DRILL_HANDS, DRILL_RHYTHMS, RHYTHMS, drillPiece } from './drill';
-export type { DrillRhythm, DrillTexts, DrillWish } from './drill';
-export { DRILL_KINDS } from './patterns';
-export type { DrillKind } from './patterns';
+export { drillPiece } from './drill';
+export type { DrillTexts, DrillWish } from './drill';

@@ -1,9 +1,6 @@
+import type { DrillKind } from '../atlas';
 import { intervalOf, transposeBy, type Key, type Pitch } from '../pitch';
 import type { Finger, Hand } from '../score';
-
-/** What can be drilled. Source: handbook, sections 2.8, 4 and 7 (common practice); the turns of each pattern are our own. */
-export const DRILL_KINDS = ['five-fingers', 'triad-broken', 'triad-blocked', 'skips', 'chord-changes', 'finger-changes', 'cross-hands', 'octave-ready'] as const;
-export type DrillKind = (typeof DRILL_KINDS)[number];
 
 export interface DrillNote {
   readonly pitch: Pitch;

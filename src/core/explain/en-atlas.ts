@@ -1,5 +1,4 @@
-import type { FiveFingers, Turning } from '../atlas';
-import type { DrillKind, DrillRhythm } from '../drill';
+import type { DrillKind, DrillRhythm, FiveFingers, Turning } from '../atlas';
 import type { FindKind, FindQuestion } from '../find';
 import { keyPrint, namePrint, signatureOf, type Key, type PitchName } from '../pitch';
 import type { Finger } from '../score';

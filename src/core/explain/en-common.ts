@@ -24,6 +24,18 @@ export function barsText(bars: readonly string[]): string {
   return `bars ${shown.slice(0, -1).join(', ')} and ${shown.at(-1)}`;
 }
 
+/** Bars for a sentence, with neighbours drawn together: `bars 1–4 and 7`. */
+export function barRanges(bars: readonly string[]): string {
+  const runs: string[][] = [];
+  for (const bar of bars) {
+    const run = runs.at(-1);
+    if (run && Number(bar) === Number(run.at(-1)) + 1) run.push(bar);
+    else runs.push([bar]);
+  }
+  const told = runs.flatMap((run) => (run.length < 3 ? run : [`${run[0]}–${run.at(-1)}`]));
+  return `${bars.length === 1 ? 'bar' : 'bars'} ${listed(told)}`;
+}
+
 export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }

@@ -1,7 +1,7 @@
 import type { PitchName } from '../pitch';
 import { namePrint } from '../pitch';
 import type { Finger, Hand } from '../score';
-import { HAND, barsText, capital, countWord, listed } from './en-common';
+import { HAND, barRanges, capital, countWord, listed } from './en-common';
 
 /** A black key under a finger, and the bars in which it is played. */
 export interface BlackUse {
@@ -32,10 +32,10 @@ const TROUBLE: readonly Finger[] = [1, 5, 4, 2, 3];
 export function effortWords(reasons: KeyReasons): readonly string[] {
   const { black, moreMoves, ownKey, forcedFingers, must, should, accidentals, moreLedgerLines } = reasons;
   return [
-    ...(must.length > 0 ? [`cannot be played as it stands in ${barsText(must)}`] : []),
-    ...(should.length > 0 ? [`better otherwise in ${barsText(should)}`] : []),
+    ...(must.length > 0 ? [`cannot be played as it stands in ${barRanges(must)}`] : []),
+    ...(should.length > 0 ? [`better otherwise in ${barRanges(should)}`] : []),
     ...(moreMoves === 0 ? [] : [moves(moreMoves, ownKey)]),
-    ...(forcedFingers.length > 0 ? [`fingers change in ${barsText(forcedFingers)}`] : []),
+    ...(forcedFingers.length > 0 ? [`fingers change in ${barRanges(forcedFingers)}`] : []),
     ...blackWords(black),
     ...(moreLedgerLines > 0 ? [`${countWord(moreLedgerLines)} more ledger line${moreLedgerLines === 1 ? '' : 's'}`] : []),
     signsRead(reasons.signs),
@@ -70,7 +70,7 @@ function blackWords(black: readonly BlackUse[]): readonly string[] {
     const [first] = uses as [BlackUse];
     const keys = listed([...new Set(uses.map(({ key }) => namePrint(key)))]);
     const bars = [...new Set(uses.flatMap((use) => use.bars))].toSorted((a, b) => Number(a) - Number(b));
-    const place = `on ${keys} in ${barsText(bars)}`;
+    const place = `on ${keys} in ${barRanges(bars)}`;
     fingersBy.set(place, [...(fingersBy.get(place) ?? []), `${HAND[first.hand].split(' ')[0]} ${first.finger}`]);
   }
   return [...fingersBy].map(([place, fingers]) => `${listed(fingers)} ${place}`);

@@ -28,8 +28,6 @@ export interface KeyFacts {
   readonly register: Readonly<Record<Hand, { readonly low: string; readonly high: string } | null>>;
 }
 
-const HANDS: readonly Hand[] = ['right', 'left'];
-
 /** What a key asks, against the piece where it stands. */
 export function keyFacts(version: Version, written: Version): KeyFacts {
   const fingers = blackFingers(version.positions);

@@ -2,7 +2,7 @@ import { faultWords } from '../explain';
 import type { Fault } from '../result';
 import { fifteenKeys, signatureOf, signaturesAround, type Key, type Mode } from '../pitch';
 import { SEVERITIES, type Flag, type Severity } from '../flag';
-import { leaveOutReason, placeInOrder, type KeyOrder } from '../survey';
+import { inOrder, leaveOutReason, type KeyOrder } from '../survey';
 import { keyFacts, type KeyFacts } from './key-facts';
 import { asWritten, moveTo, type OpenedPiece, type Version, type Wish } from './open-piece';
 import { reportKey, reportRemark, type Report, type ReportKey, type ReportRemark } from './report';
@@ -44,12 +44,12 @@ export function rungIn(piece: OpenedPiece, wish: Omit<Wish, 'to'>, key: Key): Ru
 /** Puts keys that were worked out into order. */
 export function ladderFrom(piece: OpenedPiece, found: readonly Rung[], order: KeyOrder): Ladder {
   const own = piece.key.key;
-  const rungs = found.toSorted((a, b) => compareRungs(a, b, order, own));
+  const ranked = inOrder(found.map((rung) => ({ ...rung, effort: rung.facts.effort, leaveOut: rung.facts.leaveOut })), order, own);
   return {
     piece: { title: piece.score.title, bars: piece.part.measures.length, hands: piece.hands },
     from: reportKey(own),
     remarks: piece.remarks.map(reportRemark),
-    keys: rungs.map(({ facts }, i) => ({ ...facts, rank: i + 1 })),
+    keys: ranked.map(({ facts }, i) => ({ ...facts, rank: i + 1 })),
   };
 }
 
@@ -95,13 +95,6 @@ function unwritableRung(key: Key, fault: Fault): Rung {
       leaveOut: message,
     },
   };
-}
-
-function compareRungs(a: Rung, b: Rung, order: KeyOrder, own: Key): number {
-  const left = placeInOrder(order, a.key, own, a.facts.effort);
-  const right = placeInOrder(order, b.key, own, b.facts.effort);
-  const isOut = Number(a.facts.leaveOut !== null) - Number(b.facts.leaveOut !== null);
-  return isOut || left[0] - right[0] || left[1] - right[1];
 }
 
 function leaveOutOf(key: Key, flags: readonly Flag[]): string | null {

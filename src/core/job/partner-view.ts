@@ -1,4 +1,4 @@
-import { DIRECTIONS, intervalToKey, intervalSemitones, keyPrint, keyText, pitchPrint, transposeBy, type Direction, type Key, type Pitch } from '../pitch';
+import { DIRECTIONS, intervalToKey, intervalSemitones, keyPrint, keyText, pitchPrint, transposeBy, type Direction, type Key, type Mode, type Pitch } from '../pitch';
 import { fitRange, isReadable, partnersKey, type Partner, type Range, type RangeFit } from '../survey';
 import type { Hand } from '../score';
 import { ladderKeys } from './ladder';
@@ -23,12 +23,12 @@ export interface PartnerKey {
   readonly isReadable: boolean;
 }
 
-/** All keys of the piece's mode for a singer or another instrument, the piece's own first, then its neighbours. */
-export function partnerKeys(piece: OpenedPiece, wish: PartnerWish): readonly PartnerKey[] {
+/** All keys of a mode, the piece's own where none is named, for a singer or another instrument, the piece's own first, then its neighbours. */
+export function partnerKeys(piece: OpenedPiece, wish: PartnerWish, mode: Mode = piece.key.key.mode): readonly PartnerKey[] {
   const own = piece.notes.filter(({ hand }) => wish.voice === 'both' || hand === wish.voice).toSorted((a, b) => a.midi - b.midi);
   const [low, high] = [own[0], own.at(-1)];
   if (!low || !high) return [];
-  return ladderKeys(piece, piece.key.key.mode).map((key) => {
+  return ladderKeys(piece, mode).map((key) => {
     const ways = DIRECTIONS.map((direction) => wayTo(piece.key.key, key, direction, low, high, wish.comfortable));
     // Of ways that fit equally well the nearest comes first.
     const best = ways.toSorted((a, b) => missOf(a.fit) - missOf(b.fit))[0] as (typeof ways)[number];

@@ -1,4 +1,4 @@
-import { namePrint, pitchClass, signatureOf, signaturesAround, type Key, type Mode } from '../pitch';
+import { namePrint, nameText, pitchClass, signatureOf, signaturesAround, type Key, type Mode } from '../pitch';
 
 /** In which order keys are taught. `shape`: by the black and white shape of the tonic triad. */
 export const KEY_ORDERS = ['ease', 'fifths', 'shape'] as const;
@@ -29,6 +29,35 @@ export function placeInOrder(order: KeyOrder, key: Key, own: Key, effort: number
       return [shapes.indexOf(pitchClass(key.tonic)), Math.abs(signatureOf(key)) + (signatureOf(key) > 0 ? 0.5 : 0)];
     }
   }
+}
+
+/** What a key needs in order to be put into an order. */
+export interface Rankable {
+  readonly key: Key;
+  readonly effort: number;
+  /** Why it is left out for now; null where it is not. */
+  readonly leaveOut: string | null;
+}
+
+/** Puts keys into an order, best first; those that are left out for now come after the others in every order. */
+export function inOrder<T extends Rankable>(keys: readonly T[], order: KeyOrder, own: Key): readonly T[] {
+  return keys.toSorted((a, b) => {
+    const [left, right] = [placeInOrder(order, a.key, own, a.effort), placeInOrder(order, b.key, own, b.effort)];
+    return leftOut(a) - leftOut(b) || left[0] - right[0] || left[1] - right[1];
+  });
+}
+
+/** Puts keys into the teacher's own order, which names tonics; keys that it does not name follow by ease. Keys that are left out come last all the same. */
+export function inOwnOrder<T extends Rankable>(keys: readonly T[], tonics: readonly string[], own: Key): readonly T[] {
+  const place = ({ key }: T): number => {
+    const at = tonics.indexOf(nameText(key.tonic));
+    return at < 0 ? tonics.length : at;
+  };
+  return inOrder(keys, 'ease', own).toSorted((a, b) => leftOut(a) - leftOut(b) || place(a) - place(b));
+}
+
+function leftOut({ leaveOut }: Rankable): number {
+  return Number(leaveOut !== null);
 }
 
 /** Why a key is left out for now, where the school avoids short fingers on black keys. */

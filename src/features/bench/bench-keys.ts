@@ -17,6 +17,7 @@ export interface BenchKeysOf extends Pick<BenchDeeds, 'stepKey' | 'walk' | 'save
   readonly stepHandNote: (by: number) => void;
   readonly togglePlay: () => void;
   readonly onEnter: () => void;
+  readonly onSurvey: () => void;
   readonly onEscape: () => void;
   readonly view: PaperView;
   readonly onView: (view: PaperView) => void;
@@ -24,7 +25,7 @@ export interface BenchKeysOf extends Pick<BenchDeeds, 'stepKey' | 'walk' | 'save
 }
 
 /** The keys of the Bench: all that a teacher does there, without a mouse. */
-export function benchKeys({ note, deeds, stepKey, typeKey, walk, stepNote, stepHandNote, togglePlay, save, onEnter, onEscape, view, onView, desk }: BenchKeysOf): readonly ScreenKey[] {
+export function benchKeys({ note, deeds, stepKey, typeKey, walk, stepNote, stepHandNote, togglePlay, save, onEnter, onSurvey, onEscape, view, onView, desk }: BenchKeysOf): readonly ScreenKey[] {
   const atNote = (deed: (taken: KeyDown) => void): void => {
     if (note) deed(note);
   };
@@ -51,6 +52,7 @@ export function benchKeys({ note, deeds, stepKey, typeKey, walk, stepNote, stepH
     { key: 't', does: 'hand tracks on or off', act: () => leave({ tracks: desk.tracks === 'shown' ? 'hidden' : 'shown' }) },
     { key: '+', does: 'larger', act: () => leave({ zoom: zoomBy(desk.zoom, 1) }) },
     { key: '-', does: 'smaller', act: () => leave({ zoom: zoomBy(desk.zoom, -1) }) },
+    { key: 'y', does: 'survey of all keys', act: onSurvey },
     { key: 'w', does: 'change notes, or enter more', act: onEnter },
     { key: 's', does: 'save as MusicXML', act: () => save('musicxml') },
     { key: 'Escape', does: 'choose no hand note', act: onEscape },

@@ -3,7 +3,7 @@
 import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { PencilLine } from 'lucide-react';
+import { ListOrdered, PencilLine } from 'lucide-react';
 import { parseKey, type Key, type Mode } from '@/core/pitch';
 import { choosePart, decidedFor, respellNote, studioDatabase, type Desk, type PieceRecord, type PupilRecord, type Settings } from '@/data';
 import { ScreenKeys } from '@/features/shared/key-help';
@@ -55,6 +55,7 @@ interface BenchPieceProps {
 export function BenchPiece({ piece, settings, desk, pupils, pupil }: BenchPieceProps) {
   const address = useBenchAddress();
   const router = useRouter();
+  const surveyAddress = `/survey?piece=${encodeURIComponent(piece.id)}${pupil ? `&pupil=${encodeURIComponent(pupil.id)}` : ''}`;
   const [paperView, setPaperView] = useState<PaperView>('both');
   const [chosen, setChosen] = useState<InKey | null>(null);
   const [takenUp, setTakenUp] = useState<string | null>(null);
@@ -138,7 +139,7 @@ export function BenchPiece({ piece, settings, desk, pupils, pupil }: BenchPieceP
 
   return (
     <div className="flex flex-col">
-      <ScreenKeys keys={benchKeys({ note, deeds, stepKey, typeKey, walk, stepNote, stepHandNote, togglePlay, save, onEnter: () => router.push(`/enter?piece=${encodeURIComponent(piece.id)}`), onEscape: () => choose(null), view: paperView, onView: setPaperView, desk })} />
+      <ScreenKeys keys={benchKeys({ note, deeds, stepKey, typeKey, walk, stepNote, stepHandNote, togglePlay, save, onEnter: () => router.push(`/enter?piece=${encodeURIComponent(piece.id)}`), onSurvey: () => router.push(surveyAddress), onEscape: () => choose(null), view: paperView, onView: setPaperView, desk })} />
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pt-2">
         <div className="min-w-0">
           <h1 className="truncate text-xl font-semibold">{view ? view.title || piece.fileName : 'Reading the piece …'}</h1>
@@ -151,6 +152,9 @@ export function BenchPiece({ piece, settings, desk, pupils, pupil }: BenchPieceP
         <div className="ml-auto flex flex-wrap items-center gap-x-3 gap-y-1">
           <PupilChoice pupils={pupils} chosen={pupil} settings={settings} />
           {ownKey && shownKey ? <BenchTools address={address} own={ownKey} shown={shownKey} hands={ladder.value?.piece.hands ?? []} parts={view?.parts ?? []} onPart={choosePupilsPart} group={view?.group ?? null} spelling={settings.spelling} onChange={go} /> : null}
+          <Link className="btn btn-sm h-9" href={surveyAddress} data-role="survey">
+            <ListOrdered size={16} aria-hidden /> Survey
+          </Link>
           <Link className="btn btn-sm h-9" href={`/enter?piece=${encodeURIComponent(piece.id)}`} data-role="enter">
             <PencilLine size={16} aria-hidden /> Change notes
           </Link>

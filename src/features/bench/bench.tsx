@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { useDesk, usePiece, usePieces, usePupils, useSettings } from '@/data';
+import { pieceTitle } from '@/features/shared/piece-title';
 import { BenchPiece } from './bench-piece';
 import { useBenchAddress } from './use-bench-address';
 
@@ -29,7 +30,7 @@ function ChoosePiece() {
         {pieces.map((piece) => (
           <li key={piece.id}>
             <Link className="btn btn-ghost h-10 w-full justify-start font-normal" href={`/bench?piece=${encodeURIComponent(piece.id)}${piece.lastKey ? `&key=${encodeURIComponent(piece.lastKey)}` : ''}`}>
-              {titleOf(piece.musicXml) || piece.fileName}
+              {pieceTitle(piece)}
             </Link>
           </li>
         ))}
@@ -48,10 +49,4 @@ function MissingPiece() {
       </Link>
     </section>
   );
-}
-
-/** The title as the file has it, for a list that need not wait for the core. */
-function titleOf(musicXml: string): string {
-  const title = /<work-title>([^<]*)<\/work-title>|<movement-title>([^<]*)<\/movement-title>/.exec(musicXml);
-  return (title?.[1] ?? title?.[2] ?? '').replaceAll('&amp;', '&').replaceAll('&lt;', '<');
 }

@@ -3,6 +3,7 @@
 import { memo, useRef, useState } from 'react';
 import { UserPen, UserPlus } from 'lucide-react';
 import { leaveDesk, studioDatabase, type PupilRecord, type Settings } from '@/data';
+import { ANY_HAND } from '@/features/shared/pupil-select';
 import { PupilForm } from './pupil-form';
 import { go } from './use-bench-address';
 
@@ -11,9 +12,6 @@ interface PupilChoiceProps {
   readonly chosen: PupilRecord | null;
   readonly settings: Settings;
 }
-
-/** In the address: no pupil, but the hand that Settings describe. */
-export const ANY_HAND = 'any';
 
 /** For whom the piece is moved. The plan follows at once. */
 export const PupilChoice = memo(function PupilChoice({ pupils, chosen, settings }: PupilChoiceProps) {

@@ -1,10 +1,10 @@
 'use client';
 
 import { useCallback, useMemo } from 'react';
-import type { Level, Player } from '@/core/finger';
-import type { BenchView, Decisions } from '@/core/job';
+import type { BenchView } from '@/core/job';
 import { parseKey } from '@/core/pitch';
-import { decidedFor, type PieceRecord, type PupilRecord, type Settings } from '@/data';
+import type { PieceRecord, PupilRecord, Settings } from '@/data';
+import { useDecisions, usePlayerOf } from '@/features/shared/piece-wish';
 import { useAnswer, type Answered } from '@/features/shared/use-answer';
 import type { Answer, Beside, BenchPageWish, BenchWish, EngraveLayout, PieceSource } from '@/workers/protocol';
 import { askBench, askEngraving } from '@/workers/questions';
@@ -63,23 +63,6 @@ export function useBench({ piece, settings, pupil }: BenchFor, address: BenchAdd
   );
   const beside = useMemo(() => ({ ...piece.beside, ...(part === null ? {} : { part }), ...(piece.decided ? { decided: piece.decided } : {}) }), [piece.beside, piece.decided, part]);
   return { source, beside, wish, view: useAnswer(subject, askView), ...keys, prepare };
-}
-
-/** The hand that plays: the pupil's, with the teacher's dials. */
-function usePlayerOf(settings: Settings, pupil: PupilRecord | null): Player {
-  const { thumbOffBlack, keepPrinted, moveOverStretch } = settings;
-  const { level, spanMm, outer, inner, repeat } = pupil ?? settings;
-  return useMemo(
-    () => ({ level: Number(level) as Level, spanMm, outer, inner, repeat, thumbOffBlack, keepPrinted, moveOverStretch }),
-    [level, spanMm, outer, inner, repeat, thumbOffBlack, keepPrinted, moveOverStretch],
-  );
-}
-
-/** What was decided for this pupil, in all keys. It keeps its identity while it says the same. */
-function useDecisions(piece: PieceRecord, pupil: PupilRecord | null): Decisions {
-  const { fingers, aside } = decidedFor(piece, pupil?.id ?? null);
-  const said = JSON.stringify({ fingers: fingers.map(({ key, note, finger }) => ({ key, note, finger })), aside: aside.map(({ key, flag, reason }) => ({ key, flag, reason })) });
-  return useMemo(() => JSON.parse(said) as Decisions, [said]);
 }
 
 const NO_NOTES: readonly string[] = [];

@@ -17,6 +17,8 @@ import { useKeys } from './use-keys';
 const PLACES = [
   { href: '/', name: 'Shelf' },
   { href: '/bench', name: 'Bench' },
+  { href: '/survey', name: 'Survey' },
+  { href: '/atlas', name: 'Atlas' },
   { href: '/settings', name: 'Settings' },
 ] as const;
 
@@ -34,7 +36,7 @@ export function AppShell({ children }: { readonly children: ReactNode }) {
   }, [say]);
   return (
     <>
-      <header data-settled={isSettled} className="sticky top-0 z-30 flex h-14 items-center gap-2 border-b border-base-300 bg-base-100 px-4 max-sm:gap-1 max-sm:px-2">
+      <header data-settled={isSettled} className="print:hidden sticky top-0 z-30 flex h-14 items-center gap-2 border-b border-base-300 bg-base-100 px-4 max-sm:gap-1 max-sm:px-2">
         <Link href="/" className="flex h-9 items-center gap-2 font-serif text-lg font-semibold whitespace-nowrap sm:mr-4">
           <HandsGlyph left={[]} right={[1]} size={24} />
           <span className="max-sm:sr-only">New Thumb</span>
@@ -54,12 +56,12 @@ export function AppShell({ children }: { readonly children: ReactNode }) {
 function Places() {
   const path = usePathname();
   return (
-    <nav aria-label="Places" className="flex gap-1 max-sm:gap-0">
+    <nav aria-label="Places" className="flex min-w-0 gap-1 max-sm:gap-0 max-sm:overflow-x-auto">
       {PLACES.map(({ href, name }) => (
         <Link
           key={href}
           href={href}
-          aria-current={path === href || (path === '/enter' && href === '/bench') ? 'page' : undefined}
+          aria-current={path === href || (path === '/enter' && href === '/bench') || (path === '/fit' && href === '/') ? 'page' : undefined}
           className="btn btn-ghost btn-sm h-9 font-normal max-sm:px-2 aria-[current]:bg-base-200 aria-[current]:font-bold aria-[current]:underline aria-[current]:underline-offset-4"
         >
           {name}

@@ -1,8 +1,9 @@
 'use client';
 
 import Link from 'next/link';
+import { useRouter } from 'next/navigation';
 import { useMemo, useRef, useState } from 'react';
-import { ArrowRight, Plus, Search } from 'lucide-react';
+import { ArrowRight, Hand, Plus, Search } from 'lucide-react';
 import { putDemoAway, setDemo, studioDatabase, usePieces } from '@/data';
 import { loadDemoStudio } from '@/features/shared/demo-studio';
 import { ScreenKeys } from '@/features/shared/key-help';
@@ -17,13 +18,15 @@ export function Shelf() {
   const facts = usePieceFacts(pieces);
   const [words, setWords] = useState('');
   const [isBeginning, setBeginning] = useState(false);
+  const router = useRouter();
   const search = useRef<HTMLInputElement>(null);
   const keys = useMemo(
     () => [
       { key: 'n', does: 'new piece', act: () => setBeginning(true) },
+      { key: 'f', does: 'ask which pieces fit', act: () => router.push('/fit') },
       { key: '/', does: 'find a piece', act: () => search.current?.focus() },
     ],
-    [],
+    [router],
   );
   const found = useMemo(() => {
     const wanted = words.toLocaleLowerCase().split(/\s+/).filter(Boolean);
@@ -44,7 +47,12 @@ export function Shelf() {
           </label>
         ) : null}
         {pieces.length > 0 ? <p className="text-sm text-secondary">{words ? `${found.length} of ${pieces.length} pieces` : `${pieces.length} pieces`}</p> : null}
-        <button type="button" className="btn btn-sm ml-auto h-9" data-role="new-piece" onClick={() => setBeginning(true)}>
+        {pieces.length > 0 ? (
+          <Link className="btn btn-sm ml-auto h-9" href="/fit" data-role="ask-shelf">
+            <Hand size={16} aria-hidden /> What fits? <kbd className="kbd kbd-xs">F</kbd>
+          </Link>
+        ) : null}
+        <button type="button" className={`btn btn-sm h-9 ${pieces.length > 0 ? '' : 'ml-auto'}`} data-role="new-piece" onClick={() => setBeginning(true)}>
           <Plus size={16} aria-hidden /> New piece <kbd className="kbd kbd-xs">N</kbd>
         </button>
       </div>

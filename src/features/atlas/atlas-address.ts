@@ -1,0 +1,58 @@
+'use client';
+
+import { array, mixed, string } from 'yup';
+import { DRILL_HANDS, DRILL_KINDS, DRILL_RHYTHMS, type DrillKind, type DrillRhythm } from '@/core/atlas';
+import { FIND_KINDS, type FindKind } from '@/core/find';
+import { parseKey, type Key } from '@/core/pitch';
+import type { Hand } from '@/core/score';
+import { changeQuery, useQuery, type QueryOf } from '@/features/shared/use-query';
+
+/** The parts of the Atlas. */
+export const PARTS = ['positions', 'cards', 'drills', 'finding'] as const;
+export type AtlasPart = (typeof PARTS)[number];
+
+/** In which order positions and keys stand. */
+export const ATLAS_ORDERS = ['chromatic', 'fifths', 'shape', 'ease'] as const;
+export type AtlasOrder = (typeof ATLAS_ORDERS)[number];
+
+const keyName = string().matches(/^[A-G](#|b)?-(major|minor)$/).required();
+const keyNames = array(keyName).min(1).max(30).required();
+
+function oneOf<T extends string, U>(values: readonly T[], otherwise: U): (said: string | null) => T | U {
+  const schema = mixed<T>().oneOf([...values]).required();
+  return (said) => (schema.isValidSync(said) ? (said as T) : otherwise);
+}
+
+const namedKey = (otherwise: string) => (said: string | null): Key => {
+  const found = keyName.isValidSync(said) ? parseKey(said, 'major') : undefined;
+  return found ?? (parseKey(otherwise, 'major') as Key);
+};
+
+const SHAPE = {
+  part: oneOf<AtlasPart, AtlasPart>(PARTS, 'positions'),
+  key: namedKey('D-major'),
+  /** The position with which others are compared. */
+  from: namedKey('C-major'),
+  order: oneOf<AtlasOrder, AtlasOrder>(ATLAS_ORDERS, 'ease'),
+  pupil: (said: string | null): string | null => (string().required().isValidSync(said) ? said : null),
+  drill: oneOf<DrillKind, DrillKind>(DRILL_KINDS, 'five-fingers'),
+  rhythm: oneOf<DrillRhythm, DrillRhythm>(DRILL_RHYTHMS, 'quarters'),
+  hands: oneOf<Hand | 'both', Hand | 'both'>(DRILL_HANDS, 'both'),
+  /** The keys of a drill, in the order in which they are played. */
+  keys: (said: string | null): readonly string[] => {
+    const list = (said ?? '').split(',').filter(Boolean);
+    return keyNames.isValidSync(list) ? [...new Set(list)] : [];
+  },
+  game: oneOf<FindKind, FindKind>(FIND_KINDS, 'all-of'),
+};
+
+export type AtlasAddress = QueryOf<typeof SHAPE>;
+
+export function useAtlasAddress(): AtlasAddress {
+  return useQuery(SHAPE);
+}
+
+/** Shows something else; a part of its own gets an entry for the back button. */
+export function show(change: Readonly<Record<string, string | null>>): void {
+  changeQuery(change, 'part' in change ? 'push' : 'replace');
+}

@@ -1,0 +1,58 @@
+'use client';
+
+import { useMemo } from 'react';
+import { useDesk, usePupils, useSettings } from '@/data';
+import { choosePupil } from '@/features/shared/choose-pupil';
+import { ScreenKeys } from '@/features/shared/key-help';
+import { usePlayerOf } from '@/features/shared/piece-wish';
+import { PupilSelect } from '@/features/shared/pupil-select';
+import { PARTS, show, useAtlasAddress, type AtlasAddress, type AtlasPart } from './atlas-address';
+import { Cards } from './cards';
+import { Drills } from './drills';
+import { Finding } from './finding';
+import { Positions } from './positions';
+
+const PART_NAMES: Readonly<Record<AtlasPart, string>> = { positions: 'Positions', cards: 'Key cards', drills: 'Drills', finding: 'Finding' };
+
+/** Every five-finger position, a card for every key, drills made from them, and games of finding. */
+export function AtlasScreen() {
+  const address = useAtlasAddress();
+  const settings = useSettings();
+  const desk = useDesk();
+  const pupils = usePupils();
+  if (!settings || !desk || !pupils) return <p className="p-8">Opening the Atlas …</p>;
+  const wanted = address.pupil ?? desk.pupil;
+  return <AtlasFor address={address} settings={settings} pupils={pupils} pupil={pupils.find(({ id }) => id === wanted) ?? null} />;
+}
+
+interface AtlasForProps {
+  readonly address: AtlasAddress;
+  readonly settings: NonNullable<ReturnType<typeof useSettings>>;
+  readonly pupils: NonNullable<ReturnType<typeof usePupils>>;
+  readonly pupil: NonNullable<ReturnType<typeof usePupils>>[number] | null;
+}
+
+function AtlasFor({ address, settings, pupils, pupil }: AtlasForProps) {
+  const player = usePlayerOf(settings, pupil);
+  const shortcuts = useMemo(() => PARTS.map((part, i) => ({ key: String(i + 1), does: `show ${PART_NAMES[part].toLowerCase()}`, act: () => show({ part }) })), []);
+  return (
+    <div className="mx-auto max-w-7xl px-4 py-4" data-role="atlas" data-part={address.part}>
+      {address.part === 'finding' ? null : <ScreenKeys keys={shortcuts} />}
+      <div className="mb-3 flex flex-wrap items-center gap-x-5 gap-y-1 print:hidden">
+        <h1 className="text-2xl font-semibold">Atlas</h1>
+        <span className="join" role="group" aria-label="Parts of the Atlas">
+          {PARTS.map((part) => (
+            <button key={part} type="button" data-part-button={part} aria-pressed={address.part === part} className="btn btn-sm join-item h-9 font-normal aria-pressed:bg-base-300 aria-pressed:font-semibold" onClick={() => show({ part })}>
+              {PART_NAMES[part]}
+            </button>
+          ))}
+        </span>
+        <PupilSelect pupils={pupils} chosen={pupil} settings={settings} onChoose={choosePupil} />
+      </div>
+      {address.part === 'positions' ? <Positions address={address} pupil={pupil} /> : null}
+      {address.part === 'cards' ? <Cards address={address} player={player} school={(pupil ?? settings).inner} /> : null}
+      {address.part === 'drills' ? <Drills address={address} player={player} ownOrder={settings.ownOrder} /> : null}
+      {address.part === 'finding' ? <Finding key={address.game} game={address.game} pupil={pupil} /> : null}
+    </div>
+  );
+}

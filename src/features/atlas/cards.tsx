@@ -1,0 +1,162 @@
+'use client';
+
+import { useEffect, useMemo, useState } from 'react';
+import { Printer } from 'lucide-react';
+import { keyCard } from '@/core/chord';
+import { fiveFingers } from '@/core/atlas';
+import { CARD_LINES, blackWordsOf, signatureWords } from '@/core/explain';
+import type { InnerSchool, Player } from '@/core/finger';
+import type { CardLine, PlannerDiffers } from '@/core/job';
+import { keyPrint, keyText, namePrint, parallelKey, parseKey, sameKey, signatureOf, type Key } from '@/core/pitch';
+import { EngravedPage } from '@/features/shared/engraved-page';
+import { HandsGlyph } from '@/features/shared/hand-glyph';
+import { useAnswer } from '@/features/shared/use-answer';
+import { coreWorker } from '@/workers/client';
+import { show, type AtlasAddress } from './atlas-address';
+import { HearButton } from './hear-button';
+import { keysInOrder } from './key-orders';
+
+interface CardsProps {
+  readonly address: AtlasAddress;
+  readonly player: Player;
+  readonly school: InnerSchool;
+}
+
+/** The card of a key: what is read, what is played, and what each line is good for. */
+export function Cards({ address, player, school }: CardsProps) {
+  const { key } = address;
+  const name = keyText(key);
+  const ask = useMemo(() => () => coreWorker().atlasCard(name, school, player), [name, school, player]);
+  const { value, trouble } = useAnswer(name, ask);
+  return (
+    <div>
+      <nav aria-label="Keys" className="mb-4 flex flex-col gap-1 print:hidden">
+        {(['major', 'minor'] as const).map((mode) => (
+          <span key={mode} className="flex flex-wrap items-center gap-1">
+            <span className="w-14 text-sm text-secondary">{mode}</span>
+            {keysInOrder(mode, 'fifths').toSorted((a, b) => signatureOf(a) - signatureOf(b)).map((one) => (
+              <button key={keyText(one)} type="button" data-card={keyText(one)} aria-pressed={sameKey(one, key)} className="btn btn-sm h-8 min-w-11 px-2 font-normal aria-pressed:bg-primary aria-pressed:text-primary-content" onClick={() => show({ key: keyText(one) })}>
+                {namePrint(one.tonic)}
+              </button>
+            ))}
+          </span>
+        ))}
+      </nav>
+      <article aria-label={`Key card of ${keyPrint(key)}`} className="rounded-box border border-base-300 bg-base-100 p-5" data-role="card" data-key={name} data-whole={value !== null}>
+        <CardHead shown={key} />
+        {trouble ? <p role="alert" className="text-error">{trouble.message}</p> : null}
+        <div className="mt-4 grid gap-x-6 gap-y-3 lg:grid-cols-2">{value?.lines.map((line) => <LineBox key={`${line.name}/${line.hand}`} line={line} shown={key} school={school} />)}</div>
+        <p className="mt-4 text-xs text-secondary">
+          Scales and arpeggios: C.-L. Hanon, Le pianiste virtuose (1873), nos 39 and 41, minor in its harmonic form, written down from memory. Everything else is common practice.
+        </p>
+      </article>
+      <PlannerList player={player} />
+    </div>
+  );
+}
+
+function CardHead({ shown }: { readonly shown: Key }) {
+  const card = keyCard(shown);
+  const position = fiveFingers(shown);
+  const parallel = parallelKey(shown);
+  const link = (key: Key, words: string) =>
+    Math.abs(signatureOf(key)) > 7 ? (
+      <span>{words}: needs more than seven signs</span>
+    ) : (
+      <button type="button" className="link min-h-8 print:no-underline" onClick={() => show({ key: keyText(key) })}>
+        {words}
+      </button>
+    );
+  return (
+    <header className="flex flex-wrap items-start gap-x-8 gap-y-2">
+      <HandsGlyph right={position.black.right} left={position.black.left} size={64} />
+      <div>
+        <h2 className="text-2xl font-semibold">{keyPrint(shown)}</h2>
+        <p data-role="signature">{signatureWords(card.signs, shown)}</p>
+        <p className="text-sm text-secondary">
+          {position.pitches.map(namePrint).join(' ')} · {blackWordsOf(position)}
+        </p>
+      </div>
+      <dl className="grid grid-cols-[5rem_auto] items-center text-sm">
+        <dt className="text-secondary">relative</dt>
+        <dd>{card.relative ? link(card.relative, keyPrint(card.relative)) : 'none that can be written'}</dd>
+        <dt className="text-secondary">parallel</dt>
+        <dd>{link(parallel, keyPrint(parallel))}</dd>
+      </dl>
+      <span className="ml-auto flex gap-2 print:hidden">
+        <button type="button" className="btn btn-sm h-9 font-normal" onClick={() => show({ part: 'drills', keys: keyText(shown) })}>
+          Make a drill
+        </button>
+        <button type="button" className="btn btn-sm h-9 font-normal" onClick={() => window.print()}>
+          <Printer size={16} aria-hidden /> Print
+        </button>
+      </span>
+    </header>
+  );
+}
+
+const LINE_LAYOUT = { widthPx: 540, zoom: 36, breaks: 'none', spread: 'natural' } as const;
+
+function LineBox({ line, shown, school }: { readonly line: CardLine; readonly shown: Key; readonly school: InnerSchool }) {
+  const { name, practises } = CARD_LINES[line.name];
+  return (
+    <section aria-label={`${name}, ${line.hand} hand`} className="break-inside-avoid" data-card-line={`${line.name}/${line.hand}`}>
+      <div className="flex items-center gap-2">
+        <h3 className="text-sm font-semibold">
+          {name}, {line.hand} hand
+        </h3>
+        <HearButton label={`${name} in ${keyPrint(shown)}, ${line.hand} hand`} sounds={line.sounds} />
+        <span className="text-xs text-secondary">
+          practises {practises}
+          {line.name === 'octave-arpeggio' ? (school === 'interval' ? ' (by the gap)' : ' (3 on a black key)') : ''}
+        </span>
+      </div>
+      <EngravedPage page={line.piece.page} layout={LINE_LAYOUT} fits="height" label={`${name}, ${line.hand} hand, fingers ${line.fingers}`} />
+      {line.planner ? <p className="text-xs text-secondary">The planner would take {line.planner}.</p> : null}
+    </section>
+  );
+}
+
+/** Where the planner takes other fingers than the table, over all thirty keys. Worked out once it is opened, a key at a time. */
+function PlannerList({ player }: { readonly player: Player }) {
+  const [isOpen, setOpen] = useState(false);
+  const [found, setFound] = useState<readonly (PlannerDiffers & { readonly key: string })[]>([]);
+  const [asked, setAsked] = useState(0);
+  const names = useMemo(() => (['major', 'minor'] as const).flatMap((mode) => keysInOrder(mode, 'fifths')).map(keyText), []);
+  useEffect(() => {
+    if (!isOpen) return undefined;
+    let isWanted = true;
+    const ask = async (): Promise<void> => {
+      setFound([]);
+      setAsked(0);
+      for (const [i, key] of names.entries()) {
+        const answer = await coreWorker().plannerDiffers(key, player);
+        if (!isWanted) return;
+        if (answer.ok) setFound((before) => [...before, ...answer.value.map((one) => ({ ...one, key }))]);
+        setAsked(i + 1);
+      }
+    };
+    void ask();
+    return () => {
+      isWanted = false;
+    };
+  }, [isOpen, names, player]);
+  return (
+    <details className="mt-4 text-sm print:hidden" data-role="planner-differs" data-asked={asked} onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary className="link flex min-h-9 cursor-pointer items-center">Where the planner takes other fingers than this table</summary>
+      <p className="text-secondary" role="status">
+        {asked < names.length ? `${asked} of ${names.length} keys compared …` : `${names.length} keys, both hands, scale and arpeggio of two octaves up and down: ${found.length === 0 ? 'no line differs' : `${found.length} of ${names.length * 4} lines differ`}, the first, the top and the last note left aside.`}
+      </p>
+      <ul>
+        {found.map(({ key, name, hand, published, planner }) => {
+          const named = parseKey(key, 'major');
+          return (
+            <li key={`${key}/${name}/${hand}`} className="py-1">
+              {named ? keyPrint(named) : key}, {CARD_LINES[name].name.toLowerCase()}, {hand} hand: published {published}, planner {planner}
+            </li>
+          );
+        })}
+      </ul>
+    </details>
+  );
+}

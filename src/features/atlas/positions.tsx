@@ -1,0 +1,154 @@
+'use client';
+
+import { useMemo } from 'react';
+import { fingerOn, fiveFingers, turning, type FiveFingers } from '@/core/atlas';
+import { blackWordsOf, turningWords } from '@/core/explain';
+import { isBlackKey } from '@/core/keyboard';
+import { keyPrint, keyText, midiNumber, namePrint, parseKey, pitchPrint, sameKey, type Key } from '@/core/pitch';
+import type { Moment } from '@/core/job';
+import type { PupilRecord } from '@/data';
+import { EngravedPage } from '@/features/shared/engraved-page';
+import { HandsGlyph } from '@/features/shared/hand-glyph';
+import { keyboardRange, KeyboardMap } from '@/features/shared/keyboard-map';
+import { useAnswer } from '@/features/shared/use-answer';
+import { coreWorker } from '@/workers/client';
+import { ATLAS_ORDERS, show, type AtlasAddress, type AtlasOrder } from './atlas-address';
+import { HearButton } from './hear-button';
+import { keysInOrder } from './key-orders';
+
+interface PositionsProps {
+  readonly address: AtlasAddress;
+  readonly pupil: PupilRecord | null;
+}
+
+const ORDER_NAMES: Readonly<Record<AtlasOrder, string>> = { ease: 'by ease', chromatic: 'half step by half step', fifths: 'by fifths', shape: 'by triad shape' };
+
+/** All positions beside each other, and one of them in full: on the keys, on the staff, and against another. */
+export function Positions({ address, pupil }: PositionsProps) {
+  const { key, from, order } = address;
+  return (
+    <div className="grid items-start gap-5 lg:grid-cols-[1fr_30rem]">
+      <section aria-label="All positions">
+        <div className="mb-2 flex flex-wrap items-center gap-4 text-sm">
+          <label className="flex items-center gap-1.5">
+            in order
+            <select className="select select-sm h-9 w-48" data-role="atlas-order" value={order} onChange={(event) => show({ order: event.target.value })}>
+              {ATLAS_ORDERS.map((one) => (
+                <option key={one} value={one}>
+                  {ORDER_NAMES[one]}
+                </option>
+              ))}
+            </select>
+          </label>
+          <label className="flex items-center gap-1.5">
+            compared with
+            <select className="select select-sm h-9 w-40" data-role="compared" value={keyText(from)} onChange={(event) => show({ from: event.target.value })}>
+              {(['major', 'minor'] as const).flatMap((mode) => keysInOrder(mode, 'chromatic')).map((one) => (
+                <option key={keyText(one)} value={keyText(one)}>
+                  {keyPrint(one)}
+                </option>
+              ))}
+            </select>
+          </label>
+        </div>
+        {(['major', 'minor'] as const).map((mode) => (
+          <div key={mode} className="mb-3">
+            <h2 className="mb-1 font-serif font-semibold">{mode === 'major' ? 'Major' : 'Minor'}</h2>
+            <ul className="grid grid-cols-2 gap-1.5 sm:grid-cols-3 xl:grid-cols-5">
+              {keysInOrder(mode, order).map((one) => (
+                <PositionButton key={keyText(one)} shown={one} from={from} isChosen={sameKey(one, key)} isKnown={pupil?.keysKnown.includes(keyText(one)) ?? false} />
+              ))}
+            </ul>
+          </div>
+        ))}
+      </section>
+      <PositionDetail shown={key} from={from} />
+    </div>
+  );
+}
+
+function PositionButton({ shown, from, isChosen, isKnown }: { readonly shown: Key; readonly from: Key; readonly isChosen: boolean; readonly isKnown: boolean }) {
+  const position = fiveFingers(shown);
+  const words = turningWords(turning(fiveFingers(from), position, 'right'));
+  const isSame = sameKey(from, shown);
+  return (
+    <li>
+      <button
+        type="button"
+        data-position={keyText(shown)}
+        aria-pressed={isChosen}
+        className="flex min-h-16 w-full cursor-pointer items-center gap-2 rounded-box border border-base-300 bg-base-100 px-2 py-1 text-left hover:border-primary aria-pressed:border-2 aria-pressed:border-primary"
+        onClick={() => show({ key: keyText(shown) })}
+      >
+        <HandsGlyph right={position.black.right} left={position.black.left} size={30} />
+        <span className="min-w-0 text-sm leading-tight">
+          <span className="block font-serif font-semibold">
+            {namePrint(shown.tonic)}
+            {shown.mode === 'minor' ? ' minor' : ''}
+            {isKnown ? <span className="ml-1 text-xs font-normal text-secondary">known</span> : null}
+          </span>
+          <span className="block text-xs text-secondary">{isSame ? 'compared with' : words.replace('nothing changes: the hand feels the same', 'the same')}</span>
+        </span>
+      </button>
+    </li>
+  );
+}
+
+function PositionDetail({ shown, from }: { readonly shown: Key; readonly from: Key }) {
+  const position = fiveFingers(shown);
+  const other = fiveFingers(from);
+  const moment = useMemo(() => momentOf(fiveFingers(shown)), [shown]);
+  const name = keyText(shown);
+  const ask = useMemo(() => () => coreWorker().drill({ kind: 'five-fingers', keys: [name], rhythm: 'quarters', hands: 'both' }, STAFF_COLUMNS), [name]);
+  const { value } = useAnswer(name, ask);
+  return (
+    <section aria-label={`${keyPrint(shown)} position`} className="rounded-box border border-base-300 bg-base-100 p-4 lg:sticky lg:top-16" data-role="position" data-key={name}>
+      <div className="flex items-center gap-4">
+        <HandsGlyph right={position.black.right} left={position.black.left} size={56} />
+        <div>
+          <h2 className="text-xl font-semibold">{keyPrint(shown)}</h2>
+          <p className="text-sm">{position.pitches.map(namePrint).join(' ')}</p>
+          <p className="text-sm text-secondary">{blackWordsOf(position)}</p>
+        </div>
+        <span className="ml-auto">
+          <HearButton label={`the five fingers of ${keyPrint(shown)}`} sounds={[...position.pitches, ...position.pitches.slice(0, -1).toReversed()].map((pitch) => [midiNumber(pitch)])} />
+        </span>
+      </div>
+      <div className="my-3">
+        <KeyboardMap moment={moment} range={keyboardRange([moment])} />
+      </div>
+      {value ? <EngravedPage page={value.page} layout={STAFF_LAYOUT} label={`Five fingers of ${keyPrint(shown)} on the staff, with fingers`} /> : <div className="h-28" />}
+      <dl className="mt-2 grid grid-cols-[8.5rem_1fr] gap-y-1 text-sm" data-role="turning">
+        <dt className="text-secondary">From {keyPrint(from)}, right</dt>
+        <dd>{turningWords(turning(other, position, 'right'))}</dd>
+        <dt className="text-secondary">left</dt>
+        <dd>{turningWords(turning(other, position, 'left'))}</dd>
+      </dl>
+      <div className="mt-3 flex flex-wrap gap-2">
+        <button type="button" className="btn btn-sm h-9 font-normal" onClick={() => show({ part: 'cards', key: name })}>
+          Key card
+        </button>
+        <button type="button" className="btn btn-sm h-9 font-normal" onClick={() => show({ part: 'drills', keys: name })}>
+          Make a drill
+        </button>
+        <button type="button" className="btn btn-sm h-9 font-normal" onClick={() => show({ from: name })}>
+          Compare others with it
+        </button>
+      </div>
+    </section>
+  );
+}
+
+const STAFF_COLUMNS = 60;
+const STAFF_LAYOUT = { widthPx: 440, zoom: 38, breaks: 'encoded' } as const;
+
+/** Both hands at rest on their keys, the left an octave below. */
+function momentOf({ pitches }: FiveFingers): Moment {
+  const hands = (['left', 'right'] as const).map((hand) => ({ hand, midis: pitches.map((pitch) => midiNumber(pitch) - (hand === 'left' ? 12 : 0)) }));
+  const keys = hands.flatMap(({ hand, midis }) =>
+    midis.map((midi, place) => ({ noteId: `${hand}${place}`, hand, midi, finger: fingerOn(hand, place), isBlack: isBlackKey(midi), isStruck: true, name: pitchPrint(pitches[place] ?? { ...NO_PITCH }), otherName: null })),
+  );
+  return { barIndex: 0, bar: '1', beat: 1, keys, frames: { right: null, left: null } };
+}
+
+const NO_PITCH = { ...(parseKey('C', 'major') as Key).tonic, octave: 4 };

@@ -1,0 +1,104 @@
+'use client';
+
+import { useMemo } from 'react';
+import { askShelf, countEach, type FitQuestion } from '@/core/survey';
+import { useDesk, usePupils, useSettings, type PupilRecord, type Settings } from '@/data';
+import { choosePupil } from '@/features/shared/choose-pupil';
+import { ScreenKeys } from '@/features/shared/key-help';
+import { usePlayerOf } from '@/features/shared/piece-wish';
+import { PupilSelect } from '@/features/shared/pupil-select';
+import { filterChoices, FilterList } from './filter-list';
+import { FittingList } from './fitting-list';
+import { ask, filterName, useFitAddress, type FitAddress } from './fit-address';
+import { KeysAsked } from './keys-asked';
+import { useFits, type ShelfFits } from './use-fits';
+
+/** The whole shelf asked at once: what fits this pupil, and in which key. */
+export function FitScreen() {
+  const address = useFitAddress();
+  const settings = useSettings();
+  const desk = useDesk();
+  const pupils = usePupils();
+  if (!settings || !desk || !pupils) return <p className="p-8">Opening the shelf …</p>;
+  const wanted = address.pupil ?? desk.pupil;
+  return <FitFor address={address} settings={settings} pupils={pupils} pupil={pupils.find(({ id }) => id === wanted) ?? null} />;
+}
+
+interface FitForProps {
+  readonly address: FitAddress;
+  readonly settings: Settings;
+  readonly pupils: readonly PupilRecord[];
+  readonly pupil: PupilRecord | null;
+}
+
+function FitFor({ address, settings, pupils, pupil }: FitForProps) {
+  const player = usePlayerOf(settings, pupil);
+  const shelf = useFits(player);
+  const question: FitQuestion = useMemo(() => ({ tonics: address.tonics, enough: address.enough, filters: address.ask }), [address]);
+  const fitting = useMemo(() => askShelf(shelf.fits, question), [shelf.fits, question]);
+  const choices = useMemo(() => filterChoices(address.ask, shelf.fits, pupil), [address.ask, shelf.fits, pupil]);
+  const counts = useMemo(() => {
+    // The count beside a filter is what would be left with it, whether it is chosen already or not.
+    const others = choices.map(({ filter }) => address.ask.filter((one) => one.kind !== filter.kind));
+    return choices.map(({ filter }, i) => countEach(shelf.fits, { ...question, filters: others[i] ?? [] }, [filter])[0] ?? 0);
+  }, [choices, shelf.fits, question, address.ask]);
+  const shortcuts = useMemo(
+    () =>
+      choices.map(({ filter, words }, i) => ({
+        key: String(i + 1),
+        does: `ask for: ${words}`,
+        act: () => ask({ ask: address.ask.some(({ kind }) => kind === filter.kind) ? address.ask.filter(({ kind }) => kind !== filter.kind) : [...address.ask, filter] }),
+      })),
+    [choices, address.ask],
+  );
+  return (
+    <div className="mx-auto max-w-7xl px-4 py-4" data-role="fit" data-state={shelf.state} data-known={shelf.fits.length}>
+      <ScreenKeys keys={shortcuts} />
+      <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-1">
+        <h1 className="text-2xl font-semibold">What fits?</h1>
+        <PupilSelect pupils={pupils} chosen={pupil} settings={settings} onChoose={choosePupil} />
+        <Progress shelf={shelf} />
+      </div>
+      <div className="grid items-start gap-4 lg:grid-cols-[24rem_1fr]">
+        <section aria-label="What is asked" className="flex flex-col gap-3 rounded-box border border-base-300 bg-base-100 p-4 lg:sticky lg:top-16">
+          <KeysAsked tonics={address.tonics} enough={address.enough} />
+          <FilterList choices={choices} counts={counts} chosen={address.ask} />
+          {address.ask.length > 0 || address.tonics.length > 0 ? (
+            <button type="button" className="btn btn-ghost btn-sm h-9 self-start font-normal" onClick={() => ask({ ask: [], tonics: [], enough: 'one' })}>
+              Ask for nothing
+            </button>
+          ) : null}
+        </section>
+        <FittingList key={`${address.tonics.join()}/${address.ask.map(filterName).join()}`} fitting={fitting} pupil={pupil} known={shelf.fits.length} isDone={shelf.state === 'done'} />
+      </div>
+    </div>
+  );
+}
+
+/** How far the shelf is known; the work can be ended, and gone on with. */
+function Progress({ shelf }: { readonly shelf: ShelfFits }) {
+  const { fits, pieces, state, unreadable, stop, goOn } = shelf;
+  return (
+    <span className="ml-auto flex items-center gap-3 text-sm" role="status" data-role="fit-progress">
+      {state === 'working' && fits.length < pieces ? (
+        <>
+          <progress className="h-2 w-40 accent-primary" max={Math.max(1, pieces)} value={fits.length} aria-label="Pieces that are known" />
+          {fits.length} of {pieces} pieces
+          <button type="button" className="btn btn-sm h-9 font-normal" onClick={stop}>
+            Stop
+          </button>
+        </>
+      ) : null}
+      {state === 'stopped' ? (
+        <>
+          Stopped at {fits.length} of {pieces} pieces
+          <button type="button" className="btn btn-sm h-9 font-normal" onClick={goOn}>
+            Go on
+          </button>
+        </>
+      ) : null}
+      {state === 'done' ? `${fits.length} pieces asked` : null}
+      {unreadable.length > 0 ? <span className="text-error">not readable: {unreadable.slice(0, 3).join(', ')}</span> : null}
+    </span>
+  );
+}

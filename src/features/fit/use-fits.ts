@@ -1,0 +1,95 @@
+'use client';
+
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { Player } from '@/core/finger';
+import type { PieceFit } from '@/core/survey';
+import { fitName, fitStamp, forgetOldFits, keepFits, keptFits, piecesToFit, studioDatabase, usePieceCount, type KeptFit, type PieceRecord } from '@/data';
+import { fitWorkers } from '@/workers/client';
+import { createPool } from '@/workers/pool';
+import type { Answer } from '@/workers/protocol';
+
+/** What is known of the shelf so far. */
+export interface ShelfFits {
+  readonly fits: readonly PieceFit[];
+  /** Pieces on the shelf; how many of them are known, and how many were asked about just now. */
+  readonly pieces: number;
+  readonly asked: number;
+  readonly state: 'reading' | 'working' | 'stopped' | 'done';
+  /** Pieces that could not be read, by their file names. */
+  readonly unreadable: readonly string[];
+  readonly stop: () => void;
+  readonly goOn: () => void;
+}
+
+type Known = Pick<ShelfFits, 'fits' | 'asked' | 'state' | 'unreadable'>;
+
+const NOTHING: Known = { fits: [], asked: 0, state: 'reading', unreadable: [] };
+
+/** How often what came from the workers is kept and shown. Unit: ms. */
+const FLUSH_MS = 200;
+
+/** Asks the whole shelf for one hand: first what is kept, then in a pool of workers what is new or was changed. `player` must keep its identity
+ * while it says the same. */
+export function useFits(player: Player): ShelfFits {
+  const count = usePieceCount();
+  const [known, setKnown] = useState(NOTHING);
+  const [attempt, setAttempt] = useState(0);
+  const isStopped = useRef(false);
+  useEffect(() => {
+    if (count === undefined) return undefined;
+    let isWanted = true;
+    isStopped.current = false;
+    const ask = async (): Promise<void> => {
+      const database = studioDatabase();
+      const name = fitName(player);
+      const [kept, ids] = await Promise.all([keptFits(database, name), database.pieces.toCollection().primaryKeys()]);
+      const fits = new Map<string, PieceFit>(ids.flatMap((id) => {
+        const found = kept.get(id);
+        return found ? [[id, found.fit] as const] : [];
+      }));
+      const tell = (change: Partial<Known>): void => {
+        if (isWanted) setKnown((before) => ({ ...before, ...change }));
+      };
+      tell({ fits: [...fits.values()], asked: 0, state: 'working', unreadable: [] });
+      let [asked, fresh, lastFlush] = [0, [] as KeptFit[], performance.now()];
+      const unreadable: string[] = [];
+      const flush = async (): Promise<void> => {
+        const taken = fresh;
+        fresh = [];
+        lastFlush = performance.now();
+        for (const { fit } of taken) fits.set(fit.piece, fit);
+        if (taken.length > 0) {
+          tell({ fits: [...fits.values()], asked, unreadable: [...unreadable] });
+          await keepFits(database, name, taken);
+        }
+      };
+      const workers = fitWorkers().map((worker) => ({ id, musicXml, ownKey, part }: PieceRecord) => worker.fit(id, { musicXml, ownKey, part: part ?? null }, player));
+      const pool = createPool<PieceRecord, Answer<PieceFit>>(workers, (piece) => void unreadable.push(piece.fileName));
+      await pool.run(
+        piecesToFit(database, kept),
+        (piece, answer) => {
+          asked += 1;
+          if (answer.ok) fresh.push({ stamp: fitStamp(piece), fit: answer.value });
+          else unreadable.push(piece.fileName);
+          // The first answers are shown at once, later ones together.
+          if (asked <= FIRST_ANSWERS || performance.now() - lastFlush > FLUSH_MS) void flush();
+        },
+        () => !isWanted || isStopped.current,
+      );
+      await flush();
+      tell({ state: isStopped.current ? 'stopped' : 'done', unreadable: [...unreadable] });
+      if (isWanted && !isStopped.current) await forgetOldFits(database);
+    };
+    void ask();
+    return () => {
+      isWanted = false;
+    };
+  }, [player, count, attempt]);
+  const stop = useCallback(() => {
+    isStopped.current = true;
+  }, []);
+  const goOn = useCallback(() => setAttempt((before) => before + 1), []);
+  return { ...known, pieces: count ?? 0, stop, goOn };
+}
+
+const FIRST_ANSWERS = 4;

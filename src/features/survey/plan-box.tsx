@@ -1,0 +1,67 @@
+'use client';
+
+import { ListPlus, X } from 'lucide-react';
+import { keyPrint, parseKey } from '@/core/pitch';
+import { addToPlan, studioDatabase, takeFromPlan, usePlan, type PieceRecord, type PupilRecord } from '@/data';
+import { useMessages } from '@/features/shared/messages';
+import { pieceTitle } from '@/features/shared/piece-title';
+import type { RankedKey } from './ranked';
+
+interface PlanBoxProps {
+  readonly piece: PieceRecord;
+  readonly pupil: PupilRecord | null;
+  readonly keys: readonly RankedKey[];
+  readonly chosen: readonly string[];
+  readonly onClear: () => void;
+}
+
+/** What is chosen goes into the pupil's plan, in the order in which it was chosen. */
+export function PlanBox({ piece, pupil, keys, chosen, onClear }: PlanBoxProps) {
+  const { say } = useMessages();
+  const plan = usePlan(pupil?.id ?? null) ?? [];
+  const planned = plan.filter((entry) => entry.piece === piece.id);
+  const words = (name: string): string => keys.find((key) => key.name === name)?.words ?? wordsOf(name);
+  const add = async (): Promise<void> => {
+    if (!pupil) return;
+    const label = `“${pieceTitle(piece)}” in ${chosen.map(words).join(', ')} put into ${pupil.name}’s plan`;
+    const added = await addToPlan(studioDatabase(), { pupil: pupil.id, piece: piece.id, keys: chosen }, label);
+    say({ kind: 'done', text: added.length === 0 ? `${pupil.name} has these keys of the piece already.` : `${added.map(words).join(', ')} put into ${pupil.name}’s plan.` });
+    onClear();
+  };
+  if (chosen.length === 0 && planned.length === 0) {
+    return <p className="mt-3 text-sm text-secondary print:hidden">Choose keys to see them bar by bar, or to put them into a pupil’s plan in the order in which you choose them.</p>;
+  }
+  return (
+    <section aria-label="Plan" className="sticky bottom-0 z-10 mt-3 flex flex-wrap items-center gap-x-4 gap-y-2 rounded-box border border-base-300 bg-base-100 px-4 py-2 text-sm shadow-lg print:static print:shadow-none" data-role="plan">
+      {chosen.length > 0 ? (
+        <>
+          <span className="font-semibold">Chosen: {chosen.map(words).join(', ')}</span>
+          <button type="button" className="btn btn-primary btn-sm h-9" disabled={!pupil} onClick={() => void add()}>
+            <ListPlus size={16} aria-hidden /> {pupil ? `Put into ${pupil.name}’s plan` : 'Choose a pupil to plan for'}
+          </button>
+          <button type="button" className="btn btn-ghost btn-sm h-9 font-normal" onClick={onClear}>
+            Choose none
+          </button>
+        </>
+      ) : null}
+      {pupil && planned.length > 0 ? (
+        <span className="flex flex-wrap items-center gap-1" data-role="planned">
+          In {pupil.name}’s plan:
+          {planned.map((entry) => (
+            <span key={entry.id} className="flex items-center rounded-field border border-base-300 pl-2">
+              {words(entry.key)}
+              <button type="button" className="btn btn-ghost btn-sm btn-square size-8" aria-label={`Take ${words(entry.key)} out of the plan`} onClick={() => void takeFromPlan(studioDatabase(), [entry.id], `${words(entry.key)} taken out of ${pupil.name}’s plan`)}>
+                <X size={14} aria-hidden />
+              </button>
+            </span>
+          ))}
+        </span>
+      ) : null}
+    </section>
+  );
+}
+
+function wordsOf(name: string): string {
+  const key = parseKey(name, 'major');
+  return key ? keyPrint(key) : name;
+}

@@ -1,0 +1,168 @@
+'use client';
+
+import Link from 'next/link';
+import { useCallback, useMemo, useState } from 'react';
+import { Columns3, Download, List, Printer, SlidersHorizontal } from 'lucide-react';
+import type { PartnerKey } from '@/core/job';
+import { changeSettings, studioDatabase, type PieceRecord, type PupilRecord, type Settings } from '@/data';
+import { choosePupil } from '@/features/shared/choose-pupil';
+import { ScreenKeys } from '@/features/shared/key-help';
+import { usePieceWish } from '@/features/shared/piece-wish';
+import { pieceTitle } from '@/features/shared/piece-title';
+import { PupilSelect } from '@/features/shared/pupil-select';
+import { saveFile } from '@/features/shared/save-file';
+import { changeQuery } from '@/features/shared/use-query';
+import { BarsBeside } from './bars-beside';
+import { EffortPicture } from './effort-picture';
+import { KeyList } from './key-list';
+import { surveyCsv } from './numbers';
+import { PartnerBox } from './partner-box';
+import { PlanBox } from './plan-box';
+import { ranked } from './ranked';
+import { chooseKeys, type Order, type OtherMode, type Show, type SurveyAddress } from './survey-address';
+import { useSurvey } from './use-survey';
+
+interface SurveyPieceProps {
+  readonly piece: PieceRecord;
+  readonly settings: Settings;
+  readonly pupils: readonly PupilRecord[];
+  readonly pupil: PupilRecord | null;
+  readonly address: SurveyAddress;
+}
+
+const ORDER_NAMES: readonly (readonly [Order, string])[] = [
+  ['ease', 'by ease'],
+  ['fifths', 'by fifths'],
+  ['shape', 'by triad shape'],
+  ['own', 'my own order'],
+];
+
+const SHOW_NAMES: readonly (readonly [Show, string, typeof List])[] = [
+  ['list', 'Keys', List],
+  ['bars', 'Bar by bar', Columns3],
+  ['picture', 'Picture and numbers', SlidersHorizontal],
+];
+
+const MODE_NAMES: readonly (readonly [OtherMode, string])[] = [
+  ['parallel', 'the parallel mode'],
+  ['dorian', 'dorian'],
+  ['phrygian', 'phrygian'],
+  ['lydian', 'lydian'],
+  ['mixolydian', 'mixolydian'],
+  ['locrian', 'locrian'],
+];
+
+/** The survey of one piece for one pupil. */
+export function SurveyPiece({ piece, settings, pupils, pupil, address }: SurveyPieceProps) {
+  const asked = usePieceWish(piece, settings, pupil);
+  const also = address.also.join();
+  const modes = useMemo(() => ['own' as const, ...(also === '' ? [] : (also.split(',') as OtherMode[]))], [also]);
+  const survey = useSurvey(asked, modes);
+  const order = address.order ?? settings.keyOrder;
+  const keys = useMemo(() => ranked(survey.keys, order, settings.ownOrder), [survey.keys, order, settings.ownOrder]);
+  const [partners, setPartners] = useState<ReadonlyMap<string, PartnerKey> | null>(null);
+  const title = pieceTitle(piece);
+  const own = keys.find(({ isOwn }) => isOwn);
+  const chosen = address.keys.filter((name) => keys.some((key) => key.name === name));
+  const toggle = useCallback((name: string) => chooseKeys(address.keys.includes(name) ? address.keys.filter((other) => other !== name) : [...address.keys, name]), [address.keys]);
+  const setOwnOrder = (tonics: readonly string[]): void => void changeSettings(studioDatabase(), { ownOrder: [...tonics] }, 'own order of keys');
+  const shortcuts = useMemo(
+    () => [
+      ...ORDER_NAMES.map(([name, words], i) => ({ key: String(i + 1), does: `put the keys ${words === 'my own order' ? 'into my own order' : words}`, act: () => changeQuery({ order: name }, 'replace') })),
+      ...SHOW_NAMES.map(([name, words]) => ({ key: { list: 'k', bars: 'b', picture: 'p' }[name], does: `show ${words.toLowerCase()}`, act: () => changeQuery({ show: name === 'list' ? null : name }, 'replace') })),
+    ],
+    [],
+  );
+  return (
+    <div className="mx-auto max-w-7xl px-4 py-4" data-role="survey" data-piece={piece.id} data-known={survey.keys.length} data-whole={survey.surveyed !== null}>
+      <ScreenKeys keys={shortcuts} />
+      <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
+        <h1 className="text-2xl font-semibold">Keys for “{title}”</h1>
+        <PupilSelect pupils={pupils} chosen={pupil} settings={settings} onChoose={choosePupil} />
+        <span className="ml-auto flex gap-2 print:hidden">
+          <Link className="btn btn-sm h-9 font-normal" href={`/bench?piece=${encodeURIComponent(piece.id)}`}>
+            On the Bench
+          </Link>
+          <button type="button" className="btn btn-sm h-9 font-normal" disabled={survey.surveyed === null} onClick={() => saveFile(`keys-${piece.id}.csv`, 'text/csv;charset=utf-8', surveyCsv(keys))}>
+            <Download size={16} aria-hidden /> Numbers as CSV
+          </button>
+          <button type="button" className="btn btn-sm h-9 font-normal" onClick={() => window.print()}>
+            <Printer size={16} aria-hidden /> Print
+          </button>
+        </span>
+      </div>
+      <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2 text-sm print:hidden">
+        <span className="join" role="group" aria-label="What is shown">
+          {SHOW_NAMES.map(([name, words, Icon]) => (
+            <button key={name} type="button" data-show={name} aria-pressed={address.show === name} className="btn btn-sm join-item h-9 font-normal aria-pressed:bg-base-300 aria-pressed:font-semibold" onClick={() => changeQuery({ show: name === 'list' ? null : name }, 'replace')}>
+              <Icon size={16} aria-hidden /> {words}
+            </button>
+          ))}
+        </span>
+        <label className="flex items-center gap-1.5">
+          ranked
+          <select className="select select-sm h-9 w-40" data-role="order" value={order} onChange={(event) => changeQuery({ order: event.target.value }, 'replace')}>
+            {ORDER_NAMES.map(([name, words]) => (
+              <option key={name} value={name}>
+                {words}
+              </option>
+            ))}
+          </select>
+        </label>
+        <OtherModes chosen={address.also} />
+        <PartnerBox source={asked.source} keys={keys} onFound={setPartners} />
+        <Progress survey={survey} />
+      </div>
+      {survey.trouble ? (
+        <p role="alert" className="mb-3 text-error">
+          {survey.trouble.message} {survey.trouble.hint}
+        </p>
+      ) : null}
+      {own && own.why.length === 1 && own.effort === 0 ? <p className="mb-2 text-sm text-secondary">In its own key, {own.words}, no finger lies on a black key and nothing has to change: effort 0.</p> : null}
+      {address.show === 'list' ? <KeyList keys={keys} chosen={chosen} pieceId={piece.id} partners={partners} pupil={pupil} order={order} onToggle={toggle} onOrder={setOwnOrder} /> : null}
+      {address.show === 'bars' ? <BarsBeside source={asked.source} wish={asked.wish} keys={keys} chosen={chosen} onToggle={toggle} /> : null}
+      {address.show === 'picture' ? <EffortPicture keys={keys} /> : null}
+      <PlanBox piece={piece} pupil={pupil} keys={keys} chosen={chosen} onClear={() => chooseKeys([])} />
+    </div>
+  );
+}
+
+function OtherModes({ chosen }: { readonly chosen: readonly OtherMode[] }) {
+  const toggle = (mode: OtherMode): void => {
+    const next = chosen.includes(mode) ? chosen.filter((other) => other !== mode) : [...chosen, mode];
+    changeQuery({ also: next.length === 0 ? null : next.join(',') }, 'replace');
+  };
+  return (
+    <details className="relative">
+      <summary className="btn btn-sm h-9 font-normal" data-role="modes">
+        Also in{chosen.length === 0 ? ' …' : `: ${chosen.map((mode) => MODE_NAMES.find(([name]) => name === mode)?.[1] ?? mode).join(', ')}`}
+      </summary>
+      <div className="absolute left-0 z-20 mt-1 flex w-56 flex-col rounded-box border border-base-300 bg-base-100 p-3 shadow-lg">
+        {MODE_NAMES.map(([mode, words]) => (
+          <label key={mode} className="flex min-h-9 cursor-pointer items-center gap-2">
+            <input type="checkbox" className="size-5 accent-primary" data-mode={mode} checked={chosen.includes(mode)} onChange={() => toggle(mode)} /> {words}
+          </label>
+        ))}
+      </div>
+    </details>
+  );
+}
+
+/** How far the work is; it can be ended, and gone on with. */
+function Progress({ survey }: { readonly survey: ReturnType<typeof useSurvey> }) {
+  if (survey.surveyed || survey.trouble) return null;
+  return (
+    <span className="flex items-center gap-2" role="status">
+      {survey.keys.length} of {survey.of} keys
+      {survey.isStopped ? (
+        <button type="button" className="btn btn-sm h-9 font-normal" onClick={survey.goOn}>
+          Go on
+        </button>
+      ) : (
+        <button type="button" className="btn btn-ghost btn-sm h-9 font-normal" onClick={survey.stop}>
+          Stop
+        </button>
+      )}
+    </span>
+  );
+}

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { createFitService } from './fit-service';
+
+expose(createFitService());
