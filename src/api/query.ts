@@ -2,7 +2,7 @@ import { GREATEST_SPAN_MM, KEYBOARD_SIZES, LEAST_SPAN_MM, type KeyboardSize } fr
 import { mixed, number, string, type Schema } from 'yup';
 import { FINGERINGS, NO_DECISIONS, type Fingering, type Wish } from '@/core/job';
 import { DIALS, INNER_SCHOOLS, LEVELS, OUTER_SCHOOLS, REPEAT_SCHOOLS, USUAL_PLAYER, type Dial, type InnerSchool, type Level, type OuterSchool, type Player, type RepeatSchool } from '@/core/finger';
-import { DIRECTIONS, parseKey, type Direction, type Key, type Mode } from '@/core/pitch';
+import { DIRECTIONS, MODES, parseKey, type Direction, type Key, type Mode } from '@/core/pitch';
 import { FILE_FORMATS, err, ok, type Fault, type FileFormat, type Result } from '@/core/result';
 import { KEY_ORDERS, type KeyOrder } from '@/core/survey';
 import { COURTESIES, DEGREE_FORMS, SPELLINGS, type Courtesy, type DegreeForm, type Spelling } from '@/core/transpose';
@@ -16,6 +16,8 @@ export interface ApiQuery {
   readonly part: string | null;
   readonly format: FileFormat;
   readonly order: KeyOrder;
+  /** The mode of the ladder; null for the piece's own. */
+  readonly mode: Mode | null;
   readonly wish: Omit<Wish, 'to'>;
 }
 
@@ -53,6 +55,7 @@ export function readQuery(search: URLSearchParams): Result<ApiQuery, Fault> {
     part: field(search, 'part', string().nullable(), null, 'a part’s id or number', faults) ?? null,
     format: choice<FileFormat>('format', FILE_FORMATS, 'musicxml'),
     order: choice<KeyOrder>('order', KEY_ORDERS, 'ease'),
+    mode: search.has('mode') ? choice<Mode>('mode', MODES, 'major') : null,
     wish: {
       direction: choice<Direction>('direction', DIRECTIONS, 'nearest'),
       octaves,

@@ -162,6 +162,26 @@ describe('POST /api/ladder', () => {
   });
 });
 
+describe('POST /api/ladder, beyond the promise', () => {
+  it('says why, and what is read and reached, as the Survey does', async () => {
+    const { keys } = (await (await send(ladder, '', LANTERN)).json()) as Ladder;
+    expect(keys.find(({ tonic }) => tonic === 'F')).toMatchObject({ why: [expect.stringContaining('right 4 and left 2 on B♭'), expect.any(String), 'reads one flat'], reading: { signs: -1 }, positions: { right: ['F'], left: ['F'] } });
+  });
+
+  it('has the keys of another mode, degree by degree', async () => {
+    const { keys, from } = (await (await send(ladder, 'mode=minor', LANTERN)).json()) as Ladder;
+    expect([from.mode, new Set(keys.map(({ mode }) => mode))]).toEqual(['major', new Set(['minor'])]);
+    expect(keys).toHaveLength(15);
+  });
+
+  it('leaves out what the school avoids, with the reason: E♭ under outer=avoid (common practice)', async () => {
+    const { keys } = (await (await send(ladder, 'outer=avoid', LANTERN)).json()) as Ladder;
+    const flat = keys.find(({ tonic }) => tonic === 'Eb');
+    expect(flat?.leaveOut).toContain('E♭');
+    expect(keys.findIndex(({ leaveOut }) => leaveOut !== null)).toBeLessThanOrEqual(flat?.rank ?? 0);
+  });
+});
+
 describe('GET /api/health', () => {
   it('says that it is up, and which version', async () => {
     expect(await health().json()).toEqual({ ok: true, version: expect.stringMatching(/^\d+\.\d+\.\d+$/) });
@@ -178,6 +198,7 @@ describe('refusals', () => {
     ['half an octave', 'to=D&octaves=0.5', LANTERN, 400, 'query.value'],
     ['a direction of its own', 'to=D&direction=sideways', LANTERN, 400, 'query.value'],
     ['a part that is not there', 'to=D&part=P9', LANTERN, 400, 'query.part'],
+    ['a mode that is none', 'to=D&mode=blue', LANTERN, 400, 'query.value'],
     ['a format that is none', 'to=D&format=pdf', LANTERN, 400, 'query.value'],
     ['an empty body', 'to=D', '', 400, 'read.empty'],
     ['a picture', 'to=D', new Uint8Array([0x89, 0x50, 0x4e, 0x47]), 415, 'read.unknown-format'],

@@ -46,9 +46,9 @@ export function drillTitle(kind: DrillKind, keys: readonly Key[]): string {
 /** What turns black or white between two positions: “only 3 turns black”. */
 export function turningWords({ toBlack, toWhite }: Turning): string {
   if (toBlack.length === 0 && toWhite.length === 0) return 'nothing changes: the hand feels the same';
-  const told = (fingers: readonly Finger[], colour: string): readonly string[] =>
-    fingers.length === 0 ? [] : [`${fingers.length === 1 ? 'only ' : ''}${listed(fingers.map(String))} ${fingers.length === 1 ? 'turns' : 'turn'} ${colour}`];
-  return [...told(toBlack, 'black'), ...told(toWhite, 'white')].join('; ').replace(/^only (.*); only /, '$1; ');
+  const told = (fingers: readonly Finger[], colour: string): readonly string[] => (fingers.length === 0 ? [] : [`${listed(fingers.map(String))} ${fingers.length === 1 ? 'turns' : 'turn'} ${colour}`]);
+  const isOne = toBlack.length + toWhite.length === 1;
+  return `${isOne ? 'only ' : ''}${[...told(toBlack, 'black'), ...told(toWhite, 'white')].join('; ')}`;
 }
 
 /** Which fingers lie on black keys in a position, in one phrase. */
@@ -117,7 +117,7 @@ function answerOf(question: FindQuestion): string {
 export const CARD_LINES = {
   'scale-one': { name: 'Scale, one octave', practises: 'the thumb under, once' },
   'scale-two': { name: 'Scale, two octaves', practises: 'the same crossing over and over, without a bump' },
-  triad: { name: 'Tonic triad, broken and blocked', practises: 'the shape of the key under 1, 3 and 5' },
+  triad: { name: 'Triad, broken and blocked', practises: 'the shape of the key under 1, 3 and 5' },
   'octave-arpeggio': { name: 'Triad over an octave', practises: 'an open hand; the finger beside 5' },
   'arpeggio-two': { name: 'Arpeggio, two octaves', practises: 'the wide crossing of the thumb' },
   'primary-chords': { name: 'Primary chords, close position', practises: 'the smallest way from chord to chord' },

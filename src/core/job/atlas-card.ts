@@ -35,8 +35,12 @@ export interface AtlasCard {
   readonly lines: readonly CardLine[];
 }
 
-/** Where each hand's lines begin, and a line of two octaves: low enough that its top has few ledger lines. */
-const OCTAVE = { right: 4, left: 3 } as const;
+/** Where a line of one octave begins, and one of two: low enough that its top has few ledger lines. */
+function octaveOf({ tonic }: Key, hand: Hand): number {
+  if (hand === 'right') return 4;
+  return tonic.step >= 5 ? 2 : 3;
+}
+
 const LOW_OCTAVE = { right: 4, left: 2 } as const;
 
 /** Everything that a key card has to play. `school` is how the finger beside 5 is chosen in an octave; `player` whose plan is compared. */
@@ -52,14 +56,14 @@ export function atlasCard(key: Key, school: OctaveSchool, player: Player): Atlas
     const fingers: readonly Finger[] = hand === 'right' ? [1, 3, 5] : [5, 3, 1];
     return [...pitches.map((pitch, i) => ({ pitches: [pitch], fingers: [fingers[i] ?? null] })), { pitches, fingers }];
   };
-  const open = fifthSixth(key, OCTAVE.left);
+  const open = fifthSixth(key, octaveOf(key, 'left'));
   return {
     key,
     lines: [
-      ...hands.map((hand) => cardLine('scale-one', { key, hand, chords: fingered(scaleOf(key, hand, 1, OCTAVE[hand])) }, null)),
+      ...hands.map((hand) => cardLine('scale-one', { key, hand, chords: fingered(scaleOf(key, hand, 1, octaveOf(key, hand))) }, null)),
       ...hands.map((hand) => published('scale-two', hand, scaleOf(key, hand, 2, LOW_OCTAVE[hand]))),
       ...hands.map((hand) => cardLine('triad', { key, hand, chords: triads(hand) }, null)),
-      ...hands.map((hand) => cardLine('octave-arpeggio', { key, hand, chords: fingered(octaveArpeggio(key, hand, school, OCTAVE[hand])) }, null)),
+      ...hands.map((hand) => cardLine('octave-arpeggio', { key, hand, chords: fingered(octaveArpeggio(key, hand, school, octaveOf(key, hand))) }, null)),
       ...hands.map((hand) => published('arpeggio-two', hand, arpeggioOf(key, hand, 2, LOW_OCTAVE[hand]))),
       cardLine('primary-chords', { key, hand: 'left', chords: primary.map(({ pitches, left }) => ({ pitches, fingers: left })) }, null),
       cardLine('fifth-sixth', { key, hand: 'left', chords: [...open, ...open].map(({ pitches, legato }) => ({ pitches, fingers: legato })) }, null),

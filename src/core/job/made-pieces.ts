@@ -1,4 +1,5 @@
-import { composeMusicXml, PLAIN_BAR, PLAIN_EVENT, PLAIN_TICKS, readMusicXml, type PlainEvent, type PlainPiece } from '../read';
+import { composeMusicXml, PLAIN_BAR, PLAIN_EVENT, PLAIN_TICKS, readDraft, type PlainEvent, type PlainPiece } from '../read';
+import { firstChild, mapChildren, withAttribute, type XmlDocument, type XmlElement } from '../markup';
 import { drillTitle } from '../explain';
 import { drillPiece, type DrillWish } from '../drill';
 import { keyPrint, signatureOf, type Key, type Pitch } from '../pitch';
@@ -35,7 +36,7 @@ export function linePiece(title: string, { key, hand, chords }: MadeLine): MadeP
     notes: pitches.map((pitch, n) => ({ pitch, finger: fingers[n] ?? null, tiesOn: false })),
   });
   const length = chords.length * PLAIN_TICKS;
-  const bar = { ...PLAIN_BAR, start: 0, length, meter: { beats: Math.max(1, chords.length), beatType: 4 }, key: { fifths: signatureOf(key), mode: key.mode }, style: 'final' as const };
+  const bar = { ...PLAIN_BAR, start: 0, length, meter: { beats: Math.max(1, chords.length), beatType: 4 }, key: { fifths: signatureOf(key), mode: key.mode }, style: 'final' as const, meterSign: 'hidden' as const };
   return madePiece({ title, composer: '', bars: [bar], staves: [{ clef: hand === 'right' ? 'G' : 'F', voices: [chords.map(event)] }], tempos: [] }, LONG_LINE);
 }
 
@@ -47,13 +48,23 @@ export function notesPage(key: Key, pitches: readonly Pitch[]): MadePiece {
   const length = Math.max(1, pitches.length) * PLAIN_TICKS;
   const events = (isWanted: (pitch: Pitch) => boolean): readonly PlainEvent[] =>
     pitches.flatMap((pitch, i) => (isWanted(pitch) ? [{ ...PLAIN_EVENT, onset: i * PLAIN_TICKS, duration: PLAIN_TICKS, notes: [{ pitch, finger: null, tiesOn: false }] }] : []));
-  const bar = { ...PLAIN_BAR, start: 0, length, meter: { beats: Math.max(1, pitches.length), beatType: 4 }, key: { fifths: signatureOf(key), mode: key.mode }, style: 'final' as const };
+  const bar = { ...PLAIN_BAR, start: 0, length, meter: { beats: Math.max(1, pitches.length), beatType: 4 }, key: { fifths: signatureOf(key), mode: key.mode }, style: 'final' as const, meterSign: 'hidden' as const };
   const isHigh = ({ octave }: Pitch): boolean => octave >= 4;
-  return madePiece({ title: keyPrint(key), composer: '', bars: [bar], staves: [{ clef: 'G', voices: [events(isHigh)] }, { clef: 'F', voices: [events((pitch) => !isHigh(pitch))] }], tempos: [] }, LONG_LINE);
+  const plain = { title: keyPrint(key), composer: '', bars: [bar], staves: [{ clef: 'G' as const, voices: [events(isHigh)] }, { clef: 'F' as const, voices: [events((pitch) => !isHigh(pitch))] }], tempos: [] };
+  return madePiece(plain, LONG_LINE, withoutRests);
 }
 
-function madePiece(plain: PlainPiece, columns: number): MadePiece {
-  const musicXml = serialiseXml(composeMusicXml(plain));
-  const score: Score = unwrap(readMusicXml(musicXml)).score;
+/** Rests that only keep the staves together are not printed. */
+function withoutRests(document: XmlDocument): XmlDocument {
+  const change = (node: XmlElement): XmlElement => {
+    if (node.name === 'note') return firstChild(node, 'rest') ? withAttribute(node, 'print-object', 'no') : node;
+    return node.name === 'part' || node.name === 'measure' ? mapChildren(node, change) : node;
+  };
+  return { ...document, root: mapChildren(document.root, change) };
+}
+
+function madePiece(plain: PlainPiece, columns: number, change: (document: XmlDocument) => XmlDocument = (document) => document): MadePiece {
+  const musicXml = serialiseXml(change(composeMusicXml(plain)));
+  const score: Score = unwrap(readDraft(musicXml)).score;
   return { title: plain.title, musicXml, page: engravingPage([{ score, prefix: '', label: '', texts: NO_TEXTS }], systemBreaks(score, columns)) };
 }

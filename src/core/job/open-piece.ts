@@ -166,7 +166,7 @@ function describe(
   const hands = fingering === 'none' ? [] : playHands(piece, movedNotes, { player, showing: fingering, detail, decided: decidedIn(decisions, key) });
   const score = fingering === 'plan' ? withFingers(moved, piece.part.id, fingersOf(hands)) : withFingers(moved, piece.part.id, decidedFingers(hands));
   const part = pupilsPart(piece, score);
-  const notes = score === moved ? movedNotes : handNotes(part, score.ticksPerQuarter);
+  const notes = score === moved ? movedNotes : withItems(movedNotes, part);
   const struck = struckNotes(notes);
   const byId = new Map(struck.map((note) => [note.id, note]));
   const signatures = signatureLine(part);
@@ -191,6 +191,15 @@ function describe(
 
 function pupilsPart(piece: OpenedPiece, score: Score): Part {
   return score.parts.find((candidate) => candidate.id === piece.part.id) ?? piece.part;
+}
+
+/** The same notes with the fingers that were put on them: nothing else of a note changes by that. */
+function withItems(notes: readonly HandNote[], part: Part): readonly HandNote[] {
+  const items = new Map(part.measures.flatMap((measure) => measure.items.flatMap((item) => (item.kind === 'note' ? [[item.id, item] as const] : []))));
+  return notes.map((note) => {
+    const item = items.get(note.id);
+    return !item || item === note.item ? note : { ...note, item, finger: item.fingers[0] ?? null };
+  });
 }
 
 function fingersOf(hands: readonly PlayedHand[]): ReadonlyMap<NoteId, Finger> {

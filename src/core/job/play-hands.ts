@@ -1,6 +1,6 @@
 import { demandsOf, passageOf, type Demands, type Passage, type Player } from '../finger';
 import type { FlagDetail, PlayedHand } from '../flag';
-import { groundOf, keepHand, studyHand, type HandGround } from '../force';
+import { groundOf, keepHand, studyHand, type HandGround, type HandStudy, type StudyWish } from '../force';
 import { struckNotes, type Finger, type Hand, type HandNote, type NoteId, type Part } from '../score';
 import { signatureLine } from '../transpose';
 
@@ -26,10 +26,26 @@ export function playHands(piece: PlannedPiece, notes: readonly HandNote[], { pla
   return groundsOf(piece, player).map((ground) => {
     const own = ground.passage.notes.map(({ note }) => byId.get(note.id) ?? note);
     const midis = own.map(({ midi }) => midi);
-    const study =
-      showing === 'as-written' ? keepHand(ground, midis) : studyHand(ground, midis, { asked: detail === 'full' ? 'cause' : 'change', decided: own.map(({ id }) => decided.get(id) ?? null) });
+    const study = showing === 'as-written' ? keepHand(ground, midis) : studyOf(ground, midis, detail === 'full' ? 'cause' : 'change', own.map(({ id }) => decided.get(id) ?? null));
     return { study, played: showing === 'plan' ? study.plan : study.keptPlan, notes: own };
   });
+}
+
+/** The last studies of each hand: C♯ and D♭ are the same keys, and are studied once. It is a memory only: the same comes out each time. */
+const studies = new WeakMap<HandGround, Map<string, HandStudy>>();
+
+/** So many keys of a hand are kept in mind; then the oldest is forgotten. */
+const KEPT_STUDIES = 16;
+
+function studyOf(ground: HandGround, midis: readonly number[], asked: StudyWish['asked'], decided: StudyWish['decided']): HandStudy {
+  const known = studies.get(ground) ?? new Map<string, HandStudy>();
+  studies.set(ground, known);
+  const name = `${asked}/${midis.join()}/${decided.join()}`;
+  const study = known.get(name) ?? studyHand(ground, midis, { asked, decided });
+  known.set(name, study);
+  const oldest = known.keys().next().value;
+  if (known.size > KEPT_STUDIES && oldest !== undefined) known.delete(oldest);
+  return study;
 }
 
 /** What was found out about a piece for a player, once for all keys. It is a memory only: the same comes out each time. */

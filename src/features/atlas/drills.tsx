@@ -86,7 +86,7 @@ function KeysOfDrill({ keys, ownOrder }: { readonly keys: readonly string[]; rea
   const set = (next: readonly string[]): void => show({ keys: next.length === 0 ? null : next.join(',') });
   return (
     <fieldset className="flex flex-col gap-2">
-      <legend className="mb-1 font-serif text-base font-semibold">Keys, in the order in which you choose them</legend>
+      <legend className="mb-1 font-serif text-base font-semibold">Keys, in this order</legend>
       {(['major', 'minor'] as const).map((one) => (
         <span key={one} className="flex flex-wrap gap-1" role="group" aria-label={one}>
           {keysInOrder(one, 'chromatic').map((key) => {

@@ -17,7 +17,7 @@ import { show } from './atlas-address';
 import { RANGE, useFinding, type Round } from './use-finding';
 import { useKeyDevice, type AnsweringKeys, type DeviceChoice } from './use-key-device';
 
-const DEVICE_NAMES: Readonly<Record<DeviceChoice, string>> = { screen: 'On the screen, and the computer’s keys', midi: 'MIDI keyboard', simulated: 'One that plays by itself, to try it' };
+const DEVICE_NAMES: Readonly<Record<DeviceChoice, string>> = { screen: 'Screen and computer keys', midi: 'MIDI keyboard', simulated: 'One that plays by itself' };
 
 /** Games of finding, answered at a keyboard. */
 export function Finding({ game, pupil }: { readonly game: FindKind; readonly pupil: PupilRecord | null }) {

@@ -77,14 +77,14 @@ function PositionButton({ shown, from, isChosen, isKnown }: { readonly shown: Ke
         type="button"
         data-position={keyText(shown)}
         aria-pressed={isChosen}
-        className="flex min-h-16 w-full cursor-pointer items-center gap-2 rounded-box border border-base-300 bg-base-100 px-2 py-1 text-left hover:border-primary aria-pressed:border-2 aria-pressed:border-primary"
+        className="flex h-full min-h-16 w-full cursor-pointer items-center gap-2 rounded-box border border-base-300 bg-base-100 px-2 py-1 text-left hover:border-primary aria-pressed:border-2 aria-pressed:border-primary"
         onClick={() => show({ key: keyText(shown) })}
       >
         <HandsGlyph right={position.black.right} left={position.black.left} size={30} />
         <span className="min-w-0 text-sm leading-tight">
           <span className="block font-serif font-semibold">
             {namePrint(shown.tonic)}
-            {shown.mode === 'minor' ? ' minor' : ''}
+            <span className="sr-only"> {shown.mode}</span>
             {isKnown ? <span className="ml-1 text-xs font-normal text-secondary">known</span> : null}
           </span>
           <span className="block text-xs text-secondary">{isSame ? 'compared with' : words.replace('nothing changes: the hand feels the same', 'the same')}</span>

@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { Fragment, useMemo, useState } from 'react';
 import type { BarInKeys, HandInBarShown } from '@/core/job';
 import type { PieceWish } from '@/features/shared/piece-wish';
 import { HandsGlyph } from '@/features/shared/hand-glyph';
@@ -40,7 +40,7 @@ export function BarsBeside({ source, wish, keys, chosen, onToggle }: BarsBesideP
       </div>
       {trouble ? <p role="alert" className="text-error">{trouble.message} {trouble.hint}</p> : null}
       <div className="overflow-x-auto rounded-box border border-base-300 bg-base-100">
-        <table className="w-full border-collapse text-left text-sm">
+        <table className="w-full min-w-160 table-fixed border-collapse text-left text-sm">
           <thead>
             <tr>
               <th scope="col" className="w-16 px-3 py-2">
@@ -100,10 +100,12 @@ function HandCell({ shown }: { readonly shown: HandInBarShown }) {
       <span className="inline-block w-11 text-xs text-secondary">{hand}</span>
       <span className={`mr-3 ${fingersDiffer ? MARKED : 'text-secondary'}`}>{fingers}</span>
       {marks.map((mark, i) => (
-        <span key={mark.code} className={mark.differs ? MARKED : 'text-secondary'} data-differs={mark.differs}>
-          {mark.text}
+        <Fragment key={mark.code}>
+          <span className={mark.differs ? MARKED : 'text-secondary'} data-differs={mark.differs}>
+            {mark.text}
+          </span>
           {i < marks.length - 1 ? ' · ' : ''}
-        </span>
+        </Fragment>
       ))}
     </p>
   );

@@ -35,7 +35,7 @@ export function EffortPicture({ keys }: PictureProps) {
               <XAxis dataKey="name" interval={0} tick={{ fill: 'var(--color-base-content)', fontSize: 13 }} />
               <YAxis tick={{ fill: 'var(--color-base-content)', fontSize: 13 }} />
               <Tooltip cursor={{ fill: 'var(--color-base-200)' }} contentStyle={{ background: 'var(--color-base-100)', borderColor: 'var(--color-base-300)', color: 'var(--color-base-content)' }} />
-              <Legend formatter={(name: string) => <span className="text-base-content">{name}</span>} />
+              <Legend itemSorter={null} wrapperStyle={{ fontSize: 14 }} formatter={(name: string) => <span className="text-base-content">{name}</span>} />
               {LAYERS.map(({ name, paint }) => (
                 <Bar key={name} dataKey={name} stackId="effort" fill={paint} isAnimationActive={false} />
               ))}

@@ -36,9 +36,13 @@ export function PlanBox({ piece, pupil, keys, chosen, onClear }: PlanBoxProps) {
       {chosen.length > 0 ? (
         <>
           <span className="font-semibold">Chosen: {chosen.map(words).join(', ')}</span>
-          <button type="button" className="btn btn-primary btn-sm h-9" disabled={!pupil} onClick={() => void add()}>
-            <ListPlus size={16} aria-hidden /> {pupil ? `Put into ${pupil.name}’s plan` : 'Choose a pupil to plan for'}
-          </button>
+          {pupil ? (
+            <button type="button" className="btn btn-primary btn-sm h-9" data-role="put-into-plan" onClick={() => void add()}>
+              <ListPlus size={16} aria-hidden /> Put into {pupil.name}’s plan
+            </button>
+          ) : (
+            <span className="text-secondary">Choose a pupil above to put them into a plan.</span>
+          )}
           <button type="button" className="btn btn-ghost btn-sm h-9 font-normal" onClick={onClear}>
             Choose none
           </button>

@@ -90,7 +90,7 @@ function attributesElement(staves: readonly PlainStaff[], bar: PlainBar, index: 
   if (index > 0 && !bar.key && !bar.meter && !bar.lowerClef) return null;
   const text = (name: string, value: string | number): XmlElement => element(name, {}, [String(value)]);
   const key = bar.key ? [element('key', {}, [text('fifths', bar.key.fifths), ...(bar.key.mode ? [text('mode', bar.key.mode)] : [])])] : [];
-  const time = bar.meter ? [element('time', {}, [text('beats', bar.meter.beats), text('beat-type', bar.meter.beatType)])] : [];
+  const time = bar.meter ? [element('time', bar.meterSign === 'hidden' ? { 'print-object': 'no' } : {}, [text('beats', bar.meter.beats), text('beat-type', bar.meter.beatType)])] : [];
   const clefElement = (clef: 'G' | 'F', number: number): XmlElement => element('clef', staves.length > 1 ? { number: String(number) } : {}, [text('sign', clef), text('line', clef === 'G' ? 2 : 4)]);
   if (index > 0) return element('attributes', {}, [...key, ...time, ...(bar.lowerClef ? [clefElement(bar.lowerClef, staves.length)] : [])]);
   const clefs = staves.map(({ clef }, i) => clefElement(clef, i + 1));

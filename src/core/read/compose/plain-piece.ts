@@ -28,6 +28,8 @@ export interface PlainBar {
   /** The number of the ending that stops here. */
   readonly endingStop: string | null;
   readonly style: 'regular' | 'double' | 'final';
+  /** Whether its meter is printed; an exercise without bars has one that is only counted. */
+  readonly meterSign: 'shown' | 'hidden';
   /** The clef of the lower staff where it changes with this bar. */
   readonly lowerClef: 'G' | 'F' | null;
 }
@@ -41,6 +43,7 @@ export const PLAIN_BAR: Omit<PlainBar, 'start' | 'length'> = {
   endingStart: null,
   endingStop: null,
   style: 'regular',
+  meterSign: 'shown',
   lowerClef: null,
 };
 
