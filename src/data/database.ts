@@ -1,5 +1,5 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
-import type { FindRecord, FitRecord, PendingRecord, PieceRecord, PlanEntry, PupilRecord, StepRecord } from './records';
+import type { FindRecord, FitPack, PendingRecord, PieceRecord, PlanEntry, PupilRecord, StepRecord } from './records';
 
 /** A stored setting. The whole of `Settings` is one record; what a studio file carried and we do not know is another; how the desk was left a third. */
 export interface KeptRecord {
@@ -36,7 +36,7 @@ export type StudioDatabase = Dexie & {
   /** Answers of finding games, by a running number. */
   readonly finds: Table<FindRecord, number>;
   /** What was worked out about pieces for the whole shelf: can be thrown away at any time. */
-  readonly fits: Table<FitRecord, [string, string]>;
+  readonly fits: EntityTable<FitPack, 'number'>;
 };
 
 /** Opens the studio's database. Versions are only ever added here, never changed. */
@@ -45,6 +45,6 @@ export function openDatabase(name = 'new-thumb'): StudioDatabase {
   database.version(1).stores({ pieces: 'id, addedAt', kept: 'id', journal: '++number, state' });
   database.version(2).stores({ pupils: 'id, addedAt' });
   database.version(3).stores({ steps: '[piece+number], piece', pending: 'piece' });
-  database.version(4).stores({ plan: 'id, pupil', finds: '++, pupil', fits: '[piece+player], player' });
+  database.version(4).stores({ plan: 'id, pupil', finds: '++, pupil', fits: '++number, player' });
   return database;
 }

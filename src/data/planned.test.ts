@@ -4,7 +4,8 @@ import type { PieceFit } from '@/core/survey';
 import { unwrap } from '@/core/result';
 import { openDatabase, type StudioDatabase } from './database';
 import { allFinds, noteFind } from './finds';
-import { fitName, fitStamp, forgetOldFits, keepFits, keptFits, piecesToFit } from './fits';
+import { fitBytes, fitsFromBytes } from './fit-bytes';
+import { fitName, fitStamp, keepFits, keptFits, piecesToFit, tidyFits } from './fits';
 import { redoEdit, undoEdit } from './journal';
 import { addToPlan, planOf, takeFromPlan, wholePlan } from './plan';
 import type { FindRecord, PieceRecord, PlanEntry } from './records';
@@ -121,16 +122,35 @@ describe('what is kept about the whole shelf', () => {
     expect(fitName({ ...USUAL_PLAYER })).toBe(player);
   });
 
-  it('does not believe another core, a damaged record, or a piece that is gone', async () => {
+  it('is written short, and reads as it was', () => {
+    const wide: PieceFit = { ...fit('a'), title: 'Über “B♭”', keys: [{ key: 'Bb-major', limits: 2, hands: [{ hand: 'left', moves: 3, positions: ['B♭', 'F♯'], onBlack: [1, 4, 5], opens: 1 }, { hand: 'right', moves: 0, positions: [], onBlack: [], opens: 0 }] }] };
+    const kept = [{ stamp: '1/2', fit: wide }, { stamp: '', fit: fit('b') }];
+    expect(fitsFromBytes(fitBytes(kept))).toEqual(kept);
+    expect(fitsFromBytes(fitBytes([]))).toEqual([]);
+  });
+
+  it('the last answer about a piece counts, also once all is put together', async () => {
+    await addPieces(database, [piece('a'), piece('b')], 'brought in');
+    await keep(piece('a', { ownKey: 'G-major' }));
+    await keep(piece('b'));
+    await keep(piece('a'));
+    expect(await toFit()).toEqual([]);
+    await tidyFits(database, player);
+    expect(await database.fits.count()).toBe(1);
+    expect(await toFit()).toEqual([]);
+  });
+
+  it('does not believe another core, damaged text, or what is kept of a piece that is gone', async () => {
     await addPieces(database, [piece('a'), piece('b')], 'brought in');
     await keep(piece('a'));
-    await database.fits.put({ piece: 'b', player, stamp: 'older/1', fit: '{}' });
-    await database.fits.put({ piece: 'c', player, stamp: fitStamp(piece('c')), fit: '{"piece":' });
+    await database.fits.add({ player, core: 'another', fits: fitBytes([{ stamp: fitStamp(piece('b')), fit: fit('b') }]) });
+    await database.fits.add({ player, core: 'unbuilt', fits: new TextEncoder().encode('[["1/2') });
+    await database.fits.add({ player, core: 'unbuilt', fits: new TextEncoder().encode('[{}]') });
     expect([...(await keptFits(database, player)).keys()]).toEqual(['a']);
-    await forgetOldFits(database);
-    expect((await database.fits.toArray()).map(({ piece: id }) => id)).toEqual(['a']);
+    await tidyFits(database, player);
+    expect(await database.fits.count()).toBe(1);
     await removePiece(database, 'a', 'off');
-    await forgetOldFits(database);
+    await tidyFits(database, player);
     expect(await database.fits.count()).toBe(0);
   });
 });

@@ -115,14 +115,15 @@ export const findRecordSchema = object({
 });
 export type FindRecord = InferType<typeof findRecordSchema>;
 
-/** What the core found out about a piece in all keys, for one hand. `stamp` names the core and the state of the piece that it holds for; `fit` is its text. */
-export const fitRecordSchema = object({
-  piece: string().required(),
+/** What the core found out about pieces in all keys, for one hand, as bytes: many pieces in one record, since a shelf is read as a whole.
+ * A later record says more of a piece than an earlier one. `core` names the core that found it. */
+export const fitPackSchema = object({
+  number: number().integer().min(0).required(),
   player: string().required(),
-  stamp: string().required(),
-  fit: string().required(),
+  core: string().required(),
+  fits: mixed<Uint8Array>((value): value is Uint8Array => ArrayBuffer.isView(value)).required(),
 });
-export type FitRecord = InferType<typeof fitRecordSchema>;
+export type FitPack = InferType<typeof fitPackSchema>;
 
 /** How the desk was left: no edit, and nothing to undo. */
 export const deskSchema = object({

@@ -1,4 +1,4 @@
-import { planHand, positionsOf, realView, type HandPosition, type Player } from '../finger';
+import { planHand, positionsOf, realView, type HandPlan, type HandPosition, type Player } from '../finger';
 import type { HandGround } from '../force';
 import { isBlackKey } from '../keyboard';
 import { intervalSemitones, intervalSteps, intervalToKey, keyText, namePrint, signatureAlter, signatureOf, type Interval, type Key, type Step } from '../pitch';
@@ -11,31 +11,44 @@ import { groundsOf } from './play-hands';
  * on black keys. What forces a change is not worked out here: that is asked of one piece at a time. */
 export function fitPiece(piece: OpenedPiece, id: string, player: Player): PieceFit {
   const own = piece.key.key;
-  const grounds = groundsOf(piece, player);
-  return { piece: id, title: piece.score.title, own: keyText(own), keys: ladderKeys(piece, own.mode).map((key) => fitIn(grounds, own, key)) };
+  const hands = groundsOf(piece, player).map(handFitter);
+  const keys = ladderKeys(piece, own.mode).map((key): FitKey => {
+    const interval = intervalToKey(own, key, 'nearest');
+    const found = hands.map((fit) => fit(interval, key));
+    return { key: keyText(key), hands: found.map(({ hand }) => hand), limits: found.reduce((sum, { limits }) => sum + limits, 0) };
+  });
+  return { piece: id, title: piece.score.title, own: keyText(own), keys };
 }
 
-function fitIn(grounds: readonly HandGround[], own: Key, to: Key): FitKey {
-  const interval = intervalToKey(own, to, 'nearest');
-  const hands = grounds.map((ground) => fitHand(ground, interval, to));
-  return { key: keyText(to), hands: hands.map(({ hand }) => hand), limits: hands.reduce((sum, { limits }) => sum + limits, 0) };
+interface FittedHand {
+  readonly hand: FitHand;
+  readonly limits: number;
 }
 
-function fitHand({ passage, demands, kept, isPrinted }: HandGround, interval: Interval, to: Key): { readonly hand: FitHand; readonly limits: number } {
-  const semitones = intervalSemitones(interval);
-  const midis = passage.notes.map(({ note }) => note.midi + semitones);
-  const plan = planHand(passage, realView(passage, midis), demands, { fingering: kept, isPrinted });
-  const positions = positionsOf(plan);
-  const onBlack = new Set(plan.fingering.flatMap((finger, i) => (finger !== null && isBlackKey(midis[i] as number) ? [finger] : [])));
-  return {
-    limits: plan.limits,
-    hand: {
-      hand: passage.hand,
-      moves: Math.max(0, positions.length - 1),
-      positions: [...new Set(positions.map((position) => nameOf(position, interval, to)))],
-      onBlack: [...onBlack].toSorted((a, b) => a - b),
-      opens: Math.max(0, ...positions.map(({ spread }) => spread)),
-    },
+/** Fits a hand into one key after the other. C♯ and D♭ are the same keys of the keyboard: they are planned once. */
+function handFitter({ passage, demands, kept, isPrinted }: HandGround): (interval: Interval, to: Key) => FittedHand {
+  const plans = new Map<number, HandPlan>();
+  const planAt = (semitones: number): HandPlan => {
+    const midis = passage.notes.map(({ note }) => note.midi + semitones);
+    const plan = plans.get(semitones) ?? planHand(passage, realView(passage, midis), demands, { fingering: kept, isPrinted });
+    plans.set(semitones, plan);
+    return plan;
+  };
+  return (interval, to) => {
+    const semitones = intervalSemitones(interval);
+    const plan = planAt(semitones);
+    const positions = positionsOf(plan);
+    const onBlack = new Set(plan.fingering.flatMap((finger, i) => (finger !== null && isBlackKey((passage.notes[i]?.note.midi ?? 0) + semitones) ? [finger] : [])));
+    return {
+      limits: plan.limits,
+      hand: {
+        hand: passage.hand,
+        moves: Math.max(0, positions.length - 1),
+        positions: [...new Set(positions.map((position) => nameOf(position, interval, to)))],
+        onBlack: [...onBlack].toSorted((a, b) => a - b),
+        opens: Math.max(0, ...positions.map(({ spread }) => spread)),
+      },
+    };
   };
 }
 

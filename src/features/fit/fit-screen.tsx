@@ -1,17 +1,18 @@
 'use client';
 
-import { useMemo } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { askShelf, countEach, type FitQuestion } from '@/core/survey';
 import { useDesk, usePupils, useSettings, type PupilRecord, type Settings } from '@/data';
 import { choosePupil } from '@/features/shared/choose-pupil';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { usePlayerOf } from '@/features/shared/piece-wish';
 import { PupilSelect } from '@/features/shared/pupil-select';
+import { fitWorkers } from '@/workers/client';
 import { filterChoices, FilterList } from './filter-list';
 import { FittingList } from './fitting-list';
 import { ask, filterName, useFitAddress, type FitAddress } from './fit-address';
 import { KeysAsked } from './keys-asked';
-import { useFits, type ShelfFits } from './use-fits';
+import { readAhead, useFits, type ReadAhead, type ShelfFits } from './use-fits';
 
 /** The whole shelf asked at once: what fits this pupil, and in which key. */
 export function FitScreen() {
@@ -19,9 +20,15 @@ export function FitScreen() {
   const settings = useSettings();
   const desk = useDesk();
   const pupils = usePupils();
-  if (!settings || !desk || !pupils) return <p className="p-8">Opening the shelf …</p>;
+  const [ahead, setAhead] = useState<ReadAhead | null>(null);
+  useEffect(() => {
+    // The workers start, and what is kept is read, while settings and pupils are.
+    fitWorkers();
+    Promise.resolve().then(() => setAhead(readAhead()));
+  }, []);
+  if (!settings || !desk || !pupils || !ahead) return <p className="p-8">Opening the shelf …</p>;
   const wanted = address.pupil ?? desk.pupil;
-  return <FitFor address={address} settings={settings} pupils={pupils} pupil={pupils.find(({ id }) => id === wanted) ?? null} />;
+  return <FitFor address={address} settings={settings} pupils={pupils} pupil={pupils.find(({ id }) => id === wanted) ?? null} ahead={ahead} />;
 }
 
 interface FitForProps {
@@ -29,19 +36,22 @@ interface FitForProps {
   readonly settings: Settings;
   readonly pupils: readonly PupilRecord[];
   readonly pupil: PupilRecord | null;
+  readonly ahead: ReadAhead;
 }
 
-function FitFor({ address, settings, pupils, pupil }: FitForProps) {
+function FitFor({ address, settings, pupils, pupil, ahead }: FitForProps) {
   const player = usePlayerOf(settings, pupil);
-  const shelf = useFits(player);
+  const shelf = useFits(player, ahead);
+  // While answers come in, what is shown may lag a little behind: a press is answered first.
+  const fits = useDeferredValue(shelf.fits);
   const question: FitQuestion = useMemo(() => ({ tonics: address.tonics, enough: address.enough, filters: address.ask }), [address]);
-  const fitting = useMemo(() => askShelf(shelf.fits, question), [shelf.fits, question]);
-  const choices = useMemo(() => filterChoices(address.ask, shelf.fits, pupil), [address.ask, shelf.fits, pupil]);
+  const fitting = useMemo(() => askShelf(fits, question), [fits, question]);
+  const choices = useMemo(() => filterChoices(address.ask, fits, pupil), [address.ask, fits, pupil]);
   const counts = useMemo(() => {
     // The count beside a filter is what would be left with it, whether it is chosen already or not.
     const others = choices.map(({ filter }) => address.ask.filter((one) => one.kind !== filter.kind));
-    return choices.map(({ filter }, i) => countEach(shelf.fits, { ...question, filters: others[i] ?? [] }, [filter])[0] ?? 0);
-  }, [choices, shelf.fits, question, address.ask]);
+    return choices.map(({ filter }, i) => countEach(fits, { ...question, filters: others[i] ?? [] }, [filter])[0] ?? 0);
+  }, [choices, fits, question, address.ask]);
   const shortcuts = useMemo(
     () =>
       choices.map(({ filter, words }, i) => ({
@@ -69,7 +79,7 @@ function FitFor({ address, settings, pupils, pupil }: FitForProps) {
             </button>
           ) : null}
         </section>
-        <FittingList key={`${address.tonics.join()}/${address.ask.map(filterName).join()}`} fitting={fitting} pupil={pupil} known={shelf.fits.length} isDone={shelf.state === 'done'} />
+        <FittingList key={`${address.tonics.join()}/${address.ask.map(filterName).join()}`} fitting={fitting} pupil={pupil} known={fits.length} isDone={shelf.state === 'done'} />
       </div>
     </div>
   );

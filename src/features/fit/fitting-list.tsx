@@ -16,7 +16,7 @@ interface FittingListProps {
 }
 
 /** So many pieces are shown at first, and so many keys of each. */
-const SHOWN_PIECES = 40;
+const SHOWN_PIECES = 20;
 const SHOWN_KEYS = 6;
 
 /** The pieces that fit, each with the keys in which it does. */

@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Player } from '@/core/finger';
 import type { PieceFit } from '@/core/survey';
-import { fitName, fitStamp, forgetOldFits, keepFits, keptFits, piecesToFit, studioDatabase, usePieceCount, type KeptFit, type PieceRecord } from '@/data';
+import { fitName, fitStamp, keepFits, keptFits, piecesToFit, readFitPacks, studioDatabase, tidyFits, usePieceCount, type KeptFit, type PieceRecord } from '@/data';
 import { fitWorkers } from '@/workers/client';
 import { createPool } from '@/workers/pool';
 import type { Answer } from '@/workers/protocol';
@@ -21,28 +21,45 @@ export interface ShelfFits {
   readonly goOn: () => void;
 }
 
-type Known = Pick<ShelfFits, 'fits' | 'asked' | 'state' | 'unreadable'>;
+type Known = Pick<ShelfFits, 'fits' | 'pieces' | 'asked' | 'state' | 'unreadable'>;
 
-const NOTHING: Known = { fits: [], asked: 0, state: 'reading', unreadable: [] };
+const NOTHING: Known = { fits: [], pieces: 0, asked: 0, state: 'reading', unreadable: [] };
 
 /** How often what came from the workers is kept and shown. Unit: ms. */
-const FLUSH_MS = 200;
+const FLUSH_MS = 500;
+
+/** What is kept about the shelf, read while the screen is still finding out for whom it is. It is good once: later it may have changed. */
+export interface ReadAhead {
+  readonly take: () => ReturnType<typeof readFitPacks>;
+}
+
+export function readAhead(): ReadAhead {
+  let packs: ReturnType<typeof readFitPacks> | null = readFitPacks(studioDatabase());
+  return {
+    take: () => {
+      const read = packs ?? readFitPacks(studioDatabase());
+      packs = null;
+      return read;
+    },
+  };
+}
 
 /** Asks the whole shelf for one hand: first what is kept, then in a pool of workers what is new or was changed. `player` must keep its identity
  * while it says the same. */
-export function useFits(player: Player): ShelfFits {
+export function useFits(player: Player, ahead: ReadAhead): ShelfFits {
   const count = usePieceCount();
   const [known, setKnown] = useState(NOTHING);
   const [attempt, setAttempt] = useState(0);
   const isStopped = useRef(false);
+  // Pieces that come or go while the screen is open are asked about too.
+  const changed = known.state !== 'reading' && count !== undefined && count !== known.pieces ? count : null;
   useEffect(() => {
-    if (count === undefined) return undefined;
     let isWanted = true;
     isStopped.current = false;
     const ask = async (): Promise<void> => {
       const database = studioDatabase();
       const name = fitName(player);
-      const [kept, ids] = await Promise.all([keptFits(database, name), database.pieces.toCollection().primaryKeys()]);
+      const [kept, ids] = await Promise.all([keptFits(database, name, ahead.take()), database.pieces.toCollection().primaryKeys()]);
       const fits = new Map<string, PieceFit>(ids.flatMap((id) => {
         const found = kept.get(id);
         return found ? [[id, found.fit] as const] : [];
@@ -50,7 +67,7 @@ export function useFits(player: Player): ShelfFits {
       const tell = (change: Partial<Known>): void => {
         if (isWanted) setKnown((before) => ({ ...before, ...change }));
       };
-      tell({ fits: [...fits.values()], asked: 0, state: 'working', unreadable: [] });
+      tell({ fits: [...fits.values()], pieces: ids.length, asked: 0, state: 'working', unreadable: [] });
       let [asked, fresh, lastFlush] = [0, [] as KeptFit[], performance.now()];
       const unreadable: string[] = [];
       const flush = async (): Promise<void> => {
@@ -78,18 +95,18 @@ export function useFits(player: Player): ShelfFits {
       );
       await flush();
       tell({ state: isStopped.current ? 'stopped' : 'done', unreadable: [...unreadable] });
-      if (isWanted && !isStopped.current) await forgetOldFits(database);
+      if (isWanted && asked > 0) await tidyFits(database, name);
     };
     void ask();
     return () => {
       isWanted = false;
     };
-  }, [player, count, attempt]);
+  }, [player, ahead, changed, attempt]);
   const stop = useCallback(() => {
     isStopped.current = true;
   }, []);
   const goOn = useCallback(() => setAttempt((before) => before + 1), []);
-  return { ...known, pieces: count ?? 0, stop, goOn };
+  return { ...known, stop, goOn };
 }
 
 const FIRST_ANSWERS = 4;
