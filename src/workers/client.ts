@@ -32,10 +32,14 @@ const MOST_FITTERS = 4;
 
 let fitters: readonly Remote<FitService>[] | null = null;
 
-/** The workers that the whole shelf is asked by. Started with the first call and kept. */
-export function fitWorkers(): readonly Remote<FitService>[] {
+/** How many workers the whole shelf is asked by. */
+export function fitterCount(): number {
   const cores = navigator.hardwareConcurrency || 2;
-  const count = Math.min(MOST_FITTERS, Math.max(2, cores - 1));
-  fitters ??= Array.from({ length: count }, () => wrap<FitService>(new Worker(new URL('./fit.worker.ts', import.meta.url), { type: 'module' })));
-  return fitters;
+  return Math.min(MOST_FITTERS, Math.max(2, cores - 1));
+}
+
+/** One of the workers that the whole shelf is asked by. All start with the first call, and are kept. */
+export function fitWorker(which: number): Remote<FitService> {
+  fitters ??= Array.from({ length: fitterCount() }, () => wrap<FitService>(new Worker(new URL('./fit.worker.ts', import.meta.url), { type: 'module' })));
+  return fitters[which % fitters.length] as Remote<FitService>;
 }

@@ -7,7 +7,6 @@ import { choosePupil } from '@/features/shared/choose-pupil';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { usePlayerOf } from '@/features/shared/piece-wish';
 import { PupilSelect } from '@/features/shared/pupil-select';
-import { fitWorkers } from '@/workers/client';
 import { filterChoices, FilterList } from './filter-list';
 import { FittingList } from './fitting-list';
 import { ask, filterName, useFitAddress, type FitAddress } from './fit-address';
@@ -22,8 +21,7 @@ export function FitScreen() {
   const pupils = usePupils();
   const [ahead, setAhead] = useState<ReadAhead | null>(null);
   useEffect(() => {
-    // The workers start, and what is kept is read, while settings and pupils are.
-    fitWorkers();
+    // What is kept is read while settings and pupils are.
     Promise.resolve().then(() => setAhead(readAhead()));
   }, []);
   if (!settings || !desk || !pupils || !ahead) return <p className="p-8">Opening the shelf …</p>;

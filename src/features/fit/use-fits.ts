@@ -4,7 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Player } from '@/core/finger';
 import type { PieceFit } from '@/core/survey';
 import { fitName, fitStamp, keepFits, keptFits, piecesToFit, readFitPacks, studioDatabase, tidyFits, usePieceCount, type KeptFit, type PieceRecord } from '@/data';
-import { fitWorkers } from '@/workers/client';
+import { fitterCount, fitWorker } from '@/workers/client';
 import { createPool } from '@/workers/pool';
 import type { Answer } from '@/workers/protocol';
 
@@ -80,7 +80,8 @@ export function useFits(player: Player, ahead: ReadAhead): ShelfFits {
           await keepFits(database, name, taken);
         }
       };
-      const workers = fitWorkers().map((worker) => ({ id, musicXml, ownKey, part }: PieceRecord) => worker.fit(id, { musicXml, ownKey, part: part ?? null }, player));
+      // Where all is known, no worker is started.
+      const workers = Array.from({ length: fitterCount() }, (_, which) => ({ id, musicXml, ownKey, part }: PieceRecord) => fitWorker(which).fit(id, { musicXml, ownKey, part: part ?? null }, player));
       const pool = createPool<PieceRecord, Answer<PieceFit>>(workers, (piece) => void unreadable.push(piece.fileName));
       await pool.run(
         piecesToFit(database, kept),

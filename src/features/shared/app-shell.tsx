@@ -22,13 +22,21 @@ const PLACES = [
   { href: '/settings', name: 'Settings' },
 ] as const;
 
+/** Where music is engraved. */
+const ENGRAVED_PLACES: readonly string[] = ['/', '/bench', '/enter', '/atlas'];
+
 /** What is around every screen: the places, undo, and the window as one large place to drop files on. */
 export function AppShell({ children }: { readonly children: ReactNode }) {
   const { say } = useMessages();
   const take = useTakeFiles();
   const [isSettled, setSettled] = useState(false);
   useLook();
-  useEffect(() => void layOutTextFont(), []);
+  const path = usePathname();
+  const isEngraved = ENGRAVED_PLACES.includes(path);
+  useEffect(() => {
+    // Elsewhere the engraver would only take a core away from other work.
+    if (isEngraved) void layOutTextFont();
+  }, [isEngraved]);
   useEffect(() => {
     const tell = (): void => say({ kind: 'trouble', text: 'The demo studio could not be loaded.', hint: 'Reload the page; your own pieces are not touched.' });
     void seedOnFirstVisit(studioDatabase(), loadDemoStudio).catch(tell);
