@@ -34,6 +34,8 @@ describe('positions', () => {
 
 describe('key cards', () => {
   it('have the signature in order, scales and chords with fingers, and the way to relative and parallel', async () => {
+    await goTo(page, '/atlas');
+    await engraved('position');
     await page.keyboard.press('2');
     await page.locator('[data-card="E-major"]').click();
     await page.waitForSelector('[data-role=card][data-key="E-major"][data-whole=true]');
@@ -47,7 +49,8 @@ describe('key cards', () => {
   });
 
   it('list where the planner takes other fingers than the table', async () => {
-    await page.locator('[data-role=planner-differs] summary').click();
+    await page.focus('[data-role=planner-differs] summary');
+    await page.keyboard.press('Enter');
     await page.waitForSelector('[data-role=planner-differs][data-asked="30"]');
     expect(await textOf(page, '[data-role=planner-differs]')).toContain('B♭ major, arpeggio, two octaves, left hand: published 3 2 1 3 2 1 3, planner 4 2 1 4 2 1 2');
   });

@@ -31,6 +31,23 @@ async function findings(page: Page, rules: Rules = 'all'): Promise<readonly stri
   return results.violations.flatMap(({ id, nodes }) => nodes.map(({ target }) => `${id}: ${target.join(' ')}`));
 }
 
+/** Screens with several faces: their addresses, and what is there once they are. */
+const FACES: readonly (readonly [path: string, mark: string])[] = [
+  ['/survey?piece=the-sixth-step&pupil=any&order=own&keys=D-major', '[data-role=survey][data-whole=true]'],
+  ['/survey?piece=the-sixth-step&pupil=any&show=bars&keys=C-major,Eb-major', '[data-role=bars] tbody tr'],
+  ['/survey?piece=the-sixth-step&pupil=any&show=picture', '[data-role=survey][data-whole=true] [data-role=numbers]'],
+  ['/fit?pupil=any&tonics=C,D&ask=stays-put', '[data-role=fit][data-state=done]'],
+  ['/atlas?key=Eb-major', '[data-role=position] figure[aria-busy=false]'],
+  ['/atlas?part=cards&key=Bb-major', '[data-role=card][data-whole=true] [data-card-line="fifth-sixth/left"] figure[aria-busy=false]'],
+  ['/atlas?part=drills&keys=D-major,A-minor', '[data-role=drill] figure[aria-busy=false]'],
+  ['/atlas?part=finding&game=guide-notes', '[data-role=question] figure[aria-busy=false]'],
+];
+
+async function seesFace(page: Page, [path, mark]: (typeof FACES)[number]): Promise<void> {
+  await goTo(page, path);
+  await page.waitForSelector(mark);
+}
+
 const overflow = (page: Page): Promise<number> => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
 
 describe('by keyboard alone', () => {
@@ -70,7 +87,7 @@ describe('by keyboard alone', () => {
     await goTo(teacher.page, '/');
     await seesCards(teacher.page, 12);
     const seen = new Set<string>();
-    for (let i = 0; i < 12; i += 1) {
+    for (let i = 0; i < 18; i += 1) {
       await teacher.page.keyboard.press('Tab');
       seen.add(
         await teacher.page.evaluate(() => {
@@ -170,6 +187,24 @@ describe('light and dark', () => {
   });
 });
 
+/** Texts below 12 px and targets below 32 px. */
+function smallThings(page: Page): Promise<readonly string[]> {
+  return page.evaluate(() => {
+    const shown = (element: Element): boolean => element.getClientRects().length > 0;
+    const texts = [...document.querySelectorAll('body *')]
+      .filter((element) => shown(element) && !element.closest('svg') && [...element.childNodes].some((node) => node.nodeType === 3 && node.textContent?.trim()))
+      .filter((element) => Number.parseFloat(getComputedStyle(element).fontSize) < 12)
+      .map((element) => `text ${element.textContent}`);
+    const targets = [...document.querySelectorAll('button, select, summary, a[href], input:not([type=hidden])')]
+      .filter(shown)
+      // A box with its words beside it is pressed by either.
+      .filter((element) => (element.closest('label') ?? element).getBoundingClientRect().height < 32)
+      .map((element) => `target ${element.textContent || element.getAttribute('aria-label')}`);
+    const keyboard = [...document.querySelectorAll('[data-role=keyboard] text')].filter((text) => text.textContent && text.getBoundingClientRect().height < 12).map((text) => `key ${text.textContent}`);
+    return [...texts, ...targets, ...keyboard];
+  });
+}
+
 /** Opens a piece where it is entered. */
 async function seesEntering(page: Page): Promise<void> {
   await goTo(page, '/enter?piece=bridge-to-the-other-bank');
@@ -195,20 +230,23 @@ describe('every window', () => {
       await goTo(teacher.page, '/bench?piece=the-sixth-step&key=Eb-major');
       await seesKey(teacher.page, 'Eb-major');
     }
-    const small = await teacher.page.evaluate(() => {
-      const shown = (element: Element): boolean => element.getClientRects().length > 0;
-      const texts = [...document.querySelectorAll('body *')]
-        .filter((element) => shown(element) && !element.closest('svg') && [...element.childNodes].some((node) => node.nodeType === 3 && node.textContent?.trim()))
-        .filter((element) => Number.parseFloat(getComputedStyle(element).fontSize) < 12)
-        .map((element) => `text ${element.textContent}`);
-      const targets = [...document.querySelectorAll('button, select, summary, a[href], input:not([type=hidden])')]
-        .filter(shown)
-        // A box with its words beside it is pressed by either.
-        .filter((element) => (element.closest('label') ?? element).getBoundingClientRect().height < 32)
-        .map((element) => `target ${element.textContent || element.getAttribute('aria-label')}`);
-      const keyboard = [...document.querySelectorAll('[data-role=keyboard] text')].filter((text) => text.textContent && text.getBoundingClientRect().height < 12).map((text) => `key ${text.textContent}`);
-      return [...texts, ...targets, ...keyboard];
-    });
-    expect(small).toEqual([]);
+    expect(await smallThings(teacher.page)).toEqual([]);
+  });
+});
+
+describe('survey, shelf and atlas', () => {
+  it.each(FACES)('%s: axe finds nothing, by day and by lamplight, nothing is small, and no window scrolls sideways', async (...face) => {
+    const { page } = teacher;
+    await page.setViewport({ width: 1280, height: 800 });
+    await seesFace(page, face);
+    expect(await findings(page)).toEqual([]);
+    expect(await smallThings(page)).toEqual([]);
+    await page.evaluate(() => (document.documentElement.dataset['theme'] = 'lamplight'));
+    expect(await findings(page, 'colours')).toEqual([]);
+    for (const [width, height] of [[1280, 800], [820, 1180], [390, 844]] as const) {
+      await page.setViewport({ width, height });
+      await page.waitForFunction((wanted: number) => window.innerWidth === wanted, {}, width);
+      expect([width, await overflow(page)]).toEqual([width, 0]);
+    }
   });
 });

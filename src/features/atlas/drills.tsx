@@ -89,14 +89,15 @@ function KeysOfDrill({ keys, ownOrder }: { readonly keys: readonly string[]; rea
       <legend className="mb-1 font-serif text-base font-semibold">Keys, in this order</legend>
       {(['major', 'minor'] as const).map((one) => (
         <span key={one} className="flex flex-wrap gap-1" role="group" aria-label={one}>
+          <span className="w-full text-secondary">{one}</span>
           {keysInOrder(one, 'chromatic').map((key) => {
             const name = keyText(key);
             const place = keys.indexOf(name);
             return (
-              <button key={name} type="button" data-drill-key={name} aria-pressed={place >= 0} aria-label={keyPrint(key)} className="btn btn-sm h-9 w-14 gap-0.5 px-0 font-normal aria-pressed:bg-primary aria-pressed:text-primary-content" onClick={() => set(place >= 0 ? keys.filter((other) => other !== name) : [...keys, name])}>
+              <button key={name} type="button" data-drill-key={name} aria-pressed={place >= 0} className="btn btn-sm h-9 w-14 gap-0.5 px-0 font-normal aria-pressed:bg-primary aria-pressed:text-primary-content" onClick={() => set(place >= 0 ? keys.filter((other) => other !== name) : [...keys, name])}>
                 {namePrint(key.tonic)}
-                {one === 'minor' ? 'm' : ''}
-                {place >= 0 && keys.length > 1 ? <sub>{place + 1}</sub> : null}
+                <span className="sr-only"> {one}</span>
+                {place >= 0 && keys.length > 1 ? <sub className="text-xs">{place + 1}</sub> : null}
               </button>
             );
           })}

@@ -69,11 +69,11 @@ export function Finding({ game, pupil }: { readonly game: FindKind; readonly pup
         <div className="flex gap-2">
           {isDone ? (
             <button ref={nextButton} type="button" className="btn btn-primary btn-sm h-9" data-role="next-question" onClick={next}>
-              Next <kbd className="kbd kbd-xs text-base-content">Enter</kbd>
+              Next <kbd className="kbd kbd-sm text-base-content">Enter</kbd>
             </button>
           ) : (
             <button type="button" className="btn btn-sm h-9 font-normal" data-role="hand-in" onClick={handIn}>
-              {round.question.kind === 'guide-notes' ? 'Hand it in' : 'Show me'} <kbd className="kbd kbd-xs">Enter</kbd>
+              {round.question.kind === 'guide-notes' ? 'Hand it in' : 'Show me'} <kbd className="kbd kbd-sm">Enter</kbd>
             </button>
           )}
         </div>
@@ -186,7 +186,7 @@ function Tally({ pupil, kind }: { readonly pupil: PupilRecord | null; readonly k
   const last = own[0];
   return (
     <div data-role="tally" data-asked={own.length} data-right={right.length}>
-      <h3 className="font-serif text-base font-semibold">{pupil ? pupil.name : 'Any hand'}</h3>
+      <h2 className="font-serif text-base font-semibold">{pupil ? pupil.name : 'Any hand'}</h2>
       {own.length === 0 || !last ? (
         <p className="text-secondary">Nothing answered in this game yet.</p>
       ) : (

@@ -45,11 +45,11 @@ function Loudness({ onAnswer }: Pick<AskBoxProps, 'onAnswer'>) {
     >
       {DYNAMICS.map((dynamic, i) => (
         <button key={dynamic} ref={i === 0 ? first : undefined} type="button" className="btn btn-sm h-9 px-3 font-serif text-base font-bold italic" onClick={() => onAnswer({ kind: 'dynamic', dynamic })}>
-          <kbd className="kbd kbd-xs font-sans font-normal not-italic">{i + 1}</kbd> {dynamic}
+          <kbd className="kbd kbd-sm font-sans font-normal not-italic">{i + 1}</kbd> {dynamic}
         </button>
       ))}
       <button type="button" className="btn btn-ghost btn-sm h-9" onClick={() => onAnswer({ kind: 'dynamic', dynamic: null })}>
-        <kbd className="kbd kbd-xs">0</kbd> none
+        <kbd className="kbd kbd-sm">0</kbd> none
       </button>
     </div>
   );

@@ -67,7 +67,7 @@ export function FilterList({ choices, counts, chosen }: FilterListProps) {
             <label className="flex min-h-9 cursor-pointer items-center gap-2">
               <input type="checkbox" className="size-5 shrink-0 accent-primary" data-filter={filter.kind} checked={isOn} onChange={(event) => set(filter, event.target.checked)} />
               <span className="flex-1">{words}</span>
-              <kbd className="kbd kbd-xs">{i + 1}</kbd>
+              <kbd className="kbd kbd-sm">{i + 1}</kbd>
               <span className="w-10 text-right font-semibold" data-count={filter.kind}>
                 {counts[i]}
               </span>

@@ -49,11 +49,11 @@ export function Shelf() {
         {pieces.length > 0 ? <p className="text-sm text-secondary">{words ? `${found.length} of ${pieces.length} pieces` : `${pieces.length} pieces`}</p> : null}
         {pieces.length > 0 ? (
           <Link className="btn btn-sm ml-auto h-9" href="/fit" data-role="ask-shelf">
-            <Hand size={16} aria-hidden /> What fits? <kbd className="kbd kbd-xs">F</kbd>
+            <Hand size={16} aria-hidden /> What fits? <kbd className="kbd kbd-sm">F</kbd>
           </Link>
         ) : null}
         <button type="button" className={`btn btn-sm h-9 ${pieces.length > 0 ? '' : 'ml-auto'}`} data-role="new-piece" onClick={() => setBeginning(true)}>
-          <Plus size={16} aria-hidden /> New piece <kbd className="kbd kbd-xs">N</kbd>
+          <Plus size={16} aria-hidden /> New piece <kbd className="kbd kbd-sm">N</kbd>
         </button>
       </div>
       {isBeginning ? <NewPiece onClose={() => setBeginning(false)} /> : null}
