@@ -12,6 +12,7 @@ import { countPresses, measureEntering } from './bench/entering.mjs';
 import { measureKeyPress } from './bench/key-press.mjs';
 import { measureKeys } from './bench/keys.mjs';
 import { measureLongAndOdd } from './bench/long-and-odd.mjs';
+import { measureShelf } from './bench/shelf.mjs';
 import { measureSpelling } from './bench/spelling.mjs';
 
 const piece = readFileSync(join(ROOT, 'public/demo/lantern-walk.musicxml'));
@@ -36,4 +37,5 @@ ensureChromium();
 const { address, stop } = await serve(await freePort());
 print('Bench in Chromium, from the key press to the engraved page, 28 presses of “]”:', await measureKeyPress(address, new TextDecoder().decode(piece), plainLoadMs));
 print('Entering in Chromium, 30 presses in the middle of a piece:', await measureEntering(address));
+print('The shelf of 1,000 made pieces of 8 to 32 bars, two hands, in Chromium:', await measureShelf(address));
 stop();

@@ -21,6 +21,12 @@ const VIEWS = [
   { name: 'bench-lamplight', path: '/bench?piece=night-baker&key=Eb-major', waitsFor: ENGRAVED, dark: true },
   { name: 'enter', path: '/enter?piece=slow-ferris', waitsFor: '[data-role=entered] [data-line="1"] figure[aria-busy=false]', keys: ['End', '4', '3', 't', '2'] },
   { name: 'enter-narrow', path: '/enter?piece=harbour-stairs', waitsFor: '[data-role=entered] [data-line="1"] figure[aria-busy=false]', presses: ['[data-role=narrow]', '[data-panel=steps]'], keys: ['ArrowRight', '5', 'Control+z', '4', 'Shift+ArrowLeft', 'Shift+ArrowLeft'] },
+  { name: 'survey', path: '/survey?piece=the-sixth-step&pupil=demo-tam&keys=D-major,F-major', waitsFor: '[data-role=survey][data-whole=true]' },
+  { name: 'survey-bars', path: '/survey?piece=the-sixth-step&pupil=any&show=bars&keys=C-major,F-major,Eb-major', waitsFor: '[data-role=bars] tbody tr' },
+  { name: 'fit', path: '/fit?pupil=demo-tam&tonics=C,D,F&ask=stays-put', waitsFor: '[data-role=fit][data-state=done]' },
+  { name: 'atlas', path: '/atlas?key=Eb-major', waitsFor: '[data-role=position] figure[aria-busy=false]' },
+  { name: 'atlas-card', path: '/atlas?part=cards&key=A-major', waitsFor: '[data-card-line="fifth-sixth/left"] figure[aria-busy=false]' },
+  { name: 'atlas-drill', path: '/atlas?part=drills&keys=D-major,A-minor,Eb-major&drill=cross-hands&rhythm=waltz', waitsFor: '[data-role=drill] figure[aria-busy=false]' },
   { name: 'settings', path: '/settings', waitsFor: 'input[name=outer]' },
 ];
 
@@ -50,6 +56,7 @@ for (const { name, path, waitsFor, presses, keys, dark } of VIEWS) {
   }
   await page.waitForNetworkIdle();
   if (keys) await page.waitForSelector('[data-role=kept][data-kept=true]');
+  if (path.startsWith('/atlas')) await page.waitForFunction(() => document.querySelector('figure[aria-busy=true]') === null);
   if (path.startsWith('/bench')) await page.waitForFunction(() => document.querySelector('[data-role=paper] figure[aria-busy=true]') === null);
   await page.evaluate(() => document.fonts.ready);
   await page.screenshot({ path: join(folder, `${name}.png`) });
