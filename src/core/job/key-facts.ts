@@ -16,7 +16,7 @@ export interface KeyFacts {
   /** The names of the positions of each hand, in order. */
   readonly positions: Readonly<Record<Hand, readonly string[]>>;
   readonly positionChanges: number;
-  /** Moves beyond those of the piece where it stands. */
+  /** Moves beyond those in the piece's own key. */
   readonly moreMoves: number;
   /** Fingers, moves and openings that black keys force. */
   readonly forced: { readonly fingers: number; readonly moves: number; readonly openings: number };
@@ -28,12 +28,12 @@ export interface KeyFacts {
   readonly register: Readonly<Record<Hand, { readonly low: string; readonly high: string } | null>>;
 }
 
-/** What a key asks, against the piece where it stands. */
-export function keyFacts(version: Version, written: Version): KeyFacts {
+/** What a key asks, against the piece as the same hand plays it in its own key. */
+export function keyFacts(version: Version, own: Version): KeyFacts {
   const fingers = blackFingers(version.positions);
-  const moreLedgerLines = ledgerLinesOf(version) - ledgerLinesOf(written);
+  const moreLedgerLines = ledgerLinesOf(version) - ledgerLinesOf(own);
   const parts = effortParts(fingers, version.flags, { signs: Math.abs(signatureOf(version.key)), moreLedgerLines });
-  const moreMoves = positionChanges(version) - positionChanges(written);
+  const moreMoves = positionChanges(version) - positionChanges(own);
   const reading = { signs: signatureOf(version.key), accidentals: accidentalsOf(version), ledgerLines: ledgerLinesOf(version) };
   return {
     effort: effortOf(parts),
@@ -41,7 +41,7 @@ export function keyFacts(version: Version, written: Version): KeyFacts {
     why: effortWords({
       black: blackUses(version),
       moreMoves,
-      ownKey: keyPrint(written.key),
+      ownKey: keyPrint(own.key),
       forcedFingers: barsOf(version.flags.filter(({ evidence, byBlackKey }) => byBlackKey && evidence.kind === 'finger-change')),
       must: barsOf(version.flags.filter(isNew('must'))),
       should: barsOf(version.flags.filter(isNew('should'))),

@@ -1,6 +1,6 @@
 import { faultWords } from '../explain';
-import type { Fault } from '../result';
-import { fifteenKeys, signatureOf, signaturesAround, type Key, type Mode } from '../pitch';
+import type { Fault, Result } from '../result';
+import { fifteenKeys, sameKey, signatureOf, signaturesAround, type Key, type Mode } from '../pitch';
 import { SEVERITIES, type Flag, type Severity } from '../flag';
 import { inOrder, leaveOutReason, type KeyOrder } from '../survey';
 import { keyFacts, type KeyFacts } from './key-facts';
@@ -36,9 +36,21 @@ export function ladderKeys(piece: OpenedPiece, mode: Mode): readonly Key[] {
 
 /** What a key is like: one step of the work behind a ladder. */
 export function rungIn(piece: OpenedPiece, wish: Omit<Wish, 'to'>, key: Key): Rung {
-  const written = asWritten(piece, wish.player, wish.keyboard);
-  const version = moveTo(piece, written, { ...wish, to: key }, 'counted');
-  return version.ok ? rungOf(key, version.value, written) : unwritableRung(key, version.error);
+  const version = sameKey(key, piece.key.key) ? inOwnKey(piece, wish) : moveTo(piece, asWritten(piece, wish.player, wish.keyboard), { ...wish, to: key }, 'counted');
+  if (!version.ok) return unwritableRung(key, version.error);
+  const own = inOwnKey(piece, wish);
+  return rungOf(key, version.value, own.ok ? own.value : version.value);
+}
+
+/** The piece planned in its own key, with which its other keys are compared. It is a memory only: the same comes out each time. */
+const ownKeys = new WeakMap<OpenedPiece, { readonly wish: Omit<Wish, 'to'>; readonly version: Result<Version, Fault> }>();
+
+function inOwnKey(piece: OpenedPiece, wish: Omit<Wish, 'to'>): Result<Version, Fault> {
+  const known = ownKeys.get(piece);
+  if (known?.wish === wish) return known.version;
+  const version = moveTo(piece, asWritten(piece, wish.player, wish.keyboard), { ...wish, to: piece.key.key }, 'counted');
+  ownKeys.set(piece, { wish, version });
+  return version;
 }
 
 /** Puts keys that were worked out into order. */
@@ -59,10 +71,10 @@ export interface Rung {
   readonly facts: Omit<LadderKey, 'rank'>;
 }
 
-function rungOf(key: Key, version: Version, written: Version): Rung {
+function rungOf(key: Key, version: Version, own: Version): Rung {
   const count = (severity: Severity): number => version.flags.filter((flag) => flag.severity === severity).length;
   const [must, should, watch] = SEVERITIES.map(count) as [number, number, number];
-  const facts = keyFacts(version, written);
+  const facts = keyFacts(version, own);
   const { fingers, moves, openings } = facts.forced;
   return {
     key,

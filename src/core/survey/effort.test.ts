@@ -85,6 +85,15 @@ describe('what a key costs, in words', () => {
     expect(key?.reachMm.right).toBeLessThan(100);
   });
 
+  it('compares moves with those of the same hand in the piece’s own key, where there is nothing to compare', () => {
+    for (const { id } of DEMO_FILES) {
+      const { from, keys } = ladderOf(open(demoFile(id)), { ...USUAL, fingering: 'plan', player: { ...USUAL_PLAYER, level: 2, spanMm: 165 } }, 'ease');
+      const own = keys.find(({ tonic }) => tonic === from.tonic);
+      expect([id, own?.moreMoves, own?.why.filter((words) => words.includes('than in'))]).toEqual([id, 0, []]);
+      for (const { moreMoves, positionChanges } of keys) expect(moreMoves).toBe(positionChanges - (own?.positionChanges ?? 0));
+    }
+  });
+
   it('makes up the effort in every key of every demo piece', () => {
     for (const { id } of DEMO_FILES) {
       for (const key of ladderOf(open(demoFile(id)), { ...USUAL, fingering: 'plan' }, 'ease').keys) {
