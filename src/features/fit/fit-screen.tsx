@@ -106,7 +106,7 @@ function Progress({ shelf }: { readonly shelf: ShelfFits }) {
         </>
       ) : null}
       {state === 'done' ? `${fits.length} pieces asked` : null}
-      {unreadable.length > 0 ? <span className="text-error">not readable: {unreadable.slice(0, 3).join(', ')}</span> : null}
+      {unreadable.length > 0 ? <span className="text-secondary">no notes could be read in {unreadable.slice(0, 3).join(', ')}</span> : null}
     </span>
   );
 }
