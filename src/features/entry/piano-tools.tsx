@@ -73,6 +73,7 @@ function LowestKey({ piano }: { readonly piano: Piano }) {
 function Simulated({ piano, perMinute }: { readonly piano: Piano; readonly perMinute: number }) {
   const { say } = useMessages();
   const [text, setText] = useState('C4 E4 G4 C4+E4+G4');
+  const [isPlaying, setPlaying] = useState(false);
   const play = (): void => {
     const chords = text.trim().split(/\s+/).map((chord) => chord.split('+').map((name) => parsePitch(name)));
     if (chords.flat().some((pitch) => pitch === undefined)) {
@@ -80,12 +81,13 @@ function Simulated({ piano, perMinute }: { readonly piano: Piano; readonly perMi
       return;
     }
     void pianoSounder().then((sounder) => sounder.ready());
-    void piano.playByItself(chords.map((chord) => chord.flatMap((pitch) => (pitch ? [midiNumber(pitch)] : []))), 60_000 / perMinute);
+    setPlaying(true);
+    void piano.playByItself(chords.map((chord) => chord.flatMap((pitch) => (pitch ? [midiNumber(pitch)] : []))), 60_000 / perMinute).finally(() => setPlaying(false));
   };
   return (
     <span className="flex items-center gap-2">
-      <input className="input input-sm h-9 w-56" aria-label="What it plays" value={text} onChange={(event) => setText(event.target.value)} onKeyDown={(event) => event.key === 'Enter' && play()} />
-      <button type="button" className="btn btn-sm h-9" onClick={play}>
+      <input className="input input-sm h-9 w-56" aria-label="What it plays" value={text} onChange={(event) => setText(event.target.value)} onKeyDown={(event) => event.key === 'Enter' && !isPlaying && play()} />
+      <button type="button" className="btn btn-sm h-9" aria-disabled={isPlaying} data-playing={isPlaying} data-role="let-it-play" onClick={isPlaying ? undefined : play}>
         Let it play
       </button>
     </span>

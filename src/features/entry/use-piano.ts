@@ -42,6 +42,8 @@ export interface Piano {
 
 interface Recording {
   readonly to: PlayedTo;
+  /** When the first bar begins, after the one that is only counted. */
+  readonly startMs: number;
   readonly taken: ReturnType<typeof takeDown>;
   readonly clicks: readonly ReturnType<typeof setTimeout>[];
 }
@@ -100,7 +102,7 @@ export function usePiano(isOn: boolean, press: (command: ScreenCommand) => void,
       const count = to.beats + Math.ceil(240_000 / beatMs);
       const clicks = Array.from({ length: count }, (_, i) => setTimeout(() => void click(i % to.beats === 0), i * beatMs));
       const now = setTimeout(() => setState('playing'), to.beats * beatMs);
-      recording.current = { to, taken: takeDown(startMs), clicks: [...clicks, now] };
+      recording.current = { to, startMs, taken: takeDown(startMs), clicks: [...clicks, now] };
     },
     [],
   );
@@ -122,7 +124,14 @@ export function usePiano(isOn: boolean, press: (command: ScreenCommand) => void,
     },
     [screen],
   );
-  return { device, choose: setDevice, lowest, setLowest, state, begin, end, touch, playByItself: simulated.play };
+  const playByItself = useCallback((keys: readonly (readonly number[])[], eachMs: number) => simulated.play(keys, eachMs, recording.current ? nextBeatMs(recording.current) : undefined), [simulated]);
+  return { device, choose: setDevice, lowest, setLowest, state, begin, end, touch, playByItself };
+}
+
+/** The first beat that can still be met: that of the first bar while it is counted in. */
+function nextBeatMs({ to, startMs }: Recording): number {
+  const beatMs = (60_000 / to.perMinute) * to.beatQuarters;
+  return startMs + Math.max(0, Math.ceil((performance.now() - startMs) / beatMs)) * beatMs;
 }
 
 async function click(isFirst: boolean): Promise<void> {

@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type Announcements, type DragEndEvent, type UniqueIdentifier } from '@dnd-kit/core';
 import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { ArrowRight, GripVertical } from 'lucide-react';
@@ -34,7 +34,7 @@ export function KeyList({ keys, order, onOrder, ...rest }: KeyListProps) {
     onOrder([...new Set(moved.map(({ tonic }) => tonic))]);
   };
   return (
-    <DndContext id="own-order" sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
+    <DndContext id="own-order" accessibility={{ announcements: announcementsFor(keys), screenReaderInstructions: INSTRUCTIONS }} sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
       <SortableContext items={names} strategy={verticalListSortingStrategy} disabled={order !== 'own'}>
         <ol className="flex flex-col rounded-box border border-base-300 bg-base-100" data-role="keys">
           {keys.map((key) => (
@@ -44,6 +44,19 @@ export function KeyList({ keys, order, onOrder, ...rest }: KeyListProps) {
       </SortableContext>
     </DndContext>
   );
+}
+
+/** What a screen reader hears before and while a key is carried. */
+const INSTRUCTIONS = { draggable: 'Space takes the key up; the arrows carry it; Space puts it down; Escape leaves it where it was.' };
+
+function announcementsFor(keys: readonly RankedKey[]): Announcements {
+  const words = (id: UniqueIdentifier | undefined): string => keys.find(({ name }) => name === id)?.words ?? '';
+  return {
+    onDragStart: ({ active }) => `${words(active.id)} is taken up.`,
+    onDragOver: ({ active, over }) => (over ? `${words(active.id)} is at the place of ${words(over.id)}.` : undefined),
+    onDragEnd: ({ active, over }) => `${words(active.id)} is put down${over ? ` at the place of ${words(over.id)}` : ''}.`,
+    onDragCancel: ({ active }) => `${words(active.id)} stays where it was.`,
+  };
 }
 
 interface KeyRowProps extends Omit<KeyListProps, 'keys' | 'order' | 'onOrder'> {

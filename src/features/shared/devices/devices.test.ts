@@ -50,4 +50,13 @@ describe('devices that are moved by others', () => {
     await device.play([[60, 64], [62]], 1);
     expect(told).toEqual(['60+', '64+', '60-', '64-', '62+', '62-']);
   });
+
+  it('plays evenly from the time that is wanted, however late it comes to it', async () => {
+    const device = simulatedKeys();
+    const told: (readonly [number, number])[] = [];
+    await device.listen(({ midi, atMs }) => void told.push([midi, atMs]));
+    const longAgo = performance.now() - 5000;
+    await device.play([[60], [62], [64]], 100, longAgo);
+    expect(told.map(([midi, atMs]) => [midi, Math.round(atMs - longAgo)])).toEqual([[60, 0], [60, 90], [62, 100], [62, 190], [64, 200], [64, 290]]);
+  });
 });

@@ -4,7 +4,8 @@ import { DeviceTrouble, type KeyDevice, type KeyMove } from './key-device';
 
 /** A device that others move: the keys on the screen, and the one that only pretends. */
 export interface MovedDevice extends KeyDevice {
-  readonly move: (midi: number, way: KeyMove['way']) => void;
+  /** `atMs` is when it was meant, in ms of `performance.now()`; now, where nothing is said. */
+  readonly move: (midi: number, way: KeyMove['way'], atMs?: number) => void;
 }
 
 function movedDevice(name: string): MovedDevice {
@@ -15,7 +16,7 @@ function movedDevice(name: string): MovedDevice {
       listeners.add(tell);
       return Promise.resolve(() => listeners.delete(tell));
     },
-    move: (midi, way) => listeners.forEach((tell) => tell({ midi, way, atMs: performance.now() })),
+    move: (midi, way, atMs = performance.now()) => listeners.forEach((tell) => tell({ midi, way, atMs })),
   };
 }
 
@@ -26,27 +27,33 @@ export function screenKeys(): MovedDevice {
 
 /** A keyboard that is not there: it plays what it is told, for trying things without one. */
 export interface SimulatedDevice extends MovedDevice {
-  /** Plays keys one after the other, several in brackets together; resolves when the last is up. */
-  readonly play: (keys: readonly (readonly number[])[], eachMs: number) => Promise<void>;
+  /** Plays keys one after the other, several in brackets together; resolves when the last is up. It begins at a time of `performance.now()`, or at once.
+   * Each key is told with the time at which it was due: however busy the machine, it plays evenly. */
+  readonly play: (keys: readonly (readonly number[])[], eachMs: number, fromMs?: number) => Promise<void>;
 }
 
 export function simulatedKeys(): SimulatedDevice {
   const device = movedDevice('Keyboard that plays by itself');
   return {
     ...device,
-    play: async (keys, eachMs) => {
-      for (const chord of keys) {
-        chord.forEach((midi) => device.move(midi, 'down'));
-        await pause(eachMs * 0.9);
-        chord.forEach((midi) => device.move(midi, 'up'));
-        await pause(eachMs * 0.1);
+    play: async (keys, eachMs, fromMs = performance.now()) => {
+      for (const [i, chord] of keys.entries()) {
+        const downMs = fromMs + i * eachMs;
+        const upMs = downMs + HELD * eachMs;
+        await pause(downMs - performance.now());
+        chord.forEach((midi) => device.move(midi, 'down', downMs));
+        await pause(upMs - performance.now());
+        chord.forEach((midi) => device.move(midi, 'up', upMs));
       }
     },
   };
 }
 
+/** How much of its time a key is held. */
+const HELD = 0.9;
+
 function pause(ms: number): Promise<void> {
-  return new Promise((go) => setTimeout(go, ms));
+  return new Promise((go) => setTimeout(go, Math.max(0, ms)));
 }
 
 /** The computer's keys as piano keys, by their places: white ones in the row of A, black ones in the row above. */
