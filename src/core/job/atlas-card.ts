@@ -1,11 +1,11 @@
 import { arpeggioOf, fifthSixth, octaveArpeggio, scaleOf, type FingeredLine, type OctaveSchool } from '../atlas';
 import { keyCard } from '../chord';
 import { planHand, realView, type Player } from '../finger';
-import { keyText, midiNumber, type Key, type Pitch } from '../pitch';
+import { midiNumber, type Key, type Pitch } from '../pitch';
 import { unwrap } from '../result';
-import type { Finger, Hand } from '../score';
+import { readDraft } from '../read';
+import { handNotes, handsOf, type Finger, type Hand, type Part } from '../score';
 import { linePiece, type MadeLine, type MadePiece } from './made-pieces';
-import { openPiece } from './open-piece';
 import { groundsOf } from './play-hands';
 
 /** What a key card has to play: fixed names, put into words by `explain`. */
@@ -87,7 +87,9 @@ function cardLine(name: CardLineName, line: MadeLine, planner: string | null): C
 function plannersFingers(key: Key, hand: Hand, { pitches, fingers }: FingeredLine, player: Player): string | null {
   const upAndDown = <T>(up: readonly T[]): readonly T[] => [...up, ...up.slice(0, -1).toReversed()];
   const { musicXml } = linePiece('', { key, hand, chords: upAndDown(pitches).map((pitch) => ({ pitches: [pitch], fingers: [null] })) });
-  const piece = unwrap(openPiece(new TextEncoder().encode(musicXml), { format: 'musicxml', key: keyText(key), part: null }));
+  const { score } = unwrap(readDraft(musicXml));
+  const part = score.parts[0] as Part;
+  const piece = { score, part, hands: handsOf(part), notes: handNotes(part, score.ticksPerQuarter) };
   const [ground] = groundsOf(piece, player);
   const found = ground ? planHand(ground.passage, realView(ground.passage, ground.passage.notes.map(({ note }) => note.midi)), ground.demands, null).fingering : [];
   const top = pitches.length - 1;
