@@ -3,7 +3,7 @@ import { asWritten, atlasCard, barsSideBySide, benchView, chordsView, drillView,
 import type { Player } from '@/core/finger';
 import type { KeyboardSize } from '@/core/keyboard';
 import { performanceOf } from '@/core/perform';
-import { keyPrint, keyText, parseKey, type Key, type Mode, type Pitch } from '@/core/pitch';
+import { hasMinorThird, keyPrint, keyText, parseKey, type Key, type Mode, type Pitch } from '@/core/pitch';
 import { err, ok, type Fault, type FileFormat, type Result } from '@/core/result';
 import { recogniseFormat, splitPieces, type Grid } from '@/core/read';
 import { writeMusicXml } from '@/core/write';
@@ -148,7 +148,7 @@ function surveyKey({ key, facts }: Rung, own: Key): SurveyKey {
 function modeOf(own: Key, asked: SurveyMode): Mode {
   if (asked === 'own') return own.mode;
   if (asked !== 'parallel') return asked;
-  return ['major', 'lydian', 'mixolydian', 'ionian'].includes(own.mode) ? 'minor' : 'major';
+  return hasMinorThird(own.mode) ? 'major' : 'minor';
 }
 
 /** A key by its name, as `D-major`. */

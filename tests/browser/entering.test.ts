@@ -8,15 +8,13 @@ import type { Part } from '@/core/score';
 import { DEMO_FILES } from '../support/demo-pieces';
 import { musicXml } from '../support/build-piece';
 import { typePiece } from '../support/typist';
-import { arrive, drop, goTo, home, newTab, press, sees, seesCards, seesKey, type Teacher } from './support/teacher';
+import { arriveAtShelf, drop, goTo, home, newTab, press, sees, seesKey, type Teacher } from './support/teacher';
 
 let teacher: Teacher;
 let page: Page;
 beforeAll(async () => {
-  teacher = await arrive();
+  teacher = await arriveAtShelf();
   page = teacher.page;
-  await goTo(page, '/');
-  await seesCards(page, 12);
 });
 afterAll(() => teacher.leave());
 

@@ -2,15 +2,13 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
 import { musicXml } from '../support/build-piece';
-import { arrive, drop, goTo, newTab, press, sees, seesCards, seesKey, textOf, type Teacher } from './support/teacher';
+import { arriveAtShelf, drop, goTo, newTab, press, sees, seesKey, textOf, type Teacher } from './support/teacher';
 
 let teacher: Teacher;
 let page: Page;
 beforeAll(async () => {
-  teacher = await arrive();
+  teacher = await arriveAtShelf();
   page = teacher.page;
-  await goTo(page, '/');
-  await seesCards(page, 12);
 });
 afterAll(() => teacher.leave());
 

@@ -1,16 +1,14 @@
 /** What black keys force, as a teacher meets it: a piece without fingers, a scale that must change, a level and a reach that are set. */
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { musicXml } from '../support/build-piece';
-import { arrive, drop, goTo, press, saved, sees, seesCards, seesKey, textOf, type Teacher } from './support/teacher';
+import { arriveAtShelf, drop, goTo, press, saved, sees, seesCards, seesKey, textOf, type Teacher } from './support/teacher';
 
 const SCALE = musicXml({ title: 'Quay Steps', right: 'C4q/1 D4q/2 E4q/3 F4q/1 | G4q/2 A4q/3 B4q/4 C5q/5 | B4q/4 A4q/3 G4q/2 F4q/1 | E4q/3 D4q/2 C4h/1', mode: 'major' });
 const BARE = musicXml({ title: 'Bare Tune', right: 'C4q D4q E4q F4q | G4w', left: 'C3w | G3w', mode: 'major' });
 
 let teacher: Teacher;
 beforeAll(async () => {
-  teacher = await arrive();
-  await goTo(teacher.page, '/');
-  await seesCards(teacher.page, 12);
+  teacher = await arriveAtShelf();
 });
 afterAll(() => teacher.leave());
 

@@ -4,15 +4,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle } from 'puppeteer-core';
 import { musicXml } from '../support/build-piece';
-import { arrive, drop, goTo, newTab, press, saved, sees, seesCards, seesKey, textOf, type Teacher } from './support/teacher';
+import { arrive, arriveAtShelf, drop, goTo, newTab, press, saved, sees, seesCards, seesKey, textOf, type Teacher } from './support/teacher';
 
 const OWN = musicXml({ title: 'Tin Roof', right: 'C4q/1 D4q/2 E4h/3', mode: 'major' });
 
 let teacher: Teacher;
 beforeAll(async () => {
-  teacher = await arrive();
-  await goTo(teacher.page, '/');
-  await seesCards(teacher.page, 12);
+  teacher = await arriveAtShelf();
 });
 afterAll(() => teacher.leave());
 

@@ -3,15 +3,13 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Page } from 'puppeteer-core';
 import type { AxeResults, RunOptions } from 'axe-core';
-import { arrive, goTo, press, sees, seesCards, seesKey, textOf, type Teacher } from './support/teacher';
+import { arriveAtShelf, goTo, press, sees, seesCards, seesKey, textOf, type Teacher } from './support/teacher';
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
 let teacher: Teacher;
 beforeAll(async () => {
-  teacher = await arrive();
-  await goTo(teacher.page, '/');
-  await seesCards(teacher.page, 12);
+  teacher = await arriveAtShelf();
 });
 afterAll(() => teacher.leave());
 

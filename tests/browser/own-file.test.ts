@@ -9,15 +9,13 @@ import { demoFile } from '../support/demo-pieces';
 import { open } from '../support/open';
 import { createVerovio, pitchesOf } from '../support/verovio';
 import { pitchText } from '@/core/pitch';
-import { arrive, drop, goTo, press, saved, sees, seesCards, seesKey, type Teacher } from './support/teacher';
+import { arriveAtShelf, drop, goTo, press, saved, sees, seesCards, seesKey, type Teacher } from './support/teacher';
 
 const OWN = musicXml({ title: 'Rain Barrel', right: 'C4q/1 D4q/2 E4q/3 F#4q/4 | G4w/5', left: 'C3w/5 | G3w/1', mode: 'major' });
 
 let teacher: Teacher;
 beforeAll(async () => {
-  teacher = await arrive();
-  await goTo(teacher.page, '/');
-  await seesCards(teacher.page, 12);
+  teacher = await arriveAtShelf();
 });
 afterAll(() => teacher.leave());
 

@@ -1,14 +1,12 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
-import { arrive, goTo, press, saved, sees, seesCards, seesKey, textOf, type Teacher } from './support/teacher';
+import { arriveAtShelf, goTo, press, saved, sees, seesKey, textOf, type Teacher } from './support/teacher';
 
 let teacher: Teacher;
 let page: Page;
 beforeAll(async () => {
-  teacher = await arrive();
+  teacher = await arriveAtShelf();
   page = teacher.page;
-  await goTo(page, '/');
-  await seesCards(page, 12);
 });
 afterAll(() => teacher.leave());
 

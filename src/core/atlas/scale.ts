@@ -1,4 +1,4 @@
-import { intervalOf, midiNumber, parseName, pitchClass, transposeBy, type Key, type Pitch } from '../pitch';
+import { hasMinorThird, intervalOf, midiNumber, parseName, pitchClass, transposeBy, type Key, type Pitch } from '../pitch';
 import type { Finger, Hand } from '../score';
 import { isBlackKey } from '../keyboard';
 import { PUBLISHED_ARPEGGIOS, PUBLISHED_SCALES, type PublishedFingering } from './published.table';
@@ -29,7 +29,7 @@ export function arpeggioOf(key: Key, hand: Hand, octaves: number, octave: number
 }
 
 function kindOf({ mode }: Key): Kind {
-  return mode === 'minor' ? 'minor' : 'major';
+  return hasMinorThird(mode) ? 'minor' : 'major';
 }
 
 type Place = readonly [letters: number, halfSteps: number];

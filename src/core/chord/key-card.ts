@@ -1,5 +1,5 @@
 import { isBlackKey } from '../keyboard';
-import { intervalOf, midiNumber, parallelKey, relativeKey, signatureOf, signatureSigns, transposeBy, type Key, type Pitch, type PitchName } from '../pitch';
+import { hasMinorThird, intervalOf, midiNumber, parallelKey, relativeKey, signatureOf, signatureSigns, transposeBy, type Key, type Pitch, type PitchName } from '../pitch';
 import type { Finger } from '../score';
 
 /** Fingers on keys, low keys first. */
@@ -48,15 +48,10 @@ const PRIMARY = {
   ],
 } as const;
 
-/** Whether a mode has a minor third above its tonic. */
-function isMinor({ mode }: Key): boolean {
-  return ['minor', 'aeolian', 'dorian', 'phrygian', 'locrian'].includes(mode);
-}
-
 /** The card of a key. Church modes get the chords of major or minor, by their third. */
 export function keyCard(key: Key): KeyCard {
   const relative = relativeKey(key);
-  const kind = isMinor(key) ? 'minor' : 'major';
+  const kind = hasMinorThird(key.mode) ? 'minor' : 'major';
   const tonic: Pitch = { ...key.tonic, octave: OCTAVE };
   const above = (letters: number, halfSteps: number, octave: number): Pitch => {
     const pitch = transposeBy({ ...tonic, octave: OCTAVE + octave }, intervalOf(letters, halfSteps));

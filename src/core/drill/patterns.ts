@@ -1,5 +1,5 @@
 import type { DrillKind } from '../atlas';
-import { intervalOf, transposeBy, type Key, type Pitch } from '../pitch';
+import { hasMinorThird, intervalOf, transposeBy, type Key, type Pitch } from '../pitch';
 import type { Finger, Hand } from '../score';
 
 export interface DrillNote {
@@ -111,7 +111,7 @@ function notesOf(key: Key, steps: readonly Step[], octaveOfTonic: number): reado
     const turns = Math.floor(letters / 7);
     const within = letters - 7 * turns;
     const tonic: Pitch = { ...key.tonic, octave: octaveOfTonic + turns };
-    const pitch = transposeBy(tonic, intervalOf(within, HALF_STEPS[key.mode === 'minor' ? 'minor' : 'major'][within] ?? 0));
+    const pitch = transposeBy(tonic, intervalOf(within, HALF_STEPS[hasMinorThird(key.mode) ? 'minor' : 'major'][within] ?? 0));
     return { pitch: pitch.ok ? pitch.value : tonic, finger };
   });
 }

@@ -32,6 +32,7 @@ export {
   degreeOf,
   enharmonicKey,
   fifteenKeys,
+  hasMinorThird,
   intervalToKey,
   keyOfSignature,
   keyPrint,

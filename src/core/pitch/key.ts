@@ -52,6 +52,11 @@ export function fifteenKeys(mode: Mode): readonly Key[] {
     .sort((a, b) => signatureOf(a) - signatureOf(b));
 }
 
+/** Whether a mode has a minor third above its tonic. */
+export function hasMinorThird(mode: Mode): boolean {
+  return ['minor', 'aeolian', 'dorian', 'phrygian', 'locrian'].includes(mode);
+}
+
 /** All printable signatures, first the given one, then widening: +1, -1, +2 … */
 export function signaturesAround(fifths: number): readonly number[] {
   const widening = Array.from({ length: 4 * MAX_SIGNS + 1 }, (_, i) => fifths + (i % 2 === 1 ? (i + 1) / 2 : -i / 2));

@@ -1,4 +1,4 @@
-import { namePrint, nameText, pitchClass, signatureOf, signaturesAround, type Key, type Mode } from '../pitch';
+import { hasMinorThird, namePrint, nameText, pitchClass, signatureOf, signaturesAround, type Key } from '../pitch';
 
 /** In which order keys are taught. `shape`: by the black and white shape of the tonic triad. */
 export const KEY_ORDERS = ['ease', 'fifths', 'shape'] as const;
@@ -12,8 +12,6 @@ const SHAPE_ORDER = {
   minor: [9, 2, 4, 0, 5, 7, 1, 6, 8, 3, 10, 11],
 } as const;
 
-const MINOR_THIRD_MODES: readonly Mode[] = ['minor', 'aeolian', 'dorian', 'phrygian', 'locrian'];
-
 /** The place of a key in an order; `effort` counts for `ease`. Lower comes first. Of keys of equal effort the one with
  * fewer signs comes first (D♭ before C♯), then the one nearer to the piece's own on the circle of fifths. */
 export function placeInOrder(order: KeyOrder, key: Key, own: Key, effort: number): readonly [number, number] {
@@ -24,7 +22,7 @@ export function placeInOrder(order: KeyOrder, key: Key, own: Key, effort: number
     case 'fifths':
       return [widening, 0];
     case 'shape': {
-      const shapes: readonly number[] = SHAPE_ORDER[MINOR_THIRD_MODES.includes(key.mode) ? 'minor' : 'major'];
+      const shapes: readonly number[] = SHAPE_ORDER[hasMinorThird(key.mode) ? 'minor' : 'major'];
       // Of two spellings of one triad the one with fewer signs, and of F♯ and G♭ the flat one, as the list has it.
       return [shapes.indexOf(pitchClass(key.tonic)), Math.abs(signatureOf(key)) + (signatureOf(key) > 0 ? 0.5 : 0)];
     }

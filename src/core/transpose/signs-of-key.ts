@@ -1,4 +1,4 @@
-import { fifthsOf, pitchClass, profileFit, signatureOf, type Key, type Mode } from '../pitch';
+import { fifthsOf, hasMinorThird, pitchClass, profileFit, signatureOf, type Key } from '../pitch';
 import type { HandNote } from '../score';
 
 /** The signs by which a key is known, each 0..1 but for the profile, -1..1. */
@@ -77,7 +77,7 @@ const RAISED: readonly number[] = [3, 5];
 const RAISED_COUNT = 0.7;
 
 export function signsOfKey(key: Key, heard: Heard): SignsOfKey {
-  const mode = isMinor(key.mode) ? 'minor' : 'major';
+  const mode = hasMinorThird(key.mode) ? 'minor' : 'major';
   const tonic = fifthsOf(key.tonic);
   const scale: readonly number[] = SCALES[mode];
   const third = mode === 'minor' ? -3 : 4;
@@ -100,8 +100,4 @@ export function signsOfKey(key: Key, heard: Heard): SignsOfKey {
     tonicShare: (heard.names.get(tonic) ?? 0) / heard.total,
     signs: Math.abs(signatureOf(key)) / 7,
   };
-}
-
-function isMinor(mode: Mode): boolean {
-  return ['minor', 'aeolian', 'dorian', 'phrygian', 'locrian'].includes(mode);
 }

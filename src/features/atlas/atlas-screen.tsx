@@ -1,8 +1,8 @@
 'use client';
 
 import { useMemo } from 'react';
-import { useDesk, usePupils, useSettings } from '@/data';
 import { choosePupil } from '@/features/shared/choose-pupil';
+import { useForWhom, type ForWhom } from '@/features/shared/for-whom';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { usePlayerOf } from '@/features/shared/piece-wish';
 import { PupilSelect } from '@/features/shared/pupil-select';
@@ -17,22 +17,13 @@ const PART_NAMES: Readonly<Record<AtlasPart, string>> = { positions: 'Positions'
 /** Every five-finger position, a card for every key, drills made from them, and games of finding. */
 export function AtlasScreen() {
   const address = useAtlasAddress();
-  const settings = useSettings();
-  const desk = useDesk();
-  const pupils = usePupils();
-  if (!settings || !desk || !pupils) return <p className="p-8">Opening the Atlas …</p>;
-  const wanted = address.pupil ?? desk.pupil;
-  return <AtlasFor address={address} settings={settings} pupils={pupils} pupil={pupils.find(({ id }) => id === wanted) ?? null} />;
+  const whom = useForWhom(address.pupil);
+  if (!whom) return <p className="p-8">Opening the Atlas …</p>;
+  return <AtlasFor address={address} whom={whom} />;
 }
 
-interface AtlasForProps {
-  readonly address: AtlasAddress;
-  readonly settings: NonNullable<ReturnType<typeof useSettings>>;
-  readonly pupils: NonNullable<ReturnType<typeof usePupils>>;
-  readonly pupil: NonNullable<ReturnType<typeof usePupils>>[number] | null;
-}
-
-function AtlasFor({ address, settings, pupils, pupil }: AtlasForProps) {
+function AtlasFor({ address, whom }: { readonly address: AtlasAddress; readonly whom: ForWhom }) {
+  const { settings, pupils, pupil } = whom;
   const player = usePlayerOf(settings, pupil);
   const shortcuts = useMemo(() => PARTS.map((part, i) => ({ key: String(i + 1), does: `show ${PART_NAMES[part].toLowerCase()}`, act: () => show({ part }) })), []);
   return (

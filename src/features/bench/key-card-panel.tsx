@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { keyCard, numeralOf, chordOf } from '@/core/chord';
 import { keyPrint, midiNumber, namePrint, type Key, type Pitch } from '@/core/pitch';
 import { HandsGlyph } from '@/features/shared/hand-glyph';
-import { pianoSounder } from '@/features/shared/sound/sounder';
+import { hearChords } from '@/features/shared/sound/hear-chords';
 
 /** What a pupil should know of the key before playing in it: signature, black keys and fingers, triad, chords, and what to play first. */
 export function KeyCardPanel({ shown }: { readonly shown: Key }) {
@@ -82,15 +82,8 @@ function Step({ chords, children }: { readonly chords: readonly (readonly Pitch[
 const STEP_S = 0.5;
 
 function Hear({ label, chords }: { readonly label: string; readonly chords: readonly (readonly Pitch[])[] }) {
-  const hear = async (): Promise<void> => {
-    const sounder = await pianoSounder();
-    await sounder.ready();
-    sounder.quiet();
-    const from = sounder.now() + 0.05;
-    chords.forEach((chord, i) => chord.forEach((pitch) => sounder.strike(midiNumber(pitch), from + i * STEP_S, STEP_S * 0.95, 0.6)));
-  };
   return (
-    <button type="button" className="btn btn-ghost btn-sm ml-auto h-8 px-2 font-normal" aria-label={`Hear ${label}`} onClick={() => void hear()}>
+    <button type="button" className="btn btn-ghost btn-sm ml-auto h-8 px-2 font-normal" aria-label={`Hear ${label}`} onClick={() => void hearChords(chords.map((chord) => chord.map(midiNumber)), STEP_S)}>
       hear
     </button>
   );

@@ -1,9 +1,10 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { keyPrint, midiNumber, parseKey, parsePitch, pitchPrint } from '@/core/pitch';
 import type { PartnerKey, PartnerWish } from '@/core/job';
 import { PARTNER_NAMES, type Partner } from '@/core/survey';
+import { RangeFields, useComfortableRange } from '@/features/shared/comfortable-range';
+import { fitWords, INSTRUMENTS, readsWords } from '@/features/shared/partner-words';
 import { useAnswer } from '@/features/shared/use-answer';
 import { coreWorker } from '@/workers/client';
 import type { PieceSource } from '@/workers/protocol';
@@ -15,14 +16,6 @@ interface PartnerPanelProps {
   readonly shown: string;
 }
 
-const INSTRUMENTS: Readonly<Record<Partner, string>> = {
-  concert: 'a singer, or an instrument in C',
-  'b-flat': 'an instrument in B♭',
-  'e-flat': 'an instrument in E♭',
-  f: 'an instrument in F',
-  a: 'an instrument in A',
-};
-
 const VOICES: readonly (readonly [PartnerWish['voice'], string])[] = [
   ['right', 'what the right hand plays'],
   ['left', 'what the left hand plays'],
@@ -33,11 +26,9 @@ const VOICES: readonly (readonly [PartnerWish['voice'], string])[] = [
 export function PartnerPanel({ source, subject, shown }: PartnerPanelProps) {
   const [voice, setVoice] = useState<PartnerWish['voice']>('right');
   const [partner, setPartner] = useState<Partner>('concert');
-  const [low, setLow] = useState('C4');
-  const [high, setHigh] = useState('D5');
-  const [from, to] = [parsePitch(low), parsePitch(high)];
-  const trouble = !from ? `“${low}” is no note: write it as C4 or B♭3.` : !to ? `“${high}” is no note: write it as D5 or F♯5.` : midiNumber(from) > midiNumber(to) ? 'The lowest note is above the highest.' : null;
-  const wish = useMemo(() => (from && to && trouble === null ? { voice, partner, comfortable: { low: midiNumber(from), high: midiNumber(to) } } : null), [from, to, trouble, voice, partner]);
+  const comfortable = useComfortableRange();
+  const { range } = comfortable;
+  const wish = range && { voice, partner, comfortable: range };
   const said = JSON.stringify(wish);
   const ask = useMemo(() => {
     const wanted = JSON.parse(said) as PartnerWish | null;
@@ -67,23 +58,8 @@ export function PartnerPanel({ source, subject, shown }: PartnerPanelProps) {
           ))}
         </select>
       </label>
-      <div className="flex items-center justify-between gap-2">
-        <span>comfortable from</span>
-        <span className="flex items-center gap-2">
-          <input className="input input-sm h-9 w-20" aria-label="Lowest comfortable note" aria-invalid={!from} value={low} onChange={(event) => setLow(event.target.value)} />
-          to
-          <input className="input input-sm h-9 w-20" aria-label="Highest comfortable note" aria-invalid={!to} value={high} onChange={(event) => setHigh(event.target.value)} />
-        </span>
-      </div>
-      {trouble ? (
-        <p role="alert" className="text-error">
-          {trouble}
-        </p>
-      ) : (
-        <p data-role="fitting">
-          {fitting.length === 0 ? 'No key fits; those that come nearest are below.' : `${fitting.length} of ${keys.length} keys fit${from && to ? ` ${pitchPrint(from)} to ${pitchPrint(to)}` : ''}.`}
-        </p>
-      )}
+      <RangeFields range={comfortable} />
+      {range ? <p data-role="fitting">{fitting.length === 0 ? 'No key fits; those that come nearest are below.' : `${fitting.length} of ${keys.length} keys fit ${comfortable.words}.`}</p> : null}
       <ul>
         {keys
           .toSorted((a, b) => missOf(a) - missOf(b))
@@ -100,7 +76,7 @@ export function PartnerPanel({ source, subject, shown }: PartnerPanelProps) {
                   {one.low}–{one.high}
                 </span>
                 <span className="flex-1">{fitWords(one)}</span>
-                {partner === 'concert' ? null : <span className="text-xs text-secondary">reads {one.isReadable ? one.reads : simplerName(one.reads)}</span>}
+                {partner === 'concert' ? null : <span className="text-xs text-secondary">reads {readsWords(one)}</span>}
               </button>
             </li>
           ))}
@@ -111,19 +87,4 @@ export function PartnerPanel({ source, subject, shown }: PartnerPanelProps) {
 
 function missOf({ fit }: PartnerKey): number {
   return fit.below + fit.above;
-}
-
-function fitWords({ fit }: PartnerKey): string {
-  if (fit.below === 0 && fit.above === 0) return 'fits';
-  return [...(fit.below > 0 ? [`${halfSteps(fit.below)} too low`] : []), ...(fit.above > 0 ? [`${halfSteps(fit.above)} too high`] : [])].join(', ');
-}
-
-function halfSteps(count: number): string {
-  return count === 1 ? 'half a step' : `${count} half steps`;
-}
-
-/** A key with more signs than print has is told as such. */
-function simplerName(reads: string): string {
-  const key = parseKey(reads.replace('♯', '#').replace('♭', 'b'), 'major');
-  return key ? keyPrint(key) : `${reads}: too many signs`;
 }

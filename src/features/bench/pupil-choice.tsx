@@ -3,7 +3,7 @@
 import { memo, useRef, useState } from 'react';
 import { UserPen, UserPlus } from 'lucide-react';
 import { leaveDesk, studioDatabase, type PupilRecord, type Settings } from '@/data';
-import { ANY_HAND } from '@/features/shared/pupil-select';
+import { ANY_HAND, PupilSelect } from '@/features/shared/pupil-select';
 import { PupilForm } from './pupil-form';
 import { go } from './use-bench-address';
 
@@ -26,23 +26,9 @@ export const PupilChoice = memo(function PupilChoice({ pupils, chosen, settings 
     if (kept) choose(kept.id);
     select.current?.focus();
   };
-  const { level, spanMm } = chosen ?? settings;
   return (
     <div className="flex items-center gap-1 text-sm">
-      <label className="flex items-center gap-1.5">
-        for
-        <select ref={select} className="select select-sm h-9 w-44" data-role="pupil" value={chosen?.id ?? ANY_HAND} onChange={(event) => choose(event.target.value)}>
-          <option value={ANY_HAND}>any hand</option>
-          {pupils.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
-      </label>
-      <span className="text-xs whitespace-nowrap text-secondary" data-role="hand-facts">
-        level {level}, {spanMm} mm
-      </span>
+      <PupilSelect ref={select} pupils={pupils} chosen={chosen} settings={settings} onChoose={choose} />
       {chosen ? (
         <button type="button" className="btn btn-ghost btn-sm btn-square size-9" aria-label={`Change ${chosen.name}`} title={`Change ${chosen.name}`} onClick={() => setEdited(chosen)}>
           <UserPen size={18} aria-hidden />

@@ -2,8 +2,8 @@
 
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { askShelf, countEach, type FitQuestion } from '@/core/survey';
-import { useDesk, usePupils, useSettings, type PupilRecord, type Settings } from '@/data';
 import { choosePupil } from '@/features/shared/choose-pupil';
+import { useForWhom, type ForWhom } from '@/features/shared/for-whom';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { usePlayerOf } from '@/features/shared/piece-wish';
 import { PupilSelect } from '@/features/shared/pupil-select';
@@ -16,28 +16,24 @@ import { readAhead, useFits, type ReadAhead, type ShelfFits } from './use-fits';
 /** The whole shelf asked at once: what fits this pupil, and in which key. */
 export function FitScreen() {
   const address = useFitAddress();
-  const settings = useSettings();
-  const desk = useDesk();
-  const pupils = usePupils();
+  const whom = useForWhom(address.pupil);
   const [ahead, setAhead] = useState<ReadAhead | null>(null);
   useEffect(() => {
     // What is kept is read while settings and pupils are.
     Promise.resolve().then(() => setAhead(readAhead()));
   }, []);
-  if (!settings || !desk || !pupils || !ahead) return <p className="p-8">Opening the shelf …</p>;
-  const wanted = address.pupil ?? desk.pupil;
-  return <FitFor address={address} settings={settings} pupils={pupils} pupil={pupils.find(({ id }) => id === wanted) ?? null} ahead={ahead} />;
+  if (!whom || !ahead) return <p className="p-8">Opening the shelf …</p>;
+  return <FitFor address={address} whom={whom} ahead={ahead} />;
 }
 
 interface FitForProps {
   readonly address: FitAddress;
-  readonly settings: Settings;
-  readonly pupils: readonly PupilRecord[];
-  readonly pupil: PupilRecord | null;
+  readonly whom: ForWhom;
   readonly ahead: ReadAhead;
 }
 
-function FitFor({ address, settings, pupils, pupil, ahead }: FitForProps) {
+function FitFor({ address, whom, ahead }: FitForProps) {
+  const { settings, pupils, pupil } = whom;
   const player = usePlayerOf(settings, pupil);
   const shelf = useFits(player, ahead);
   // While answers come in, what is shown may lag a little behind: a press is answered first.

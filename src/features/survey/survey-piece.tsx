@@ -4,8 +4,9 @@ import Link from 'next/link';
 import { useCallback, useMemo, useState } from 'react';
 import { Columns3, Download, List, Printer, SlidersHorizontal } from 'lucide-react';
 import type { PartnerKey } from '@/core/job';
-import { changeSettings, studioDatabase, type PieceRecord, type PupilRecord, type Settings } from '@/data';
+import { changeSettings, studioDatabase, type PieceRecord } from '@/data';
 import { choosePupil } from '@/features/shared/choose-pupil';
+import type { ForWhom } from '@/features/shared/for-whom';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { usePieceWish } from '@/features/shared/piece-wish';
 import { pieceTitle } from '@/features/shared/piece-title';
@@ -24,9 +25,7 @@ import { useSurvey } from './use-survey';
 
 interface SurveyPieceProps {
   readonly piece: PieceRecord;
-  readonly settings: Settings;
-  readonly pupils: readonly PupilRecord[];
-  readonly pupil: PupilRecord | null;
+  readonly whom: ForWhom;
   readonly address: SurveyAddress;
 }
 
@@ -53,7 +52,8 @@ const MODE_NAMES: readonly (readonly [OtherMode, string])[] = [
 ];
 
 /** The survey of one piece for one pupil. */
-export function SurveyPiece({ piece, settings, pupils, pupil, address }: SurveyPieceProps) {
+export function SurveyPiece({ piece, whom, address }: SurveyPieceProps) {
+  const { settings, pupils, pupil } = whom;
   const asked = usePieceWish(piece, settings, pupil);
   const also = address.also.join();
   const modes = useMemo(() => ['own' as const, ...(also === '' ? [] : (also.split(',') as OtherMode[]))], [also]);

@@ -33,6 +33,16 @@ export async function arrive(size: WindowSize = DESK): Promise<Teacher> {
   return { browser, page, strangers, complaints, leave: () => browser.close() };
 }
 
+/** A teacher who has the demo studio on the shelf. */
+export async function arriveAtShelf(size: WindowSize = DESK): Promise<Teacher> {
+  const teacher = await arrive(size);
+  await goTo(teacher.page, '/');
+  await seesCards(teacher.page, DEMO_PIECES);
+  return teacher;
+}
+
+const DEMO_PIECES = 12;
+
 /** Another tab in the same browser, with the same studio. */
 export async function newTab(browser: Browser, size: WindowSize = DESK, strangers: string[] = [], complaints: string[] = []): Promise<Page> {
   const page = await browser.newPage();
