@@ -81,8 +81,8 @@ export function momentsOf(kind: DrillKind, key: Key, hands: Hand | 'both'): read
   return right.map((_, i) => ({
     ...MOMENT,
     longer: longer(i),
-    right: hands === 'left' ? [] : notesOf(key, right[i] ?? [], RIGHT_OCTAVE),
-    left: hands === 'right' ? [] : notesOf(key, left[i] ?? [], leftOctave(key)),
+    right: hands === 'left' ? [] : notesOf(key, right[i] ?? [], rightOctave(kind, key)),
+    left: hands === 'right' ? [] : notesOf(key, left[i] ?? [], kind === 'octave-ready' ? LOW_OCTAVE : leftOctave(key)),
   }));
 }
 
@@ -96,7 +96,12 @@ function crossing(key: Key): readonly Moment[] {
   return [...left, ...right, over, ...back];
 }
 
-const RIGHT_OCTAVE = 4;
+/** Octaves reach far up: from G on they begin lower, and in the left hand always. */
+function rightOctave(kind: DrillKind, { tonic }: Key): number {
+  return kind === 'octave-ready' && tonic.step >= 4 ? 3 : 4;
+}
+
+const LOW_OCTAVE = 2;
 
 /** From A on the left hand begins an octave lower: its staff stays free of ledger lines. */
 function leftOctave({ tonic }: Key): number {

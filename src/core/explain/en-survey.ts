@@ -1,6 +1,7 @@
-import type { PitchName } from '../pitch';
-import { namePrint } from '../pitch';
+import type { FlagKind } from '../flag';
+import { namePrint, type PitchName } from '../pitch';
 import type { Finger, Hand } from '../score';
+import { KIND_NAMES } from './en-kinds';
 import { HAND, barRanges, capital, countWord, listed } from './en-common';
 
 /** A black key under a finger, and the bars in which it is played. */
@@ -11,6 +12,12 @@ export interface BlackUse {
   readonly bars: readonly string[];
 }
 
+/** A kind of trouble for the hands, and the bars in which it is. */
+export interface Trouble {
+  readonly kind: FlagKind;
+  readonly bars: readonly string[];
+}
+
 /** What the words about a key are made of. */
 export interface KeyReasons {
   readonly black: readonly BlackUse[];
@@ -18,8 +25,9 @@ export interface KeyReasons {
   readonly moreMoves: number;
   readonly ownKey: string;
   readonly forcedFingers: readonly string[];
-  readonly must: readonly string[];
-  readonly should: readonly string[];
+  /** What cannot be played so, and what is better otherwise. */
+  readonly must: readonly Trouble[];
+  readonly should: readonly Trouble[];
   readonly signs: number;
   readonly accidentals: number;
   readonly moreLedgerLines: number;
@@ -32,8 +40,8 @@ const TROUBLE: readonly Finger[] = [1, 5, 4, 2, 3];
 export function effortWords(reasons: KeyReasons): readonly string[] {
   const { black, moreMoves, ownKey, forcedFingers, must, should, accidentals, moreLedgerLines } = reasons;
   return [
-    ...(must.length > 0 ? [`cannot be played as it stands in ${barRanges(must)}`] : []),
-    ...(should.length > 0 ? [`better otherwise in ${barRanges(should)}`] : []),
+    ...must.map(({ kind, bars }) => `cannot be played so: ${KIND_NAMES[kind]} in ${barRanges(bars)}`),
+    ...should.map(({ kind, bars }) => `better otherwise: ${KIND_NAMES[kind]} in ${barRanges(bars)}`),
     ...(moreMoves === 0 ? [] : [moves(moreMoves, ownKey)]),
     ...(forcedFingers.length > 0 ? [`fingers change in ${barRanges(forcedFingers)}`] : []),
     ...blackWords(black),

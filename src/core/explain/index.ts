@@ -14,5 +14,5 @@ export { MARK_NAMES, findWords, markText } from './en-marks';
 export { remarkBar, remarkWords } from './en-remarks';
 export { editWords, noticeWords, signsWords, troubleWords } from './en-edits';
 export { effortSentence, effortWords } from './en-survey';
-export type { BlackUse, KeyReasons } from './en-survey';
+export type { BlackUse, KeyReasons, Trouble } from './en-survey';
 export { CARD_LINES, DRILL_AIMS, DRILL_NAMES, FIND_NAMES, RHYTHM_NAMES, blackWordsOf, drillTitle, questionWords, signatureWords, turningWords, verdictWords } from './en-atlas';

@@ -1,5 +1,6 @@
-import { effortWords, type BlackUse } from '../explain';
+import { effortWords, type BlackUse, type Trouble } from '../explain';
 import { isBlackKey, keyCentreMm } from '../keyboard';
+import { groupBy } from '../list';
 import { keyPrint, namePrint, pitchPrint, signatureOf } from '../pitch';
 import type { Flag } from '../flag';
 import { struckNotes, type Hand, type HandNote } from '../score';
@@ -43,8 +44,8 @@ export function keyFacts(version: Version, own: Version): KeyFacts {
       moreMoves,
       ownKey: keyPrint(own.key),
       forcedFingers: barsOf(version.flags.filter(({ evidence, byBlackKey }) => byBlackKey && evidence.kind === 'finger-change')),
-      must: barsOf(version.flags.filter(isNew('must'))),
-      should: barsOf(version.flags.filter(isNew('should'))),
+      must: troublesOf(version.flags.filter(isNew('must'))),
+      should: troublesOf(version.flags.filter(isNew('should'))),
       signs: reading.signs,
       accidentals: reading.accidentals,
       moreLedgerLines,
@@ -66,6 +67,11 @@ function byHand<T>(find: (hand: Hand) => T): Readonly<Record<Hand, T>> {
 
 function isNew(severity: Flag['severity']): (flag: Flag) => boolean {
   return (flag) => flag.severity === severity && !flag.wasThere;
+}
+
+/** Flags by their kind, each with its bars. */
+function troublesOf(flags: readonly Flag[]): readonly Trouble[] {
+  return [...groupBy(flags, ({ evidence }) => evidence.kind)].map(([kind, own]) => ({ kind, bars: barsOf(own) }));
 }
 
 function barsOf(flags: readonly Flag[]): readonly string[] {

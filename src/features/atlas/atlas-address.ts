@@ -28,7 +28,8 @@ const namedKey = (otherwise: string) => (said: string | null): Key => {
   return found ?? (parseKey(otherwise, 'major') as Key);
 };
 
-const SHAPE = {
+/** What each field of the address may be. */
+export const SHAPE = {
   part: oneOf<AtlasPart, AtlasPart>(PARTS, 'positions'),
   key: namedKey('D-major'),
   /** The position with which others are compared. */

@@ -35,7 +35,8 @@ export function filterNamed(name: string): FitFilter | null {
   }
 }
 
-const SHAPE = {
+/** What each field of the address may be. */
+export const SHAPE = {
   pupil: (said: string | null): string | null => (words.isValidSync(said) ? said : null),
   tonics: (said: string | null): readonly string[] => {
     const list = listOf(said);

@@ -23,7 +23,8 @@ const keys = array(string().matches(/^[A-G](#|b)?-[a-z]+$/).required()).max(30).
 
 const listOf = (said: string | null): readonly string[] => (said ?? '').split(',').filter(Boolean);
 
-const SHAPE = {
+/** What each field of the address may be. */
+export const SHAPE = {
   piece: (said: string | null): string | null => (words.isValidSync(said) ? said : null),
   pupil: (said: string | null): string | null => (words.isValidSync(said) ? said : null),
   order: (said: string | null): Order | null => (order.isValidSync(said) ? said : null),
