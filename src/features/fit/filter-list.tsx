@@ -21,7 +21,7 @@ export function filterChoices(chosen: readonly FitFilter[], fits: readonly Piece
   const names = positionNames(fits);
   const known = new Set((pupil?.keysKnown ?? []).flatMap((key) => parseKey(key, 'major') ?? []).map(({ tonic }) => namePrint(tonic)));
   const isNew = (name: string): boolean => pupil !== null && !known.has(name);
-  const position = chosen.find((one) => one.kind === 'in-position')?.name ?? names.find(isNew) ?? names[0] ?? 'D';
+  const position = chosen.find((one) => one.kind === 'in-position')?.name ?? easiestOf(names.filter(isNew)) ?? names[0] ?? 'D';
   const positionWords = (name: string): string => `${name} position${isNew(name) ? `, new for ${pupil?.name ?? ''}` : ''}`;
   return [
     { filter: { kind: 'stays-put' }, words: 'Both hands stay put', details: [] },
@@ -39,6 +39,13 @@ export function filterChoices(chosen: readonly FitFilter[], fits: readonly Piece
     },
     { filter: { kind: 'playable' }, words: pupil ? `${pupil.name} can play it, by level and reach` : 'Playable, by level and reach', details: [] },
   ];
+}
+
+/** Positions by how few fingers lie on black keys in them, then by which. Source: handbook, five-finger patterns (common practice). */
+const BY_EASE = ['C', 'G', 'D', 'A', 'F', 'E', 'B♭', 'B', 'E♭', 'A♭', 'D♭', 'G♭'];
+
+function easiestOf(names: readonly string[]): string | undefined {
+  return BY_EASE.find((name) => names.includes(name)) ?? names[0];
 }
 
 const LETTERS = 'CDEFGAB';

@@ -23,8 +23,8 @@ describe('the filters that are offered', () => {
     expect(position([], null)?.details.map(({ words }) => words)).toEqual(['C position', 'D position', 'B position', 'B♭ position']);
   });
 
-  it('begin with a position that is new for the pupil, unless another was chosen', () => {
-    expect(position([], pupil)?.filter).toEqual({ kind: 'in-position', name: 'B' });
+  it('begin with the easiest position that is new for the pupil, unless another was chosen', () => {
+    expect(position([], pupil)?.filter).toEqual({ kind: 'in-position', name: 'B♭' });
     expect(position([{ kind: 'in-position', name: 'D' }], pupil)?.filter).toEqual({ kind: 'in-position', name: 'D' });
   });
 });

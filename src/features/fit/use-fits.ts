@@ -64,10 +64,12 @@ export function useFits(player: Player, ahead: ReadAhead): ShelfFits {
         const found = kept.get(id);
         return found ? [[id, found.fit] as const] : [];
       }));
+      // In the same order however the answers come in.
+      const inShelfOrder = (): readonly PieceFit[] => ids.flatMap((id) => fits.get(id) ?? []);
       const tell = (change: Partial<Known>): void => {
         if (isWanted) setKnown((before) => ({ ...before, ...change }));
       };
-      tell({ fits: [...fits.values()], pieces: ids.length, asked: 0, state: 'working', unreadable: [] });
+      tell({ fits: inShelfOrder(), pieces: ids.length, asked: 0, state: 'working', unreadable: [] });
       let [asked, fresh, lastFlush] = [0, [] as KeptFit[], performance.now()];
       const unreadable: string[] = [];
       const flush = async (): Promise<void> => {
@@ -76,7 +78,7 @@ export function useFits(player: Player, ahead: ReadAhead): ShelfFits {
         lastFlush = performance.now();
         for (const { fit } of taken) fits.set(fit.piece, fit);
         if (taken.length > 0) {
-          tell({ fits: [...fits.values()], asked, unreadable: [...unreadable] });
+          tell({ fits: inShelfOrder(), asked, unreadable: [...unreadable] });
           await keepFits(database, name, taken);
         }
       };
