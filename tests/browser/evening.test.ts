@@ -24,11 +24,11 @@ async function standing(tab: Page): Promise<number> {
   return tab.$$eval('[data-flag]', (notes) => notes.length);
 }
 
-/** Presses what may lie behind the keyboard at the foot of the screen: it is scrolled free first. */
+/** Presses what may lie behind the keyboard at the foot of the screen: it is scrolled free first, and pressed once it keeps still. */
 async function pressFreely(tab: Page, selector: string): Promise<void> {
   const found = await tab.waitForSelector(selector);
   await found?.evaluate((place) => place.scrollIntoView({ block: 'center' }));
-  await found?.click();
+  await tab.locator(selector).click();
 }
 
 async function choosesNote(tab: Page, kind: string): Promise<void> {
@@ -100,8 +100,13 @@ describe('an evening at the Bench', () => {
   it('refuses a hand note with a reason: it leaves the list and the count, and can be brought back', async () => {
     const before = await standing(page);
     await choosesNote(page, 'thumb-on-black');
+    // Its bars are heard, but the page stays where the teacher has begun to do something.
+    await page.waitForSelector('[data-role=player][data-playing=true]');
     await deed(page, 'Set it aside …');
     await page.waitForSelector('input[aria-label="Why it is set aside"]');
+    const place = await page.evaluate(() => window.scrollY);
+    await page.waitForSelector('[data-role=player][data-playing=false]');
+    expect(await page.evaluate(() => window.scrollY)).toBe(place);
     await page.keyboard.type('her hand likes it');
     await page.keyboard.press('Enter');
     await page.waitForSelector('[data-role=set-aside]');

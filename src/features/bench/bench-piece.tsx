@@ -30,6 +30,7 @@ import { respelling, useBench, type BenchPage } from './use-bench';
 import { go, useBenchAddress } from './use-bench-address';
 import { momentIndex, useBenchDeeds } from './use-bench-deeds';
 import { useDecide } from './use-decide';
+import { useFollowing } from './use-following';
 import { useKeyTyping } from './use-key-typing';
 import { useKeysAhead } from './use-keys-ahead';
 import { usePlayer } from './use-player';
@@ -90,6 +91,7 @@ export function BenchPiece({ piece, settings, desk, pupils, pupil }: BenchPieceP
   const struck = moment?.keys.filter(({ isStruck }) => isStruck) ?? [];
   const note = struck.find(({ noteId }) => noteId === takenUp) ?? struck[0] ?? null;
 
+  const follows = useFollowing(player.is);
   const { playBars } = player;
   const choose = useCallback(
     (name: string | null): void => {
@@ -183,7 +185,7 @@ export function BenchPiece({ piece, settings, desk, pupils, pupil }: BenchPieceP
                 flag={flag}
                 now={now}
                 takenUp={player.isPlaying ? null : (note?.noteId ?? null)}
-                follows={player.isPlaying}
+                follows={follows}
                 marks={marks}
                 tracks={desk.tracks}
                 hasReminders={settings.reminders === 'signature'}

@@ -52,8 +52,11 @@ export function usePlayer(source: PieceSource, wish: BenchWish): BenchPlayer {
   const [state, setState] = useState(SILENT);
   const player = useRef<Player | null>(null);
   const playing = useRef<PlayerWish | null>(null);
+  // Counts what was asked for: what was stopped or asked anew while it got ready must not begin.
+  const asked = useRef(0);
 
   const stop = useCallback((): void => {
+    asked.current += 1;
     player.current?.stop();
     playing.current = null;
     setState(SILENT);
@@ -62,8 +65,11 @@ export function usePlayer(source: PieceSource, wish: BenchWish): BenchPlayer {
   const begin = useCallback(
     async (how: Listening, fromIndex: number, toIndex: number): Promise<void> => {
       setState({ ...SILENT, is: 'getting-ready' });
+      asked.current += 1;
+      const mine = asked.current;
       const [sounder, answer] = await Promise.all([pianoSounder(), askPerformances(source, wish)]);
       await sounder.ready();
+      if (mine !== asked.current) return;
       if (!answer.ok) return setState(SILENT);
       player.current ??= createPlayer(sounder);
       playing.current = wishFor(answer.value, how, spanOfBars(answer.value[how.version], fromIndex, toIndex));

@@ -99,9 +99,11 @@ export function EngravedPage({ page, layout, label, fits = 'width', pointed = NO
     mark(paperOf(holder.current), 'is-signed', signed);
     mark(paperOf(holder.current), 'is-taken', taken);
   }, [drawn, pointed, now, signed, taken]);
+  // By name, not by list: a new plan brings a new list of the same notes, and must not scroll away what the teacher looks at.
+  const names = now.join(' ');
   useEffect(() => {
-    if (follows && holder.current) bringIntoSight([...paperOf(holder.current).querySelectorAll('.is-now')].at(-1));
-  }, [follows, now]);
+    if (follows && holder.current && names !== '') bringIntoSight([...paperOf(holder.current).querySelectorAll('.is-now')].at(-1));
+  }, [follows, names]);
 
   const press = (event: MouseEvent): void => {
     const path = event.nativeEvent.composedPath();
