@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Page } from 'puppeteer-core';
 import type { AxeResults, RunOptions } from 'axe-core';
-import { arriveAtShelf, goTo, press, sees, seesCards, seesKey, textOf, type Teacher } from './support/teacher';
+import { arriveAtShelf, goTo, openAt, press, sees, seesCards, seesKey, textOf, type Teacher } from './support/teacher';
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -91,7 +91,7 @@ describe('by keyboard alone', () => {
   });
 
   it('reaches every control of the shelf with Tab, each visibly focused', async () => {
-    await goTo(teacher.page, '/');
+    await openAt(teacher.page, '/');
     await seesCards(teacher.page, 12);
     const seen = new Set<string>();
     for (let i = 0; i < 18; i += 1) {

@@ -65,8 +65,41 @@ export function home(): string {
   return address;
 }
 
+/** Goes to a place. Where the application is open this is done within it, as by a link: what has started is not started again. */
 export async function goTo(page: Page, path: string): Promise<void> {
+  if (!page.url().startsWith(home())) return openAt(page, path);
+  const [from, to] = [placeOf(page.url()), placeOf(home() + path)];
+  if (from === to && to === BETWEEN) return openAt(page, path);
+  // Of two faces of one screen the first must be gone before the second is looked for.
+  if (from === to) await walk(page, BETWEEN);
+  await walk(page, path);
+}
+
+/** Opens the application at a place, as by its address: everything starts anew. */
+export async function openAt(page: Page, path: string): Promise<void> {
   await page.goto(home() + path);
+}
+
+/** A screen that is quickly there. */
+const BETWEEN = '/settings';
+
+function placeOf(address: string): string {
+  return new URL(address).pathname;
+}
+
+/** Goes to another screen as a link does, and waits until this one is gone. */
+async function walk(page: Page, path: string): Promise<void> {
+  await page.waitForFunction(() => (window as unknown as NextWindow).next?.router !== undefined);
+  await page.evaluate((wanted: string) => {
+    document.querySelector('main')?.firstElementChild?.setAttribute('data-left', '');
+    (window as unknown as NextWindow).next?.router?.push(wanted);
+  }, path);
+  await page.waitForFunction((wanted: string) => location.pathname === wanted && document.querySelector('[data-left]') === null && document.querySelector('main')?.firstElementChild, {}, placeOf(home() + path));
+}
+
+/** How Next lets go to a place from outside its links. */
+interface NextWindow {
+  readonly next?: { readonly router?: { readonly push: (path: string) => void } };
 }
 
 /** Waits until the Bench shows the piece engraved in a key, as `D-major`, and the strip of all keys. */
