@@ -11,11 +11,19 @@ function coreEdition(): string {
   return print.digest('hex').slice(0, 12);
 }
 
+/** Where scripts/engraver.mjs puts the engraver: by its release, so that a browser may keep it. */
+const engraver = `/engraver/${(JSON.parse(readFileSync('node_modules/verovio/package.json', 'utf8')) as { readonly version: string }).version}`;
+
 const nextConfig: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
   devIndicators: false,
-  env: { NEXT_PUBLIC_CORE_EDITION: coreEdition() },
+  env: { NEXT_PUBLIC_CORE_EDITION: coreEdition(), NEXT_PUBLIC_ENGRAVER: engraver },
+  headers: () =>
+    Promise.resolve([
+      { source: `${engraver}/:file`, headers: [{ key: 'Cache-Control', value: 'public, max-age=31536000, immutable' }] },
+      { source: `${engraver}/verovio.wasm`, headers: [{ key: 'Content-Encoding', value: 'gzip' }] },
+    ]),
 };
 
 export default nextConfig;

@@ -3,17 +3,20 @@ import { engravedSystem } from './engraved-places';
 import { engraveLayoutSchema, engravingPageSchema, type Answer, type EngravedSystem, type EngraveLayout } from './protocol';
 import type { EngravingPage } from '@/core/write';
 import { withStaffKeys } from './staff-keys';
-import type { VerovioToolkit } from 'verovio/esm';
+import { enableLog, LOG_ERROR, VerovioToolkit } from 'verovio/esm';
+
+/** The engraver's own script, beside its program, as scripts/engraver.mjs puts it. */
+const ENGRAVER = `${self.location.origin}${process.env['NEXT_PUBLIC_ENGRAVER']}/verovio.mjs`;
 
 /** The engraver takes half a second to start, so it is begun at once; where it came to grief, it is begun again. */
 let starting = start();
 
 async function start(): Promise<VerovioToolkit> {
-  const [{ default: createModule }, { VerovioToolkit: Toolkit, enableLog, LOG_ERROR }] = await Promise.all([import('verovio/wasm'), import('verovio/esm')]);
+  const { default: createModule } = (await import(/* turbopackIgnore: true */ ENGRAVER)) as typeof import('verovio/wasm');
   const verovio = await createModule();
   // A card shows the first bars only: a slur that ends later is no fault worth a warning.
   enableLog(LOG_ERROR, verovio);
-  return new Toolkit(verovio);
+  return new VerovioToolkit(verovio);
 }
 
 async function engrave(page: EngravingPage, layout: EngraveLayout): Promise<Answer<readonly EngravedSystem[]>> {
