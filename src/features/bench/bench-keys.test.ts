@@ -11,7 +11,7 @@ function listening(more: Partial<BenchKeysOf> = {}) {
   const hear = (name: string) => (...said: readonly unknown[]) => void heard.push([name, ...said]);
   const deeds = { fingers: hear('fingers'), letGo: hear('letGo'), putAside: hear('putAside'), bringBack: hear('bringBack'), mark: hear('mark') };
   const keys = benchKeys({
-    note: NOTE,
+    noteNow: () => NOTE,
     deeds,
     stepKey: hear('stepKey'),
     walk: hear('walk'),
@@ -64,7 +64,7 @@ describe('the keys of the Bench', () => {
   });
 
   it('decides nothing where no note is taken up', () => {
-    const { heard, press } = listening({ note: null });
+    const { heard, press } = listening({ noteNow: () => null });
     for (const key of ['1', '5', '0', 'r']) press(key);
     expect(heard).toEqual([]);
   });

@@ -9,8 +9,8 @@ import { KEY_LETTERS } from './use-key-typing';
 
 /** What the keys of the Bench work on. */
 export interface BenchKeysOf extends Pick<BenchDeeds, 'stepKey' | 'walk' | 'save'> {
-  /** The note that is taken up. */
-  readonly note: KeyDown | null;
+  /** The note that is taken up when a key is pressed, whether or not the screen has caught up. */
+  readonly noteNow: () => KeyDown | null;
   readonly deeds: DecideDeeds;
   readonly typeKey: (typed: string) => void;
   readonly stepNote: (by: number) => void;
@@ -25,8 +25,9 @@ export interface BenchKeysOf extends Pick<BenchDeeds, 'stepKey' | 'walk' | 'save
 }
 
 /** The keys of the Bench: all that a teacher does there, without a mouse. */
-export function benchKeys({ note, deeds, stepKey, typeKey, walk, stepNote, stepHandNote, togglePlay, save, onEnter, onSurvey, onEscape, view, onView, desk }: BenchKeysOf): readonly ScreenKey[] {
+export function benchKeys({ noteNow, deeds, stepKey, typeKey, walk, stepNote, stepHandNote, togglePlay, save, onEnter, onSurvey, onEscape, view, onView, desk }: BenchKeysOf): readonly ScreenKey[] {
   const atNote = (deed: (taken: KeyDown) => void): void => {
+    const note = noteNow();
     if (note) deed(note);
   };
   return [

@@ -4,6 +4,7 @@ import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react'
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { ListOrdered, PencilLine } from 'lucide-react';
+import type { KeyDown } from '@/core/job';
 import { parseKey, type Key, type Mode } from '@/core/pitch';
 import { choosePart, decidedFor, respellNote, studioDatabase, type Desk, type PieceRecord, type PupilRecord, type Settings } from '@/data';
 import { ScreenKeys } from '@/features/shared/key-help';
@@ -26,8 +27,9 @@ import { PaperTools, type PaperView } from './paper-tools';
 import { PartnerPanel } from './partner-panel';
 import { PupilChoice } from './pupil-choice';
 import { SidePanels, type SidePanel } from './side-panels';
+import { struckAt, takenOf } from './taken-note';
 import { respelling, useBench, type BenchPage } from './use-bench';
-import { go, useBenchAddress } from './use-bench-address';
+import { addressNow, go, useBenchAddress } from './use-bench-address';
 import { momentIndex, useBenchDeeds } from './use-bench-deeds';
 import { useDecide } from './use-decide';
 import { useFollowing } from './use-following';
@@ -77,6 +79,7 @@ export function BenchPiece({ piece, settings, desk, pupils, pupil }: BenchPieceP
   // What stands beside the paper may come a little later than the paper itself.
   const later = useDeferredValue(view);
   const deeds = useDecide(piece.id, pupil?.id ?? null, later?.toText ?? '');
+  const deedsNow = useDecide(piece.id, pupil?.id ?? null, view?.toText ?? '');
 
   useRememberedKey(piece, address.key, answered.trouble === null);
 
@@ -88,10 +91,12 @@ export function BenchPiece({ piece, settings, desk, pupils, pupil }: BenchPieceP
   const flag = view?.handNotes.find(({ name }) => name === chosenName) ?? null;
   const at = view ? momentIndex(view.momentsAfter, address.at) : null;
   const moment = view && at !== null ? (view.momentsAfter[at] ?? null) : null;
-  const struck = moment?.keys.filter(({ isStruck }) => isStruck) ?? [];
-  const note = struck.find(({ noteId }) => noteId === takenUp) ?? struck[0] ?? null;
+  const struck = struckAt(view, address.at);
+  const note = takenOf(struck, takenUp);
+  // While another key is on its way there is nothing to decide in it.
+  const noteNow = (): KeyDown | null => (addressNow().key === address.key ? takenOf(struckAt(view, addressNow().at), takenUp) : null);
 
-  const follows = useFollowing(player.is);
+  const follows = useFollowing(player);
   const { playBars } = player;
   const choose = useCallback(
     (name: string | null): void => {
@@ -141,7 +146,7 @@ export function BenchPiece({ piece, settings, desk, pupils, pupil }: BenchPieceP
 
   return (
     <div className="flex flex-col">
-      <ScreenKeys keys={benchKeys({ note, deeds, stepKey, typeKey, walk, stepNote, stepHandNote, togglePlay, save, onEnter: () => router.push(`/enter?piece=${encodeURIComponent(piece.id)}`), onSurvey: () => router.push(surveyAddress), onEscape: () => choose(null), view: paperView, onView: setPaperView, desk })} />
+      <ScreenKeys keys={benchKeys({ noteNow, deeds: deedsNow, stepKey, typeKey, walk, stepNote, stepHandNote, togglePlay, save, onEnter: () => router.push(`/enter?piece=${encodeURIComponent(piece.id)}`), onSurvey: () => router.push(surveyAddress), onEscape: () => choose(null), view: paperView, onView: setPaperView, desk })} />
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pt-2">
         <div className="min-w-0">
           <h1 className="truncate text-xl font-semibold">{view ? view.title || piece.fileName : 'Reading the piece …'}</h1>

@@ -1,8 +1,9 @@
 'use client';
 
-import { useState } from 'react';
+import { useLayoutEffect, useRef, useState } from 'react';
 import type { HandNoteView } from '@/core/job';
 import type { Finger } from '@/core/score';
+import { inSight } from '@/features/shared/in-sight';
 import { SeverityMark } from '@/features/shared/severity-mark';
 import type { DecideDeeds, NoteFinger, Reach } from './use-decide';
 
@@ -21,8 +22,13 @@ interface HandNoteProps {
 /** A hand note: what, and once it is chosen why, and what can be done about it. */
 export function HandNote({ note, from, isChosen, onChoose, deeds, onTakeUp }: HandNoteProps) {
   const origin = note.aside !== null ? `put away: ${note.aside}` : note.wasThere ? `as in ${from}` : note.byBlackKey ? 'new, because of a black key' : 'new here';
+  const item = useRef<HTMLLIElement>(null);
+  useLayoutEffect(() => {
+    const panel = item.current?.closest('[role=tabpanel]');
+    if (isChosen && item.current && panel) bringIntoPanel(item.current, panel);
+  }, [isChosen]);
   return (
-    <li className={`rounded-field border bg-base-100 ${isChosen ? 'border-2 border-primary' : 'border-base-300'}`}>
+    <li ref={item} className={`rounded-field border bg-base-100 ${isChosen ? 'border-2 border-primary' : 'border-base-300'}`}>
       <button type="button" aria-pressed={isChosen} data-flag={note.kind} data-severity={note.severity} onClick={onChoose} className="w-full cursor-pointer px-2.5 py-1.5 text-left">
         <span className="flex items-baseline justify-between gap-2">
           <span className="flex items-baseline gap-1.5 font-semibold">
@@ -45,6 +51,15 @@ export function HandNote({ note, from, isChosen, onChoose, deeds, onTakeUp }: Ha
       {isChosen ? <HandNoteDeeds note={note} deeds={deeds} onTakeUp={onTakeUp} /> : null}
     </li>
   );
+}
+
+/** Scrolls a panel, and nothing else, until all of an item is seen, or as much as there is room for. */
+function bringIntoPanel(item: Element, panel: Element): void {
+  const [own, room] = [item.getBoundingClientRect(), panel.getBoundingClientRect()];
+  const below = own.bottom - Math.min(room.bottom, inSight().bottom);
+  const above = own.top - room.top;
+  if (above < 0) panel.scrollTop += above;
+  else if (below > 0) panel.scrollTop += Math.min(below, above);
 }
 
 function HandNoteDeeds({ note, deeds, onTakeUp }: Pick<HandNoteProps, 'note' | 'deeds' | 'onTakeUp'>) {

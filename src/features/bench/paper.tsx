@@ -58,6 +58,7 @@ export const Paper = memo(function Paper({ view, layout, flag, now, takenUp, fol
       pointed={pointed}
       now={nowIds}
       taken={taken}
+      sought={flag?.noteIds[0] === undefined ? undefined : ID_PREFIXES.after + flag.noteIds[0]}
       follows={follows}
       signed={signed}
       onNote={pressEngraved}

@@ -18,7 +18,8 @@ interface SidePanelsProps {
 /** The panels beside the paper, one at a time. */
 export function SidePanels({ chosen, onChoose, noteCount, children }: SidePanelsProps) {
   return (
-    <aside className="flex min-w-0 flex-col gap-3">
+    // Beside the paper it stays where it is while the paper is scrolled, and is scrolled by itself: between the places at the top and the keyboard at the foot.
+    <aside className="flex min-w-0 flex-col gap-3 lg:sticky lg:top-16 lg:max-h-[calc(100dvh-13.5rem)] lg:self-start">
       <div role="tablist" aria-label="Beside the paper" className="flex gap-1 border-b border-base-300">
         {SIDE_PANELS.map((panel) => (
           <button
@@ -36,7 +37,7 @@ export function SidePanels({ chosen, onChoose, noteCount, children }: SidePanels
           </button>
         ))}
       </div>
-      <div role="tabpanel" id="side-panel" aria-labelledby={`tab-${chosen}`}>
+      <div role="tabpanel" id="side-panel" tabIndex={0} aria-labelledby={`tab-${chosen}`} className="min-h-0 lg:-mx-1 lg:overflow-y-auto lg:px-1 lg:pb-36">
         <h2 className="sr-only">{NAMES[chosen]}</h2>
         {children[chosen]}
       </div>

@@ -3,9 +3,9 @@
 import { useEffect, useState } from 'react';
 import type { BenchPlayer } from './use-player';
 
-/** Whether the page goes along with the music: from when it is asked for, until the teacher scrolls or presses something else. What they
+/** Whether the page goes along with the piece as it plays: from when it is asked for, until the teacher scrolls or presses something else. What they
  * look at or are about to press must not be scrolled away. */
-export function useFollowing(is: BenchPlayer['is']): boolean {
+export function useFollowing({ is, what }: Pick<BenchPlayer, 'is' | 'what'>): boolean {
   const [follows, setFollows] = useState(true);
   const [was, setWas] = useState(is);
   if (was !== is) {
@@ -23,7 +23,7 @@ export function useFollowing(is: BenchPlayer['is']): boolean {
       for (const event of DEEDS) window.removeEventListener(event, letGo, { capture: true });
     };
   }, [isOn]);
-  return isOn && follows;
+  return isOn && what === 'piece' && follows;
 }
 
 /** What shows that the teacher is at something else. */

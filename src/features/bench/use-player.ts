@@ -25,11 +25,13 @@ const USUAL: Listening = { version: 'after', listen: { hands: { right: 'on', lef
 /** Where the music is while it plays. */
 export interface PlayState {
   readonly is: 'silent' | 'getting-ready' | 'playing';
+  /** Whether it goes on to the end (or round), or only some bars are heard once. */
+  readonly what: 'piece' | 'excerpt';
   readonly bar: string | null;
   readonly ids: readonly string[];
 }
 
-const SILENT: PlayState = { is: 'silent', bar: null, ids: [] };
+const SILENT: PlayState = { is: 'silent', what: 'piece', bar: null, ids: [] };
 
 export interface BenchPlayer extends PlayState {
   readonly isPlaying: boolean;
@@ -63,8 +65,8 @@ export function usePlayer(source: PieceSource, wish: BenchWish): BenchPlayer {
   }, []);
 
   const begin = useCallback(
-    async (how: Listening, fromIndex: number, toIndex: number): Promise<void> => {
-      setState({ ...SILENT, is: 'getting-ready' });
+    async (what: PlayState['what'], how: Listening, fromIndex: number, toIndex: number): Promise<void> => {
+      setState({ ...SILENT, what, is: 'getting-ready' });
       asked.current += 1;
       const mine = asked.current;
       const [sounder, answer] = await Promise.all([pianoSounder(), askPerformances(source, wish)]);
@@ -74,12 +76,12 @@ export function usePlayer(source: PieceSource, wish: BenchWish): BenchPlayer {
       player.current ??= createPlayer(sounder);
       playing.current = wishFor(answer.value, how, spanOfBars(answer.value[how.version], fromIndex, toIndex));
       player.current.begin(playing.current);
-      setState({ ...SILENT, is: 'playing' });
+      setState({ ...SILENT, what, is: 'playing' });
     },
     [source, wish],
   );
-  const play = useCallback((fromIndex: number): void => void begin(listening, ...(listening.loop ?? [fromIndex, Infinity])), [listening, begin]);
-  const playBars = useCallback((fromIndex: number, toIndex: number): void => void begin({ ...listening, loop: null, countsIn: 'at-once' }, fromIndex, toIndex), [listening, begin]);
+  const play = useCallback((fromIndex: number): void => void begin('piece', listening, ...(listening.loop ?? [fromIndex, Infinity])), [listening, begin]);
+  const playBars = useCallback((fromIndex: number, toIndex: number): void => void begin('excerpt', { ...listening, loop: null, countsIn: 'at-once' }, fromIndex, toIndex), [listening, begin]);
 
   // What is changed while it plays is heard at once: another key or version, a hand, the tempo.
   useEffect(() => {
@@ -108,7 +110,7 @@ export function usePlayer(source: PieceSource, wish: BenchWish): BenchPlayer {
       if (atS === null || !performance) return stop();
       const ids = soundingAt(performance, atS);
       const bar = barAt(performance, atS)?.number ?? null;
-      setState((before) => (before.bar === bar && before.ids.join() === ids.join() ? before : { is: 'playing', bar, ids }));
+      setState((before) => (before.bar === bar && before.ids.join() === ids.join() ? before : { ...before, bar, ids }));
     }, TICK_MS);
     return () => clearInterval(timer);
   }, [isPlaying, stop]);

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef } from 'react';
+import { useEffect, useEffectEvent, useRef } from 'react';
 import type { EntryView } from '@/core/job';
 import type { ScreenCommand } from '@/workers/entry-protocol';
 import { keyFor, pressedKey, type EntryDeed, type EntryKey } from './entry-keys';
@@ -17,28 +17,24 @@ interface EntryKeysFor {
 
 /** Listens to the keys for entering, ahead of everything else on the page: undo here is that of the piece. Not while something is typed into a field,
  * a dialogue is open, or a button has the focus and is pressed with Enter or Space. */
-export function useEntryKeys(wanted: EntryKeysFor): void {
-  const now = useRef(wanted);
+export function useEntryKeys({ keys, view, hasPianoKeys, isResting, onDeed }: EntryKeysFor): void {
   // Known here before the worker has answered: keys may follow each other faster than that.
   const isMoving = useRef(false);
-  useEffect(() => {
-    now.current = wanted;
+  const listen = useEffectEvent((event: KeyboardEvent): void => {
+    if (!view || isResting || event.isComposing || isElsewhere(event)) return;
+    const pressed = pressedKey(event);
+    if (hasPianoKeys && view.way === 'keys' && /^[a-z;]$/.test(pressed)) return;
+    const deed = (isMoving.current ? movingTo(pressed) : null) ?? keyFor(keys, pressed, view.way)?.deed;
+    if (!deed) return;
+    isMoving.current = deed.kind === 'move' && !isMoving.current;
+    event.preventDefault();
+    event.stopPropagation();
+    onDeed(deed);
   });
   useEffect(() => {
-    const listen = (event: KeyboardEvent): void => {
-      const { keys, view, hasPianoKeys, isResting, onDeed } = now.current;
-      if (!view || isResting || event.isComposing || isElsewhere(event)) return;
-      const pressed = pressedKey(event);
-      if (hasPianoKeys && view.way === 'keys' && /^[a-z;]$/.test(pressed)) return;
-      const deed = (isMoving.current ? movingTo(pressed) : null) ?? keyFor(keys, pressed, view.way)?.deed;
-      if (!deed) return;
-      isMoving.current = deed.kind === 'move' && !isMoving.current;
-      event.preventDefault();
-      event.stopPropagation();
-      onDeed(deed);
-    };
-    window.addEventListener('keydown', listen, { capture: true });
-    return () => window.removeEventListener('keydown', listen, { capture: true });
+    const hear = (event: KeyboardEvent): void => listen(event);
+    window.addEventListener('keydown', hear, { capture: true });
+    return () => window.removeEventListener('keydown', hear, { capture: true });
   }, []);
 }
 

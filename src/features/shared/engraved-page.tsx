@@ -6,6 +6,7 @@ import type { EngravingPage } from '@/core/write';
 import type { EngravedSystem, EngraveLayout } from '@/workers/protocol';
 import { askEngraving } from '@/workers/questions';
 import { ENGRAVING_STYLE } from './engraving-style';
+import { inSight } from './in-sight';
 
 interface EngravedPageProps {
   readonly page: EngravingPage;
@@ -19,6 +20,8 @@ interface EngravedPageProps {
   /** Ids of notes that the signature alters, and of those that are taken up. */
   readonly signed?: readonly string[];
   readonly taken?: readonly string[];
+  /** The note that the page moves to when it becomes another one. */
+  readonly sought?: string | undefined;
   /** Whether the page moves so that what sounds now is seen. */
   readonly follows?: boolean;
   readonly onNote?: (id: string) => void;
@@ -48,7 +51,7 @@ interface PutSystem {
 const NOTHING_DRAWN: EngravedState = { page: null, widthPx: 0, zoom: 0, systems: [], isWhole: false };
 
 /** A page of music, engraved in its worker, system by system. While a new one is made the old one stays. */
-export function EngravedPage({ page, layout, label, fits = 'width', pointed = NONE, now = NONE, signed = NONE, taken = NONE, follows = false, onNote, overlay }: EngravedPageProps) {
+export function EngravedPage({ page, layout, label, fits = 'width', pointed = NONE, now = NONE, signed = NONE, taken = NONE, sought, follows = false, onNote, overlay }: EngravedPageProps) {
   const holder = useRef<HTMLDivElement>(null);
   const [drawn, setDrawn] = useState<EngravedState>(NOTHING_DRAWN);
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -99,6 +102,10 @@ export function EngravedPage({ page, layout, label, fits = 'width', pointed = NO
     mark(paperOf(holder.current), 'is-signed', signed);
     mark(paperOf(holder.current), 'is-taken', taken);
   }, [drawn, pointed, now, signed, taken]);
+  // With the press that chose it, not later, when something else may be about to be pressed.
+  useLayoutEffect(() => {
+    if (sought !== undefined && holder.current) bringIntoSight(paperOf(holder.current).getElementById(sought));
+  }, [sought]);
   // By name, not by list: a new plan brings a new list of the same notes, and must not scroll away what the teacher looks at.
   const names = now.join(' ');
   useEffect(() => {
@@ -132,7 +139,7 @@ const BATCH = 1;
 function batchesOf(places: readonly Element[]): readonly [readonly number[], ...(readonly number[])[]] {
   const boxes = places.map((place) => place.getBoundingClientRect());
   const all = places.map((_, at) => at);
-  const seen = all.filter((at) => (boxes[at]?.bottom ?? 0) > 0 && (boxes[at]?.top ?? 0) < window.innerHeight - FOOT_ROOM_PX);
+  const seen = all.filter((at) => (boxes[at]?.bottom ?? 0) > 0 && (boxes[at]?.top ?? 0) < inSight().bottom);
   const first = seen.length > 0 ? seen : all.slice(0, BATCH);
   const rest = all.filter((at) => !first.includes(at));
   return [first, ...Array.from({ length: Math.ceil(rest.length / BATCH) }, (_, i) => rest.slice(i * BATCH, (i + 1) * BATCH))];
@@ -173,14 +180,11 @@ function paperOf(holder: HTMLElement): ShadowRoot {
 }
 
 /** Scrolls to the system of a note that is not seen between the bars at the top and the foot of the screen. */
-function bringIntoSight(note: Element | undefined): void {
+function bringIntoSight(note: Element | null | undefined): void {
   if (!note) return;
-  const { top, bottom } = note.getBoundingClientRect();
-  if (top < HEAD_ROOM_PX || bottom > window.innerHeight - FOOT_ROOM_PX) note.closest('.system')?.scrollIntoView({ block: 'center', behavior: 'smooth' });
+  const [own, sight] = [note.getBoundingClientRect(), inSight()];
+  if (own.top < sight.top || own.bottom > sight.bottom) note.closest('.system')?.scrollIntoView({ block: 'center', behavior: 'smooth' });
 }
-
-const HEAD_ROOM_PX = 56;
-const FOOT_ROOM_PX = 140;
 
 function mark(paper: ShadowRoot, className: string, ids: readonly string[]): void {
   paper.querySelectorAll(`.${className}`).forEach((found) => found.classList.remove(className));

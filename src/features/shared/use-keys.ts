@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect } from 'react';
+import { useEffect, useEffectEvent } from 'react';
 
 /** One key of a screen: what is pressed (`[`, `ArrowLeft`, `Control+z`), what it does, and the deed. */
 export interface ScreenKey {
@@ -14,18 +14,20 @@ export interface ScreenKey {
 
 /** Listens to the keys of a screen, but not while something is typed into a field or a dialogue is open. */
 export function useKeys(keys: readonly ScreenKey[]): void {
+  // What is pressed counts for the screen as it is seen: from the moment on which it is drawn.
+  const listen = useEffectEvent((event: KeyboardEvent): void => {
+    if (isTyping(event.target) || document.querySelector('dialog[open]')) return;
+    const name = pressed(event);
+    const found = keys.find(({ key, anyOf }) => (anyOf ? anyOf.includes(name) : key === name));
+    if (!found) return;
+    event.preventDefault();
+    found.act(name);
+  });
   useEffect(() => {
-    const listen = (event: KeyboardEvent): void => {
-      if (isTyping(event.target) || document.querySelector('dialog[open]')) return;
-      const name = pressed(event);
-      const found = keys.find(({ key, anyOf }) => (anyOf ? anyOf.includes(name) : key === name));
-      if (!found) return;
-      event.preventDefault();
-      found.act(name);
-    };
-    window.addEventListener('keydown', listen);
-    return () => window.removeEventListener('keydown', listen);
-  }, [keys]);
+    const hear = (event: KeyboardEvent): void => listen(event);
+    window.addEventListener('keydown', hear);
+    return () => window.removeEventListener('keydown', hear);
+  }, []);
 }
 
 function pressed(event: KeyboardEvent): string {
