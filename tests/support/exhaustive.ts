@@ -1,6 +1,6 @@
 import type { Extra, Lattice, Stand } from '@/core/finger';
 import { tallyGrip } from '@/core/finger/grip-cost';
-import { growth, meetingOf } from '@/core/finger/meeting';
+import { growth, meetingOf, middle } from '@/core/finger/meeting';
 import { tallyMove } from '@/core/finger/move-cost';
 import { tallyPass } from '@/core/finger/pass-cost';
 import { BROKEN_LIMIT } from '@/core/finger/rules.table';
@@ -23,7 +23,7 @@ export function cheapestByTrying(lattice: Lattice, extra: Extra): number {
   // Costs of the joins from each grip to each of the next event: staying, and the ways to move.
   const joins = places.slice(1).map((own, i) => {
     const t = i + 1;
-    const meeting = meetingOf(passage.events[t] as Lattice['passage']['events'][number], stands[i] as Stand, stands[t] as Stand);
+    const meeting = meetingOf(lattice.view, passage.events[t] as Lattice['passage']['events'][number], stands[i] as Stand, stands[t] as Stand);
     return (places[i] ?? []).map(({ grip: from }, p) =>
       own.map(({ grip: to }, q) => {
         const opens = isChanged(t, q) && !isChanged(i, p) ? extra.opens : 0;
@@ -32,7 +32,7 @@ export function cheapestByTrying(lattice: Lattice, extra: Extra): number {
         const moves = [totalCost(plain) + opens];
         if (tallyPass(pass, lattice, meeting, from, to)) moves.push(totalCost(pass) + opens);
         const grow = (down: number, up: number): number => {
-          const [opened, contracted] = growth(meeting, from, to, down, up);
+          const [opened, contracted] = growth(middle(to, meeting.to) - middle(from, meeting.from), down, up);
           return open * opened + (demands.weights[RULE.contract] as number) * contracted;
         };
         const stayed = tallyStay(stay, lattice, meeting, from, to) ? totalCost(stay) + opens : null;

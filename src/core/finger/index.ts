@@ -1,4 +1,4 @@
-export { DIALS, INNER_SCHOOLS, LEVELS, OUTER_SCHOOLS, REPEAT_SCHOOLS, USUAL_PLAYER, demandsOf } from './player';
+export { DIALS, INNER_SCHOOLS, LEVELS, OUTER_SCHOOLS, REPEAT_SCHOOLS, USUAL_PLAYER, demandsFor, demandsOf } from './player';
 export type { Demands, Dial, InnerSchool, Level, OuterSchool, Player, RepeatSchool } from './player';
 export { spanOf } from './hand-measure';
 export { FREE_BOND, passageOf } from './passage';

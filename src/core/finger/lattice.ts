@@ -1,6 +1,6 @@
 import { tallyGrip } from './grip-cost';
 import { gripsOf, standOf, type Grip, type Stand } from './grip';
-import { growth, JOINS, meetingOf, type Join, type Meeting } from './meeting';
+import { growth, JOINS, meetingOf, middle, type Join, type Meeting } from './meeting';
 import { tallyMove } from './move-cost';
 import { tallyPass } from './pass-cost';
 import type { Passage, PassageEvent } from './passage';
@@ -76,7 +76,7 @@ export function latticeOf(passage: Passage, view: View, demands: Demands): Latti
     joins.push(
       before
         ? remembered(memory.joins, `${nameBefore}>${name}@${joinName(passage, view, event, before, stand)}`, () =>
-            joinTable(setting, meetingOf(event, before, stand), grips[t - 1] as readonly Grip[], own),
+            joinTable(setting, meetingOf(view, event, before, stand), grips[t - 1] as readonly Grip[], own),
           )
         : null,
     );
@@ -140,17 +140,20 @@ function joinTable(setting: Setting, meeting: Meeting, from: readonly Grip[], to
   const table = { stay: new Float64Array(size), move: new Float64Array(size), kinds: new Uint8Array(size), down: new Float64Array(size), up: new Float64Array(size) };
   const [open, contract] = [weights[RULE.open] as number, weights[RULE.contract] as number];
   const price = ([opened, contracted]: readonly [number, number]): number => open * opened + contract * contracted;
+  const middles = to.map((grip) => middle(grip, meeting.to));
   let at = 0;
   for (const a of from) {
-    for (const b of to) {
+    const middleBefore = middle(a, meeting.from);
+    to.forEach((b, q) => {
+      const way = (middles[q] as number) - middleBefore;
       table.stay[at] = stayCost(setting, meeting, a, b);
       const [kind, cost] = moveCost(setting, meeting, a, b);
       table.move[at] = cost;
       table.kinds[at] = JOINS.indexOf(kind);
-      table.down[at] = price(growth(meeting, a, b, 1, 0));
-      table.up[at] = price(growth(meeting, a, b, 0, 1));
+      table.down[at] = price(growth(way, 1, 0));
+      table.up[at] = price(growth(way, 0, 1));
       at += 1;
-    }
+    });
   }
   return table;
 }

@@ -18,9 +18,13 @@ export interface Meeting {
   readonly from: readonly number[];
   readonly to: readonly number[];
   readonly held: readonly (readonly [number, number])[];
+  /** How much each pair of a released and a struck key counts, so that chords weigh no more than lines. */
+  readonly factor: number;
+  /** Between a single key and a chord only the nearest two keys bind the fingers: the others open out on the way. Between equals all do: null. */
+  readonly near: readonly [number, number] | null;
 }
 
-export function meetingOf(event: PassageEvent, before: Stand, after: Stand): Meeting {
+export function meetingOf(view: View, event: PassageEvent, before: Stand, after: Stand): Meeting {
   const from: number[] = [];
   const held: (readonly [number, number])[] = [];
   before.down.forEach((note, i) => {
@@ -29,17 +33,12 @@ export function meetingOf(event: PassageEvent, before: Stand, after: Stand): Mee
     else from.push(i);
   });
   const to = after.down.flatMap((_, k) => (after.isHeld[k] ? [] : [k]));
-  return { event, before, after, from, to, held };
+  return { event, before, after, from, to, held, factor: from.length === 0 ? 0 : 1 / Math.max(from.length, to.length), near: nearestPair(view, before, after, from, to) };
 }
 
 /** One key after the other, with nothing else that begins or ends. */
 export function isLine({ from, to }: Meeting): boolean {
   return from.length === 1 && to.length === 1;
-}
-
-/** How much each pair of a released and a struck key counts, so that chords weigh no more than lines. */
-export function pairFactor({ from, to }: Meeting): number {
-  return from.length === 0 ? 0 : 1 / Math.max(from.length, to.length);
 }
 
 /** A released and a struck key under the fingers of two grips. `i` and `k` are places in the stands. */
@@ -52,8 +51,7 @@ export function linePair(view: View, meeting: Meeting, a: Grip, b: Grip): KeyPai
   return pairAt(view, meeting, a, b, meeting.from[0] as number, meeting.to[0] as number);
 }
 
-/** Between a single key and a chord only the nearest two keys bind the fingers: the others open out on the way. Between equals all do. */
-export function nearestPair(view: View, { before, after, from, to }: Meeting): readonly [number, number] | null {
+function nearestPair(view: View, before: Stand, after: Stand, from: readonly number[], to: readonly number[]): readonly [number, number] | null {
   if (from.length === 0 || to.length === 0 || (from.length === 1) === (to.length === 1)) return null;
   let nearest: readonly [number, number] = [from[0] as number, to[0] as number];
   let least = Infinity;
@@ -70,15 +68,18 @@ export function nearestPair(view: View, { before, after, from, to }: Meeting): r
 }
 
 /** By how many letters a position opens when the hand stays, and by how many it contracts. The new place of the thumb lies beyond the old
- * ones: on the side of the finger that plays, the hand spreads; on the other, its fingers crowd together. */
-export function growth(meeting: Meeting, a: Grip, b: Grip, down: number, up: number): readonly [opened: number, contracted: number] {
-  const way = Math.sign(middle(b, meeting.to) - middle(a, meeting.from));
+ * ones: on the side of the finger that plays, the hand spreads; on the other, its fingers crowd together. `way` is by how many fingers, in the
+ * middle, those that play lie beyond those before (`middle`). */
+export function growth(way: number, down: number, up: number): readonly [opened: number, contracted: number] {
   if (way === 0) return [down + up, 0];
   return way > 0 ? [up, down] : [down, up];
 }
 
-function middle({ fingers }: Grip, at: readonly number[]): number {
-  return at.reduce((sum, i) => sum + (fingers[i] as number), 0) / Math.max(1, at.length);
+/** The middle of the fingers on some keys of a stand. */
+export function middle({ fingers }: Grip, at: readonly number[]): number {
+  let sum = 0;
+  for (const i of at) sum += fingers[i] as number;
+  return sum / Math.max(1, at.length);
 }
 
 /** Detached notes, rests and phrase ends excuse a hop (handbook, positions and moves). How far is our own choice. */

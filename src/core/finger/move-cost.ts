@@ -1,6 +1,6 @@
 import type { Grip } from './grip';
 import { colourBond, spanOfPair, tallyColours, tallyLine } from './key-pair';
-import { hopBond, isLine, linePair, nearestPair, pairAt, pairFactor, type Join, type Meeting } from './meeting';
+import { hopBond, isLine, linePair, pairAt, type Join, type Meeting } from './meeting';
 import { FREE_BOND } from './passage';
 import type { Setting } from './setting';
 import { add, RULE, type Tally } from './tally';
@@ -63,10 +63,8 @@ function tallyLineMove(tally: Tally, { view, demands }: Setting, meeting: Meetin
 }
 
 function tallyChordMove(tally: Tally, { view, demands }: Setting, meeting: Meeting, a: Grip, b: Grip): 'shift' | 'leap' {
-  const { from, to, event } = meeting;
+  const { from, to, event, factor, near } = meeting;
   const { bond } = event;
-  const factor = pairFactor(meeting);
-  const near = nearestPair(view, meeting);
   let isReversed = false;
   for (const i of from) {
     for (const k of to) {

@@ -1,7 +1,7 @@
 import { tallyGrip } from './grip-cost';
 import type { Stand } from './grip';
 import type { Lattice } from './lattice';
-import { growth, meetingOf } from './meeting';
+import { growth, meetingOf, middle } from './meeting';
 import { tallyMove } from './move-cost';
 import { tallyPass } from './pass-cost';
 import type { PassageEvent } from './passage';
@@ -21,9 +21,9 @@ export function tallySteps(lattice: Lattice, steps: readonly Step[], from: numbe
     const before = steps[t - 1];
     if (step.join !== 'stay') add(tally, RULE.open, step.high - step.low);
     if (!before) continue;
-    const meeting = meetingOf(passage.events[t] as PassageEvent, stands[t - 1] as Stand, stand);
+    const meeting = meetingOf(lattice.view, passage.events[t] as PassageEvent, stands[t - 1] as Stand, stand);
     if (step.join === 'stay') {
-      const [opened, contracted] = growth(meeting, before.grip, step.grip, before.low - step.low, step.high - before.high);
+      const [opened, contracted] = growth(middle(step.grip, meeting.to) - middle(before.grip, meeting.from), before.low - step.low, step.high - before.high);
       add(tally, RULE.open, opened);
       add(tally, RULE.contract, contracted);
       tallyStay(tally, lattice, meeting, before.grip, step.grip);

@@ -97,3 +97,18 @@ export function demandsOf(player: Player, base: Readonly<Record<Rule, number>> =
   const weights = Float64Array.from(RULES, (rule) => base[rule] * (factor[rule] ?? 1) + (extra[rule] ?? 0));
   return { player, measure: handMeasure(player.spanMm), weights, edit: EDIT * printed, editOpens: EDIT_OPENS * printed };
 }
+
+/** The demands of players, so that what was worked out for one of them counts the next time. */
+const demandsByPlayer = new Map<string, Demands>();
+
+/** So many players are kept in mind; then all are forgotten. A piece that cannot be played is tried with a dozen reaches and levels. */
+const KEPT_PLAYERS = 40;
+
+/** The demands of a player by the usual weights: the same object each time while it is kept in mind. */
+export function demandsFor(player: Player): Demands {
+  const name = JSON.stringify(player);
+  const demands = demandsByPlayer.get(name) ?? demandsOf(player);
+  if (demandsByPlayer.size >= KEPT_PLAYERS) demandsByPlayer.clear();
+  demandsByPlayer.set(name, demands);
+  return demands;
+}

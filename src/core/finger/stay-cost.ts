@@ -1,7 +1,7 @@
 import type { Grip, Stand } from './grip';
 import { innerFinger } from './inner-finger';
 import { spanOfPair, tallyLine, type KeyPair } from './key-pair';
-import { hopBond, isLine, nearestPair, pairAt, pairFactor, type Meeting } from './meeting';
+import { hopBond, isLine, pairAt, type Meeting } from './meeting';
 import { FREE_BOND } from './passage';
 import type { Setting } from './setting';
 import { add, RULE, type Tally } from './tally';
@@ -18,12 +18,10 @@ const THUMB_SPARED = 0.65;
  * each other; within chords a finger may go to another key, in a line only to another key of its letter. */
 export function tallyStay(tally: Tally, setting: Setting, meeting: Meeting, a: Grip, b: Grip): boolean {
   const { passage, view, demands } = setting;
-  const { before, after, from, to, held, event } = meeting;
+  const { before, after, from, to, held, event, factor, near } = meeting;
   for (const [i, k] of held) if (a.fingers[i] !== b.fingers[k]) return false;
-  const near = nearestPair(view, meeting);
   const isInPlace = a.low === a.high && b.low === b.high && before.base + a.low === after.base + b.low;
   if (isInPlace) spareThumb(tally, view, after, b);
-  const factor = pairFactor(meeting);
   const binding = { factor, bond: event.bond, neighbour: isInPlace ? IN_PLACE : 1 };
   for (const i of from) {
     for (const k of to) {

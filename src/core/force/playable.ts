@@ -1,5 +1,5 @@
 import { GREATEST_SPAN_MM, LEAST_SPAN_MM } from '../keyboard';
-import { demandsOf, LEVELS, latticeOf, NO_EXTRA, realView, sliceOf, solve, stepLimits, type Lattice, type Level, type Limit, type Passage, type Player } from '../finger';
+import { demandsFor, LEVELS, latticeOf, NO_EXTRA, realView, sliceOf, solve, stepLimits, type Lattice, type Level, type Limit, type Passage, type Player } from '../finger';
 
 /** Why a hand cannot play a piece at its level and reach: the first places, and the least change that would make it so. */
 export interface NotPlayable {
@@ -17,13 +17,13 @@ const SPAN_STEP_MM = 5;
 /** Finds the least change that lets a hand play these keys; null where it can play them as it is. */
 export function whyNotPlayable(passage: Passage, midis: readonly number[], player: Player): NotPlayable | null {
   const view = realView(passage, midis);
-  const lattice = latticeOf(passage, view, demandsOf(player));
+  const lattice = latticeOf(passage, view, demandsFor(player));
   const all = limitsIn(lattice).flat();
   if (all.length === 0) return null;
   const event = firstTooMuch(lattice);
   // Of several limits at one moment the hand's reach comes first: no position helps there.
   const limit = limitsIn(sliceOf(lattice, 0, event)).findLast((limits) => limits.length > 0)?.[0] ?? (all[0] as Limit);
-  const works = (who: Player): boolean => isPlayable(latticeOf(passage, view, demandsOf(who)));
+  const works = (who: Player): boolean => isPlayable(latticeOf(passage, view, demandsFor(who)));
   const level = LEVELS.filter((other) => other > player.level).find((other) => works({ ...player, level: other })) ?? null;
   const isReach = all.every((one) => one === 'reach' || one === 'held-reach');
   return { event, limit, level, spanMm: isReach ? leastSpan(player.spanMm, (spanMm) => works({ ...player, spanMm })) : null };

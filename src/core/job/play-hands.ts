@@ -1,4 +1,4 @@
-import { demandsOf, passageOf, type Demands, type Passage, type Player } from '../finger';
+import { demandsFor, passageOf, type Demands, type Passage, type Player } from '../finger';
 import type { FlagDetail, PlayedHand } from '../flag';
 import { groundOf, keepHand, studyHand, type HandGround, type HandStudy, type StudyWish } from '../force';
 import { struckNotes, type Finger, type Hand, type HandNote, type NoteId, type Part } from '../score';
@@ -51,16 +51,12 @@ function studyOf(ground: HandGround, midis: readonly number[], asked: StudyWish[
 /** What was found out about a piece for a player, once for all keys. It is a memory only: the same comes out each time. */
 const grounds = new WeakMap<PlannedPiece['notes'], Map<string, readonly HandGround[]>>();
 const passages = new WeakMap<PlannedPiece['notes'], readonly Passage[]>();
-const demandsByPlayer = new Map<string, Demands>();
-
-/** So many players are kept in mind; then all are forgotten. */
-const KEPT_PLAYERS = 40;
 
 export function groundsOf(piece: PlannedPiece, player: Player): readonly HandGround[] {
   const known = grounds.get(piece.notes) ?? new Map<string, readonly HandGround[]>();
   grounds.set(piece.notes, known);
   const name = JSON.stringify(player);
-  const found = known.get(name) ?? passagesOf(piece).map((passage) => groundFor(passage, `${piece.score.ticksPerQuarter}/${name}`, demandsFor(name, player)));
+  const found = known.get(name) ?? passagesOf(piece).map((passage) => groundFor(passage, `${piece.score.ticksPerQuarter}/${name}`, demandsFor(player)));
   known.set(name, found);
   return found;
 }
@@ -82,13 +78,6 @@ function groundFor(passage: Passage, circumstances: string, demands: Demands): H
   const oldest = groundsByContent.keys().next().value;
   if (groundsByContent.size > KEPT_HANDS && oldest !== undefined) groundsByContent.delete(oldest);
   return ground;
-}
-
-function demandsFor(name: string, player: Player): Demands {
-  const demands = demandsByPlayer.get(name) ?? demandsOf(player);
-  if (demandsByPlayer.size >= KEPT_PLAYERS) demandsByPlayer.clear();
-  demandsByPlayer.set(name, demands);
-  return demands;
 }
 
 function passagesOf({ part, hands, notes, score }: PlannedPiece): readonly Passage[] {
