@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { remembering } from './questions';
+import type { EngraveLayout } from './protocol';
+import { layoutName, remembering } from './questions';
 
 describe('remembering', () => {
   it('works the same question out once, also while the answer is on its way', async () => {
@@ -37,5 +38,17 @@ describe('remembering', () => {
     expect(asked.filter((what) => what === 0)).toHaveLength(1);
     await ask(1);
     expect(asked.filter((what) => what === 1)).toHaveLength(2);
+  });
+});
+
+describe('a layout', () => {
+  const layout: EngraveLayout = { widthPx: 860, zoom: 40, breaks: 'encoded' };
+
+  it('has one name whether or not it says what is usual: what was engraved ahead is then not engraved again', () => {
+    expect(layoutName({ breaks: 'encoded', spread: 'wide', zoom: 40, widthPx: 860 })).toBe(layoutName(layout));
+  });
+
+  it.each<Partial<EngraveLayout>>([{ widthPx: 840 }, { zoom: 45 }, { breaks: 'none' }, { spread: 'natural' }])('has another name for another page: %j', (change) => {
+    expect(layoutName({ ...layout, ...change })).not.toBe(layoutName(layout));
   });
 });

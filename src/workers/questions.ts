@@ -20,8 +20,13 @@ export const askBench = remembering(
 /** Has a page engraved, likewise once. */
 export const askEngraving = remembering(
   (page: EngravingPage, layout: EngraveLayout): Promise<Answer<readonly EngravedSystem[]>> => engraveWorker().engrave(page, layout),
-  (page, layout) => `${nameOf(page)}/${JSON.stringify(layout)}`,
+  (page, layout) => `${nameOf(page)}/${layoutName(layout)}`,
 );
+
+/** A name for a layout: one that leaves out what is usual is the same layout. Engraving ahead and engraving for the screen meet by it. */
+export function layoutName({ widthPx, zoom, breaks, spread = 'wide' }: EngraveLayout): string {
+  return [widthPx, zoom, breaks, spread].join('/');
+}
 
 /** How a piece sounds before and after, likewise once. */
 export const askPerformances = remembering(
