@@ -18,6 +18,8 @@ const nextConfig: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
   devIndicators: false,
+  // `npm run types` checks more than a build would, and a demo need not wait for it.
+  typescript: { ignoreBuildErrors: true },
   env: { NEXT_PUBLIC_CORE_EDITION: coreEdition(), NEXT_PUBLIC_ENGRAVER: engraver },
   headers: () =>
     Promise.resolve([

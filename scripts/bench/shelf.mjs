@@ -76,7 +76,8 @@ export async function measureShelf(address) {
   while (!(await page.evaluate(known, PIECES))) await new Promise((go) => setTimeout(go, LOOK_MS));
   const all = Date.now();
   const longest = Math.max(0, ...(await page.evaluate(() => window.longTasks)));
-  // Again: from the screen that is up to all that is kept.
+  // Again, once what was found is put away: from the screen that is up to all that is kept.
+  await page.waitForSelector('[data-role=fit][data-state=done]', { timeout: 60_000 });
   await page.goto(`${address}/fit?tonics=C,D,F&ask=stays-put`);
   const again = await page.evaluate(
     (wanted) =>

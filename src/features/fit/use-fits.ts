@@ -97,8 +97,8 @@ export function useFits(player: Player, ahead: ReadAhead): ShelfFits {
         () => !isWanted || isStopped.current,
       );
       await flush();
-      tell({ state: isStopped.current ? 'stopped' : 'done', unreadable: [...unreadable] });
       if (isWanted && asked > 0) await tidyFits(database, name);
+      tell({ state: isStopped.current ? 'stopped' : 'done', unreadable: [...unreadable] });
     };
     void ask();
     return () => {
