@@ -37,6 +37,8 @@ describe('a survey of keys', () => {
     await page.focus('button[aria-label="Move G major"]');
     await page.keyboard.press('Space');
     await page.waitForSelector('button[aria-label="Move G major"][aria-pressed=true]');
+    // It is told of once it has its place in the list: then it can be carried.
+    await page.waitForFunction(() => document.body.textContent?.includes('G major is at the place of G major.'));
     await page.keyboard.press('ArrowUp');
     await page.waitForFunction(() => document.body.textContent?.includes('G major is at the place of C major.'));
     await page.keyboard.press('Space');
