@@ -1,8 +1,8 @@
 // Puts the engraver where the application serves it. Its package has the program inside a script, as text; here the two are apart, so that
 // a browser reads a small script, and compiles the program while it still comes in and only once.
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { pathToFileURL } from 'node:url';
+import { fileURLToPath, pathToFileURL } from 'node:url';
 import { gzipSync } from 'node:zlib';
 import { ROOT } from './lib/run.mjs';
 
@@ -49,7 +49,13 @@ async function program() {
   return bytes;
 }
 
-if (!existsSync(join(TO, 'verovio.wasm'))) {
+/** Whether what is served was made from the package, and by these lines, as they are now. */
+function isMade() {
+  const made = join(TO, 'verovio.wasm');
+  return existsSync(made) && [SCRIPT, fileURLToPath(import.meta.url)].every((source) => statSync(source).mtimeMs <= statSync(made).mtimeMs);
+}
+
+if (!isMade()) {
   rmSync(ALL, { recursive: true, force: true });
   mkdirSync(TO, { recursive: true });
   writeFileSync(join(TO, 'verovio.mjs'), withoutProgram(readFileSync(SCRIPT, 'utf8')));

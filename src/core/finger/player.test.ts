@@ -4,7 +4,7 @@ import { passage } from '../../../tests/support/passages';
 import { planned, planOf, player, studied } from '../../../tests/support/planning';
 import { latticeOf } from './lattice';
 import { tallySteps } from './path-tally';
-import { demandsOf, DIALS, widestOpening, type Player } from './player';
+import { demandsFor, demandsOf, DIALS, widestOpening, type Player } from './player';
 import { WEIGHTS, type Rule } from './rules.table';
 import { NO_EXTRA, solve } from './solve';
 import { RULE } from './tally';
@@ -72,5 +72,19 @@ describe('a wider hand', () => {
       }),
       { numRuns: 20, seed: 2 },
     );
+  });
+});
+
+describe('demandsFor', () => {
+  it('says the same as working the demands out', () => {
+    const who = player({ level: 2, spanMm: 165, outer: 'avoid' });
+    expect(demandsFor(who)).toEqual(demandsOf(who));
+  });
+
+  it('is the same object for the same player, and another for another, also once many were asked about', () => {
+    const [before, again] = [demandsFor(player({ level: 3 })), demandsFor({ ...player({ level: 3 }) })];
+    expect(again).toBe(before);
+    expect(demandsFor(player({ level: 4 }))).not.toBe(before);
+    for (let spanMm = 120; spanMm < 220; spanMm += 1) expect(demandsFor(player({ spanMm })).player.spanMm).toBe(spanMm);
   });
 });
