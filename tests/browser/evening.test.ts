@@ -316,28 +316,3 @@ function measured(): { barLines: { above: number; below: number }[]; ends: { tra
   );
   return { barLines, ends };
 }
-
-describe('hand notes one after the other by key', () => {
-  it('come into sight in the list, between the places at the top and the keyboard, and so do their notes on the paper', async () => {
-    await page.setViewport({ width: 1280, height: 800 });
-    await goTo(page, '/bench?piece=the-sixth-step&key=Eb-major&pupil=any');
-    await seesKey(page, 'Eb-major');
-    await page.waitForSelector('[data-flag]');
-    const count = await standing(page);
-    expect(count).toBeGreaterThan(5);
-    for (let i = 0; i < count; i += 1) {
-      await page.keyboard.press('n');
-      await page.waitForFunction((at: number) => document.querySelectorAll('[data-flag]')[at]?.getAttribute('aria-pressed') === 'true', {}, i);
-      await page.waitForFunction(() => {
-        const head = document.querySelector('header')?.getBoundingClientRect().bottom ?? 0;
-        const foot = document.querySelector('section[aria-label="Keyboard map"]')?.getBoundingClientRect().top ?? 0;
-        const isSeen = (found: Element | null | undefined): boolean => {
-          const box = found?.getBoundingClientRect();
-          return box !== undefined && box.top >= head && box.bottom <= foot;
-        };
-        const noted = [...(document.querySelector('[data-role=paper] [data-role=engraving]')?.shadowRoot?.querySelectorAll('.is-pointed .notehead') ?? [])];
-        return isSeen(document.querySelector('[data-flag][aria-pressed=true]')) && noted.some(isSeen);
-      });
-    }
-  });
-});
