@@ -27,7 +27,12 @@ const config = {
     {
       ...shared,
       displayName: 'unit',
-      testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/tests/oracle/**/*.test.ts', '<rootDir>/tests/api/**/*.test.ts'],
+      testMatch: [
+        '<rootDir>/src/**/*.test.ts',
+        '<rootDir>/tests/oracle/**/*.test.ts',
+        '<rootDir>/tests/api/**/*.test.ts',
+        '<rootDir>/tests/house/**/*.test.ts',
+      ],
       setupFiles: ['fake-indexeddb/auto', '<rootDir>/tests/support/fixed-seed.ts'],
     },
     {

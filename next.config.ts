@@ -6,7 +6,9 @@ import type { NextConfig } from 'next';
 /** A print of the core's source: what one core worked out and kept is not taken for another's. */
 function coreEdition(): string {
   const print = createHash('sha256');
-  const files = readdirSync('src/core', { recursive: true, encoding: 'utf8' }).filter((name) => name.endsWith('.ts') && !name.endsWith('.test.ts'));
+  const files = readdirSync('src/core', { recursive: true, encoding: 'utf8' }).filter(
+    (name) => name.endsWith('.ts') && !name.endsWith('.test.ts'),
+  );
   for (const file of files.toSorted()) print.update(readFileSync(join('src/core', file)));
   return print.digest('hex').slice(0, 12);
 }
@@ -23,7 +25,10 @@ const nextConfig: NextConfig = {
   env: { NEXT_PUBLIC_CORE_EDITION: coreEdition(), NEXT_PUBLIC_ENGRAVER: engraver },
   headers: () =>
     Promise.resolve([
-      { source: `${engraver}/:file`, headers: [{ key: 'Cache-Control', value: 'public, max-age=31536000, immutable' }] },
+      {
+        source: `${engraver}/:file`,
+        headers: [{ key: 'Cache-Control', value: 'public, max-age=31536000, immutable' }],
+      },
       { source: `${engraver}/verovio.wasm`, headers: [{ key: 'Content-Encoding', value: 'gzip' }] },
     ]),
 };

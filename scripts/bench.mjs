@@ -35,7 +35,10 @@ print('Key presses a note, demo pieces typed by finger numbers:', await countPre
 ensureBuilt();
 ensureChromium();
 const { address, stop } = await serve(await freePort());
-print('Bench in Chromium, from the key press to the engraved page, 28 presses of “]”:', await measureKeyPress(address, new TextDecoder().decode(piece), plainLoadMs));
+print(
+  'Bench in Chromium, from the key press to the engraved page, 28 presses of “]”:',
+  await measureKeyPress(address, new TextDecoder().decode(piece), plainLoadMs),
+);
 print('Entering in Chromium, 30 presses in the middle of a piece:', await measureEntering(address));
 print('The shelf of 1,000 made pieces of 8 to 32 bars, two hands, in Chromium:', await measureShelf(address));
 stop();

@@ -16,15 +16,17 @@ const step = (name) => {
   if (!runsScript(name, { CHECK_SUMS: sums })) failed.push(name);
 };
 
-// These three only read, each on one core: side by side they take little longer than the longest.
-failed.push(...(await runsTogether(['lint', 'types', 'imports'])));
+// These four only read, each on one core: side by side they take little longer than the longest.
+failed.push(...(await runsTogether(['lint', 'types', 'imports', 'unused'])));
 step('test');
 ensureBuilt();
 ensureChromium();
 step('test:browser');
 
 const lines = existsSync(sums) ? readFileSync(sums, 'utf8').trim().split('\n') : [];
-const [passed, missed] = lines.map((line) => line.split(' ').map(Number)).reduce((sum, line) => [sum[0] + line[0], sum[1] + line[1]], [0, 0]);
+const [passed, missed] = lines
+  .map((line) => line.split(' ').map(Number))
+  .reduce((sum, line) => [sum[0] + line[0], sum[1] + line[1]], [0, 0]);
 if (failed.length > 0) console.log(`\nNot in order: ${failed.join(', ')}`);
 if (failed.length > 0 || passed === 0) process.exitCode = 1;
 console.log(`${passed} passed, ${missed} failed`);

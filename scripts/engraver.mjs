@@ -20,7 +20,10 @@ const STREAMED = "WebAssembly.instantiateStreaming(fetch(new URL('./verovio.wasm
 /** The place where a text that must be there once begins. */
 function onlyPlaceOf(text, wanted) {
   const at = text.indexOf(wanted);
-  if (at < 0 || text.indexOf(wanted, at + 1) >= 0) throw new Error(`verovio ${version} has “${wanted}” not just once: scripts/engraver.mjs does not know this release.`);
+  if (at < 0 || text.indexOf(wanted, at + 1) >= 0)
+    throw new Error(
+      `verovio ${version} has “${wanted}” not just once: scripts/engraver.mjs does not know this release.`,
+    );
   return at;
 }
 
@@ -52,7 +55,10 @@ async function program() {
 /** Whether what is served was made from the package, and by these lines, as they are now. */
 function isMade() {
   const made = join(TO, 'verovio.wasm');
-  return existsSync(made) && [SCRIPT, fileURLToPath(import.meta.url)].every((source) => statSync(source).mtimeMs <= statSync(made).mtimeMs);
+  return (
+    existsSync(made) &&
+    [SCRIPT, fileURLToPath(import.meta.url)].every((source) => statSync(source).mtimeMs <= statSync(made).mtimeMs)
+  );
 }
 
 if (!isMade()) {

@@ -5,7 +5,19 @@ import { dirname, join } from 'node:path';
 
 const [project, ...rest] = process.argv.slice(2);
 const jest = join(dirname(createRequire(import.meta.url).resolve('jest/package.json')), 'bin/jest.js');
-const { status } = spawnSync(process.execPath, ['--experimental-vm-modules', '--no-warnings', jest, ...rest, '--selectProjects', project, ...(project === 'unit' ? ['--maxWorkers=100%'] : ['--runInBand'])], {
-  stdio: 'inherit',
-});
+const { status } = spawnSync(
+  process.execPath,
+  [
+    '--experimental-vm-modules',
+    '--no-warnings',
+    jest,
+    ...rest,
+    '--selectProjects',
+    project,
+    ...(project === 'unit' ? ['--maxWorkers=100%'] : ['--runInBand']),
+  ],
+  {
+    stdio: 'inherit',
+  },
+);
 process.exitCode = status ?? 1;

@@ -12,22 +12,82 @@ const ENGRAVED = '[data-role=paper] figure[aria-busy=false]';
 /** Each view: where it is, what must be there before the picture is taken, and what is pressed first, one after the other. */
 const VIEWS = [
   { name: 'shelf', path: '/', waitsFor: '[data-piece=harbour-stairs] figure[aria-busy=false]' },
-  { name: 'bench', path: '/bench?piece=lantern-walk&key=E-major&at=1:3', waitsFor: ENGRAVED, presses: ['[data-flag=fourth-on-black]'] },
-  { name: 'bench-hand-tracks', path: '/bench?piece=the-sixth-step&key=B-major&pupil=demo-tam&at=1:1', waitsFor: ENGRAVED, presses: ['[data-view=after]'] },
-  { name: 'bench-note', path: '/bench?piece=harbour-stairs&key=Eb-major&at=2:1', waitsFor: ENGRAVED, presses: ['#tab-note', '[data-mark=ring]', '[data-mark=reminder]', '[data-role=under-notes]', '[data-label=degrees]', '[data-role=under-notes]'] },
-  { name: 'bench-finger-numbers', path: '/bench?piece=two-boats&key=D-major&at=1:2', waitsFor: ENGRAVED, presses: ['[data-view=fingers]', '#tab-key'] },
-  { name: 'bench-chords', path: '/bench?piece=market-chords&key=G-major&pupil=demo-bria&at=3:1', waitsFor: ENGRAVED, presses: ['#tab-chords'] },
+  {
+    name: 'bench',
+    path: '/bench?piece=lantern-walk&key=E-major&at=1:3',
+    waitsFor: ENGRAVED,
+    presses: ['[data-flag=fourth-on-black]'],
+  },
+  {
+    name: 'bench-hand-tracks',
+    path: '/bench?piece=the-sixth-step&key=B-major&pupil=demo-tam&at=1:1',
+    waitsFor: ENGRAVED,
+    presses: ['[data-view=after]'],
+  },
+  {
+    name: 'bench-note',
+    path: '/bench?piece=harbour-stairs&key=Eb-major&at=2:1',
+    waitsFor: ENGRAVED,
+    presses: [
+      '#tab-note',
+      '[data-mark=ring]',
+      '[data-mark=reminder]',
+      '[data-role=under-notes]',
+      '[data-label=degrees]',
+      '[data-role=under-notes]',
+    ],
+  },
+  {
+    name: 'bench-finger-numbers',
+    path: '/bench?piece=two-boats&key=D-major&at=1:2',
+    waitsFor: ENGRAVED,
+    presses: ['[data-view=fingers]', '#tab-key'],
+  },
+  {
+    name: 'bench-chords',
+    path: '/bench?piece=market-chords&key=G-major&pupil=demo-bria&at=3:1',
+    waitsFor: ENGRAVED,
+    presses: ['#tab-chords'],
+  },
   { name: 'bench-key-change', path: '/bench?piece=bridge-to-the-other-bank&key=Eb-major', waitsFor: ENGRAVED },
   { name: 'bench-lamplight', path: '/bench?piece=night-baker&key=Eb-major', waitsFor: ENGRAVED, dark: true },
-  { name: 'enter', path: '/enter?piece=slow-ferris', waitsFor: '[data-role=entered] [data-line="1"] figure[aria-busy=false]', keys: ['End', '4', '3', 't', '2'] },
-  { name: 'enter-narrow', path: '/enter?piece=harbour-stairs', waitsFor: '[data-role=entered] [data-line="1"] figure[aria-busy=false]', presses: ['[data-role=narrow]', '[data-panel=steps]'], keys: ['ArrowRight', '5', 'Control+z', '4', 'Shift+ArrowLeft', 'Shift+ArrowLeft'] },
-  { name: 'survey', path: '/survey?piece=the-sixth-step&pupil=demo-tam&keys=D-major,F-major', waitsFor: '[data-role=survey][data-whole=true]' },
-  { name: 'survey-bars', path: '/survey?piece=the-sixth-step&pupil=any&show=bars&keys=C-major,F-major,Eb-major', waitsFor: '[data-role=bars] tbody tr' },
+  {
+    name: 'enter',
+    path: '/enter?piece=slow-ferris',
+    waitsFor: '[data-role=entered] [data-line="1"] figure[aria-busy=false]',
+    keys: ['End', '4', '3', 't', '2'],
+  },
+  {
+    name: 'enter-narrow',
+    path: '/enter?piece=harbour-stairs',
+    waitsFor: '[data-role=entered] [data-line="1"] figure[aria-busy=false]',
+    presses: ['[data-role=narrow]', '[data-panel=steps]'],
+    keys: ['ArrowRight', '5', 'Control+z', '4', 'Shift+ArrowLeft', 'Shift+ArrowLeft'],
+  },
+  {
+    name: 'survey',
+    path: '/survey?piece=the-sixth-step&pupil=demo-tam&keys=D-major,F-major',
+    waitsFor: '[data-role=survey][data-whole=true]',
+  },
+  {
+    name: 'survey-bars',
+    path: '/survey?piece=the-sixth-step&pupil=any&show=bars&keys=C-major,F-major,Eb-major',
+    waitsFor: '[data-role=bars] tbody tr',
+  },
   { name: 'fit', path: '/fit?pupil=demo-tam&tonics=C,D,F&ask=stays-put', waitsFor: '[data-role=fit][data-state=done]' },
   { name: 'atlas', path: '/atlas?key=Eb-major', waitsFor: '[data-role=position] figure[aria-busy=false]' },
-  { name: 'atlas-card', path: '/atlas?part=cards&key=A-major', waitsFor: '[data-card-line="fifth-sixth/left"] figure[aria-busy=false]' },
-  { name: 'atlas-drill', path: '/atlas?part=drills&keys=D-major,A-minor,Eb-major&drill=cross-hands&rhythm=waltz', waitsFor: '[data-role=drill] figure[aria-busy=false]' },
+  {
+    name: 'atlas-card',
+    path: '/atlas?part=cards&key=A-major',
+    waitsFor: '[data-card-line="fifth-sixth/left"] figure[aria-busy=false]',
+  },
+  {
+    name: 'atlas-drill',
+    path: '/atlas?part=drills&keys=D-major,A-minor,Eb-major&drill=cross-hands&rhythm=waltz',
+    waitsFor: '[data-role=drill] figure[aria-busy=false]',
+  },
   { name: 'settings', path: '/settings', waitsFor: 'input[name=outer]' },
+  { name: 'studio-file', path: '/settings', waitsFor: '[data-role=room]', file: 'tests/fixtures/studio-files/v4.json' },
 ];
 
 ensureBuilt();
@@ -40,7 +100,7 @@ const page = await browser.newPage();
 await page.setViewport({ width: 1280, height: 800 });
 await page.goto(address);
 await page.waitForFunction(() => document.querySelectorAll('[data-piece] figure[aria-busy=false]').length === 12);
-for (const { name, path, waitsFor, presses, keys, dark } of VIEWS) {
+for (const { name, path, waitsFor, presses, keys, dark, file } of VIEWS) {
   await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: dark ? 'dark' : 'light' }]);
   await page.goto(address + path);
   await page.waitForSelector(waitsFor);
@@ -54,10 +114,19 @@ for (const { name, path, waitsFor, presses, keys, dark } of VIEWS) {
     await page.keyboard.press(last);
     if (held) await page.keyboard.up(held);
   }
+  if (file) {
+    await (await page.waitForSelector('[data-role=studio-file]')).uploadFile(join(ROOT, file));
+    await page.waitForSelector('[data-role=file-preview]');
+    await page.evaluate(() =>
+      window.scrollTo(0, document.querySelector('#studio').getBoundingClientRect().top + window.scrollY - 80),
+    );
+  }
   await page.waitForNetworkIdle();
   if (keys) await page.waitForSelector('[data-role=kept][data-kept=true]');
-  if (path.startsWith('/atlas')) await page.waitForFunction(() => document.querySelector('figure[aria-busy=true]') === null);
-  if (path.startsWith('/bench')) await page.waitForFunction(() => document.querySelector('[data-role=paper] figure[aria-busy=true]') === null);
+  if (path.startsWith('/atlas'))
+    await page.waitForFunction(() => document.querySelector('figure[aria-busy=true]') === null);
+  if (path.startsWith('/bench'))
+    await page.waitForFunction(() => document.querySelector('[data-role=paper] figure[aria-busy=true]') === null);
   await page.evaluate(() => document.fonts.ready);
   await page.screenshot({ path: join(folder, `${name}.png`) });
   console.log(`docs/screenshots/${name}.png`);

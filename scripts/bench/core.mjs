@@ -4,21 +4,45 @@ import { median, timed } from './figures.mjs';
 
 const RUNS = 40;
 
+/** How a piece is moved where nothing else is asked for. */
+async function usualOptions() {
+  const { USUAL_PLAYER } = await import('../../src/core/fingering/index.ts');
+  return {
+    direction: 'nearest',
+    octaves: { right: 0, left: 0 },
+    spelling: 'strict',
+    courtesy: 'bar',
+    sixth: 'natural',
+    seventh: 'raised',
+    player: USUAL_PLAYER,
+    keyboard: 88,
+    respelled: [],
+    decisions: { fingers: [], aside: [] },
+  };
+}
+
 /** How long the core takes, against how long Verovio takes to load the same file. */
 export async function measureCore(bytes) {
-  const job = await import('../../src/core/job/index.ts');
-  const { USUAL_PLAYER } = await import('../../src/core/finger/index.ts');
+  const job = {
+    ...(await import('../../src/core/piece/index.ts')),
+    ...(await import('../../src/core/views/index.ts')),
+  };
   const { parseKey } = await import('../../src/core/pitch/index.ts');
   const engraver = new VerovioToolkit(await createVerovioModule());
   const text = new TextDecoder().decode(bytes);
   const opened = () => job.openPiece(bytes, { format: null, key: null, part: null }).value;
   const piece = opened();
-  const wish = { direction: 'nearest', octaves: { right: 0, left: 0 }, spelling: 'strict', courtesy: 'bar', sixth: 'natural', seventh: 'raised', fingering: 'keep', player: USUAL_PLAYER, keyboard: 88, respelled: [], decisions: { fingers: [], aside: [] } };
-  const move = () => job.saveAs(piece, job.moveTo(piece, job.asWritten(piece), { ...wish, to: parseKey('Eb', 'major') }).value, 'musicxml');
+  const options = { ...(await usualOptions()), fingering: 'keep' };
+  const move = () =>
+    job.saveAs(
+      piece,
+      job.moveTo(piece, job.asWritten(piece), { ...options, to: parseKey('Eb', 'major') }).value,
+      'musicxml',
+    );
 
   const reading = median(timed(RUNS, opened));
   const moving = median(timed(RUNS, move));
-  const ladder = median(timed(RUNS, () => job.ladderOf(piece, wish, 'ease')));
+  const ladder = median(timed(RUNS, () => job.ladderOf(piece, options, 'ease')));
   const loading = median(timed(RUNS, () => engraver.loadData(text)));
   return [
     ['reading the file', `${reading.toFixed(1)} ms`],
@@ -32,15 +56,24 @@ export async function measureCore(bytes) {
 
 /** How long the engraver takes for a plain load of the page that the Bench shows of a file, both versions, ms. */
 export async function plainLoadMs(text) {
-  const job = await import('../../src/core/job/index.ts');
-  const { USUAL_PLAYER } = await import('../../src/core/finger/index.ts');
+  const job = {
+    ...(await import('../../src/core/piece/index.ts')),
+    ...(await import('../../src/core/views/index.ts')),
+  };
   const { parseKey } = await import('../../src/core/pitch/index.ts');
   const engraver = new VerovioToolkit(await createVerovioModule());
   engraver.setOptions({ breaks: 'encoded' });
   const piece = job.openPiece(new TextEncoder().encode(text), { format: null, key: null, part: null }).value;
   const before = job.asWritten(piece);
-  const wish = { direction: 'nearest', octaves: { right: 0, left: 0 }, spelling: 'strict', courtesy: 'bar', sixth: 'natural', seventh: 'raised', fingering: 'plan', player: USUAL_PLAYER, keyboard: 88, respelled: [], decisions: { fingers: [], aside: [] } };
-  const after = job.moveTo(piece, before, { ...wish, to: parseKey('Eb', 'major') }).value;
-  const view = job.benchView(piece, before, after, { view: 'both', columns: 24, prefixes: { before: 'a-', after: 'b-' }, labels: [], marks: [], tracks: 'shown' });
+  const options = { ...(await usualOptions()), fingering: 'plan' };
+  const after = job.moveTo(piece, before, { ...options, to: parseKey('Eb', 'major') }).value;
+  const view = job.benchView(piece, before, after, {
+    view: 'both',
+    columns: 24,
+    prefixes: { before: 'a-', after: 'b-' },
+    labels: [],
+    marks: [],
+    tracks: 'shown',
+  });
   return median(timed(RUNS / 4, () => engraver.loadData(view.page.musicXml)));
 }

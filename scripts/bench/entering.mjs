@@ -14,10 +14,17 @@ const FIVE_FINGER = ['lantern-walk', 'two-boats', 'harbour-stairs', 'cat-on-the-
 export async function countPresses() {
   const { typePiece } = await import('../../tests/support/typist.ts');
   const files = readdirSync(DEMO).filter((name) => name.endsWith('.musicxml'));
-  const typed = files.map((name) => ({ id: name.replace('.musicxml', ''), ...typePiece(readFileSync(join(DEMO, name), 'utf8')) }));
-  const over = (all) => (all.reduce((sum, { presses }) => sum + presses, 0) / all.reduce((sum, { notes }) => sum + notes, 0)).toFixed(2);
+  const typed = files.map((name) => ({
+    id: name.replace('.musicxml', ''),
+    ...typePiece(readFileSync(join(DEMO, name), 'utf8')),
+  }));
+  const over = (all) =>
+    (all.reduce((sum, { presses }) => sum + presses, 0) / all.reduce((sum, { notes }) => sum + notes, 0)).toFixed(2);
   return [
-    ...typed.map(({ id, presses, notes }) => [`${id}${FIVE_FINGER.includes(id) ? ', five-finger' : ''}: ${presses} presses for ${notes} notes`, (presses / notes).toFixed(2)]),
+    ...typed.map(({ id, presses, notes }) => [
+      `${id}${FIVE_FINGER.includes(id) ? ', five-finger' : ''}: ${presses} presses for ${notes} notes`,
+      (presses / notes).toFixed(2),
+    ]),
     ['five-finger pieces together (held to 1.3)', over(typed.filter(({ id }) => FIVE_FINGER.includes(id)))],
     ['all twelve together (held to 1.8)', over(typed)],
   ];
@@ -47,10 +54,17 @@ export async function measureEntering(address) {
     await page.keyboard.press('Enter');
     await page.waitForSelector('[data-role=entry][data-ready=true] figure[data-shown=true]');
     for (const hand of ['right', 'left']) {
-      for (let bar = 0; bar < bars; bar += 1) await page.keyboard.type([0, 1, 2, 3].map((i) => '12345'[(bar + i) % 5]).join(''));
+      for (let bar = 0; bar < bars; bar += 1)
+        await page.keyboard.type([0, 1, 2, 3].map((i) => '12345'[(bar + i) % 5]).join(''));
       if (hand === 'right') await page.keyboard.press('9');
     }
-    await page.waitForFunction((notes) => document.querySelector('[data-role=entered]')?.getAttribute('data-notes') === String(notes) && document.querySelector('[data-role=kept][data-kept=true]') !== null, {}, bars * 8);
+    await page.waitForFunction(
+      (notes) =>
+        document.querySelector('[data-role=entered]')?.getAttribute('data-notes') === String(notes) &&
+        document.querySelector('[data-role=kept][data-kept=true]') !== null,
+      {},
+      bars * 8,
+    );
     await page.keyboard.press('Home');
     await page.keyboard.down('Control');
     for (let bar = 0; bar < bars / 2; bar += 1) await page.keyboard.press('ArrowRight');

@@ -6,7 +6,18 @@ const FOLDERS = ['/usr/share/doc/abcm2ps/examples', '/usr/share/doc/abcmidi/exam
 
 /** Demonstrations of drums, tunings, decorations and of nothing but rests, by file and place in it: listed before the
  * first measurement, and left out of it. */
-const LEFT_OUT = ['deco.abc/0', 'deco.abc/1', 'newfeatures.abc/4', 'daramud.abc/0', 'demo.abc/8', 'detune.abc/0', 'detune.abc/1', 'drums.abc/0', 'temperament.abc/0', 'temperament.abc/1'];
+const LEFT_OUT = [
+  'deco.abc/0',
+  'deco.abc/1',
+  'newfeatures.abc/4',
+  'daramud.abc/0',
+  'demo.abc/8',
+  'detune.abc/0',
+  'detune.abc/1',
+  'drums.abc/0',
+  'temperament.abc/0',
+  'temperament.abc/1',
+];
 
 /** The example tunes with the keys that their own `K:` lines name. Tunes that name no tonic (`K:none`, a clef alone, the
  * pipes) are counted apart: there is nothing to compare. Null where the packages are not installed. */
@@ -33,10 +44,24 @@ export async function exampleTunes() {
   return { tunes, leftOut: LEFT_OUT.length, withoutKey };
 }
 
-const MODES = { '': 'major', maj: 'major', ion: 'major', m: 'minor', min: 'minor', aeo: 'minor', mix: 'mixolydian', dor: 'dorian', phr: 'phrygian', lyd: 'lydian', loc: 'locrian' };
+const MODES = {
+  '': 'major',
+  maj: 'major',
+  ion: 'major',
+  m: 'minor',
+  min: 'minor',
+  aeo: 'minor',
+  mix: 'mixolydian',
+  dor: 'dorian',
+  phr: 'phrygian',
+  lyd: 'lydian',
+  loc: 'locrian',
+};
 
 /** Reads `Bb`, `Ador`, `C treble`, `G exp ^F`. */
 function keyOfLine(line, parseKey) {
-  const match = /^\s*([A-G](?:#|b)?)\s*(maj|min|ion|aeo|mix|dor|phr|lyd|loc|m(?![a-z]))?[a-z]*(?:\s|$|\^|_)/.exec(line.replace(/%.*/, ''));
+  const match = /^\s*([A-G](?:#|b)?)\s*(maj|min|ion|aeo|mix|dor|phr|lyd|loc|m(?![a-z]))?[a-z]*(?:\s|$|\^|_)/.exec(
+    line.replace(/%.*/, ''),
+  );
   return match ? parseKey(`${match[1]}-${MODES[match[2] ?? '']}`, 'major') : undefined;
 }

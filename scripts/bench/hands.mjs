@@ -2,13 +2,13 @@ import { exercises, seeded } from '../fit/exercises.mjs';
 import foldWeights from '../fit/fold-weights.json' with { type: 'json' };
 import { median } from './figures.mjs';
 
-const finger = await import('../../src/core/finger/index.ts');
-const force = await import('../../src/core/force/index.ts');
-const job = await import('../../src/core/job/index.ts');
+const finger = await import('../../src/core/fingering/index.ts');
+const force = await import('../../src/core/forced/index.ts');
+const job = { ...(await import('../../src/core/piece/index.ts')), ...(await import('../../src/core/views/index.ts')) };
 const { parseKey } = await import('../../src/core/pitch/index.ts');
-const { hopFlags } = await import('../../src/core/flag/index.ts');
+const { hopFlags } = await import('../../src/core/flags/index.ts');
 const scales = await import('../../tests/support/scales.ts');
-const published = await import('../../src/core/atlas/published.table.ts');
+const published = await import('../../src/core/reference/published.table.ts');
 const { degreePitch, keyOf, upAndDown } = await import('../../tests/support/planning.ts');
 const { handLine, passageOfLine } = await import('../../tests/support/passages.ts');
 const { musicXml } = await import('../../tests/support/build-piece.ts');
@@ -19,7 +19,10 @@ const name = ({ tonic, mode, hand }) => `${tonic} ${mode} ${hand}`;
 
 /** How many of a list are fingered as published, and which are not. */
 function score(list, exerciseOf, demandsFor) {
-  const judged = list.map((one) => ({ one, ...scales.judge(exerciseOf(one), scales.fingersOf(exerciseOf(one), demandsFor(one)).fingers) }));
+  const judged = list.map((one) => ({
+    one,
+    ...scales.judge(exerciseOf(one), scales.fingersOf(exerciseOf(one), demandsFor(one)).fingers),
+  }));
   const count = (test) => judged.filter(test).length;
   const missed = judged.filter(({ inner }) => !inner).map(({ one }) => name(one));
   return `inner ${count(({ inner }) => inner)}, exact ${count(({ exact }) => exact)} of ${list.length}${missed.length > 0 ? ` (not ${missed.join(', ')})` : ''}`;
@@ -31,16 +34,27 @@ export function measureFingerings() {
   // Fold f was fitted without the keys whose place in the circle is f modulo 2.
   const heldOut = (one) => folds[published.SCALE_TONICS[one.mode].indexOf(one.tonic) % 2];
   const gaps = exercises().map(({ exercise }) => scales.fingersOf(exercise, usual).gap);
-  const chromatic = ['right', 'left'].filter((hand) => scales.judge(scales.chromatic(hand), scales.fingersOf(scales.chromatic(hand), usual).fingers).inner);
+  const chromatic = ['right', 'left'].filter(
+    (hand) => scales.judge(scales.chromatic(hand), scales.fingersOf(scales.chromatic(hand), usual).fingers).inner,
+  );
   return [
     ['scales, all keys in the fit', score(published.PUBLISHED_SCALES, scales.exerciseOf, () => usual)],
     ['arpeggios, all keys in the fit', score(published.PUBLISHED_ARPEGGIOS, scales.exerciseOf, () => usual)],
     ['chromatic scale, hands as published', `${chromatic.length} of 2`],
     ['scales, fitted on the other half of the keys', score(published.PUBLISHED_SCALES, scales.exerciseOf, heldOut)],
-    ['arpeggios, fitted on the other half of the keys', score(published.PUBLISHED_ARPEGGIOS, scales.exerciseOf, heldOut)],
-    ['scales from the third degree, never in a fit', score(published.PUBLISHED_SCALES, scales.fromThirdDegree, () => usual)],
+    [
+      'arpeggios, fitted on the other half of the keys',
+      score(published.PUBLISHED_ARPEGGIOS, scales.exerciseOf, heldOut),
+    ],
+    [
+      'scales from the third degree, never in a fit',
+      score(published.PUBLISHED_SCALES, scales.fromThirdDegree, () => usual),
+    ],
     ['scales in broken thirds, never in a fit', brokenThirds()],
-    ['plans proved to be the best, of all exercises', `${gaps.filter((gap) => gap < 1e-4).length} of ${gaps.length}, largest gap ${Math.max(...gaps).toFixed(2)}`],
+    [
+      'plans proved to be the best, of all exercises',
+      `${gaps.filter((gap) => gap < 1e-4).length} of ${gaps.length}, largest gap ${Math.max(...gaps).toFixed(2)}`,
+    ],
   ];
 }
 
@@ -52,7 +66,10 @@ function brokenThirds() {
     const degrees = Array.from({ length: 14 }, (_, i) => [i, i + 2]).flat();
     const line = upAndDown(degrees.map((degree) => degreePitch(key, degree, hand === 'right' ? 4 : 2)));
     const passage = passageOfLine(hand, handLine(hand, line.join(' ')), key);
-    const study = force.studyHand(force.groundOf(passage, usual), passage.notes.map(({ note }) => note.midi));
+    const study = force.studyHand(
+      force.baselineOf(passage, usual),
+      passage.notes.map(({ note }) => note.midi),
+    );
     hops += hopFlags({ study, played: study.plan, notes: passage.notes.map(({ note }) => note) }).length;
     thumbs += study.plan.fingering.filter((one, i) => one === 1 && study.view.black[i] === 1).length;
     notes += passage.notes.length;
@@ -70,12 +87,20 @@ export function measureFlags() {
   return KEYS.map((to) => {
     const flags = tunes.map((piece) => moved(piece, to, LEVEL_3, 'counted').flags.filter(({ wasThere }) => !wasThere));
     const share = (test) => `${Math.round((100 * flags.filter((own) => own.some(test)).length) / tunes.length)} %`;
-    return [`tunes with a new flag in ${to}`, `${share(() => true)}; must or should ${share(({ severity }) => severity !== 'watch')}`];
+    return [
+      `tunes with a new flag in ${to}`,
+      `${share(() => true)}; must or should ${share(({ severity }) => severity !== 'watch')}`,
+    ];
   });
 }
 
 const LETTERS = ['C4', 'D4', 'E4', 'F4', 'G4', 'A4', 'B4', 'C5', 'D5', 'E5'];
-const CHORDS = [['C3', 'E3', 'G3'], ['B2', 'F3', 'G3'], ['C3', 'F3', 'A3'], ['D3', 'F3', 'A3']];
+const CHORDS = [
+  ['C3', 'E3', 'G3'],
+  ['B2', 'F3', 'G3'],
+  ['C3', 'F3', 'A3'],
+  ['D3', 'F3', 'A3'],
+];
 
 function tune(random, bars) {
   let at = Math.floor(random() * 5);
@@ -91,7 +116,9 @@ function tune(random, bars) {
 function accompaniment(random, bars) {
   const bar = () => {
     const chord = CHORDS[Math.floor(random() * 4)];
-    return random() < 0.5 ? `${chord.join('+')}h ${chord.join('+')}h` : `${chord[0]}q ${chord[2]}q ${chord[1]}q ${chord[2]}q`;
+    return random() < 0.5
+      ? `${chord.join('+')}h ${chord.join('+')}h`
+      : `${chord[0]}q ${chord[2]}q ${chord[1]}q ${chord[2]}q`;
   };
   return Array.from({ length: bars }, bar).join(' | ');
 }
@@ -106,7 +133,12 @@ function pieceOf(text) {
 }
 
 function moved(piece, to, player, detail = 'full') {
-  return job.moveTo(piece, job.asWritten(piece, player), { ...USUAL, player, fingering: 'plan', to: parseKey(to, 'major') }, detail).value;
+  return job.moveTo(
+    piece,
+    job.asWritten(piece, player),
+    { ...USUAL, player, fingering: 'plan', to: parseKey(to, 'major') },
+    detail,
+  ).value;
 }
 
 /** How long some work takes once, ms. */

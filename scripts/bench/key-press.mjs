@@ -49,7 +49,10 @@ export async function measureKeyPress(address, musicXml, loadMs) {
       [`${bars} bars: 95th percentile (held to ${floorMs} ms)`, `${at95.toFixed(0)} ms`],
       [`${bars} bars: slowest`, `${Math.max(...times).toFixed(0)} ms`],
       [`${bars} bars: times a plain load of the same page`, (median(times) / plain).toFixed(2)],
-      [`${bars} bars: tasks over ${LONGEST_TASK_MS} ms in ${PRESSES} presses (none wanted)`, tasks.length === 0 ? 'none' : `${tasks.length}, the longest ${Math.max(...tasks).toFixed(0)} ms`],
+      [
+        `${bars} bars: tasks over ${LONGEST_TASK_MS} ms in ${PRESSES} presses (none wanted)`,
+        tasks.length === 0 ? 'none' : `${tasks.length}, the longest ${Math.max(...tasks).toFixed(0)} ms`,
+      ],
     );
   }
   await browser.close();
@@ -82,7 +85,9 @@ function dropped(text, name) {
 function listenForNextPage() {
   window.longTasks = [];
   window.taskWatcher?.disconnect();
-  window.taskWatcher = new PerformanceObserver((list) => window.longTasks.push(...list.getEntries().map(({ duration }) => duration)));
+  window.taskWatcher = new PerformanceObserver((list) =>
+    window.longTasks.push(...list.getEntries().map(({ duration }) => duration)),
+  );
   window.taskWatcher.observe({ type: 'longtask' });
   window.measuredMs = new Promise((resolve) => {
     let pressedAt = null;
@@ -90,11 +95,17 @@ function listenForNextPage() {
     const before = paper.dataset.key;
     window.addEventListener('keydown', (event) => (pressedAt = event.timeStamp), { once: true, capture: true });
     const look = () => {
-      const isDone = pressedAt !== null && paper.dataset.key !== before && paper.querySelector('figure').dataset.shown === 'true';
+      const isDone =
+        pressedAt !== null && paper.dataset.key !== before && paper.querySelector('figure').dataset.shown === 'true';
       if (isDone) requestAnimationFrame(() => resolve(performance.now() - pressedAt));
       return isDone;
     };
     const watcher = new MutationObserver(() => look() && watcher.disconnect());
-    watcher.observe(paper, { subtree: true, childList: true, attributes: true, attributeFilter: ['data-shown', 'data-key'] });
+    watcher.observe(paper, {
+      subtree: true,
+      childList: true,
+      attributes: true,
+      attributeFilter: ['data-shown', 'data-key'],
+    });
   });
 }

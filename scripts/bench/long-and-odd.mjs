@@ -2,7 +2,7 @@ import { median, timed } from './figures.mjs';
 
 /** How reading, moving and writing grow with the length of a piece, and how long odd files take to be refused. */
 export async function measureLongAndOdd() {
-  const { asWritten, moveTo, openPiece, saveAs } = await import('../../src/core/job/index.ts');
+  const { asWritten, moveTo, openPiece, saveAs } = await import('../../src/core/piece/index.ts');
   const { parseKey } = await import('../../src/core/pitch/index.ts');
   const { musicXml } = await import('../../tests/support/build-piece.ts');
   const { generatedPiece, mutilatedFiles } = await import('../../tests/support/odd-files.ts');
@@ -11,7 +11,9 @@ export async function measureLongAndOdd() {
 
   const pieceOf = (bars) => {
     const line = (bar) => Array.from({ length: bars }, () => bar).join(' | ');
-    return new TextEncoder().encode(musicXml({ right: line('C4q/1 D4q/2 F#4q/4 G4q/5'), left: line('C3h/5 G3h/1'), mode: 'major' }));
+    return new TextEncoder().encode(
+      musicXml({ right: line('C4q/1 D4q/2 F#4q/4 G4q/5'), left: line('C3h/5 G3h/1'), mode: 'major' }),
+    );
   };
   const wayOf = (bytes) => {
     const piece = openPiece(bytes, options).value;
@@ -21,7 +23,10 @@ export async function measureLongAndOdd() {
   const shortMs = median(timed(3, () => wayOf(short)));
   const longMs = median(timed(3, () => wayOf(long)));
 
-  const odd = [...mutilatedFiles(100), ...Array.from({ length: 200 }, (_, seed) => new TextEncoder().encode(generatedPiece(seed)))];
+  const odd = [
+    ...mutilatedFiles(100),
+    ...Array.from({ length: 200 }, (_, seed) => new TextEncoder().encode(generatedPiece(seed))),
+  ];
   let slowest = 0;
   let most = 0;
   for (const bytes of odd) {

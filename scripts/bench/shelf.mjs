@@ -16,7 +16,10 @@ function shelfOf(count) {
     id: `made-${i}`,
     origin: 'own',
     fileName: `made-${i}.musicxml`,
-    musicXml: twoHands(LEAST_BARS + ((i * 7) % (MOST_BARS - LEAST_BARS + 1)), 1000 + i).replace('<score-partwise', `<!-- ${i} --><score-partwise`),
+    musicXml: twoHands(LEAST_BARS + ((i * 7) % (MOST_BARS - LEAST_BARS + 1)), 1000 + i).replace(
+      '<score-partwise',
+      `<!-- ${i} --><score-partwise`,
+    ),
     addedAt: i,
     lastKey: null,
     ownKey: null,
@@ -46,7 +49,9 @@ async function fillShelf(page, pieces) {
 
 const watchTasks = () => {
   window.longTasks = [];
-  new PerformanceObserver((list) => window.longTasks.push(...list.getEntries().map(({ duration }) => duration))).observe({ type: 'longtask', buffered: true });
+  new PerformanceObserver((list) =>
+    window.longTasks.push(...list.getEntries().map(({ duration }) => duration)),
+  ).observe({ type: 'longtask', buffered: true });
 };
 
 /** Opens a screen and tells how long it takes until it shows something. */
@@ -94,7 +99,11 @@ export async function measureShelf(address) {
     PIECES,
   );
   await page.waitForSelector('[data-state=done]', { timeout: 600_000 });
-  const survey = await until(page, `${address}/survey?piece=made-24&pupil=any`, () => document.querySelector('[data-role=survey]')?.getAttribute('data-whole') === 'true');
+  const survey = await until(
+    page,
+    `${address}/survey?piece=made-24&pupil=any`,
+    () => document.querySelector('[data-role=survey]')?.getAttribute('data-whole') === 'true',
+  );
   await browser.close();
   return [
     ['the shelf: first answer after the screen is up (held to 1 s)', `${first - shown} ms`],

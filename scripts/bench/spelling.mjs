@@ -5,7 +5,7 @@ import { exampleTunes } from './example-tunes.mjs';
 export async function measureSpelling() {
   const examples = await exampleTunes();
   if (!examples) return [['not measured', 'install Debian’s abcm2ps and abcmidi for their example tunes']];
-  const { openPiece, asWritten, saveAs } = await import('../../src/core/job/index.ts');
+  const { openPiece, asWritten, saveAs } = await import('../../src/core/piece/index.ts');
   const { fifthsOf, nameText, parseName } = await import('../../src/core/pitch/index.ts');
   const { struckNotes } = await import('../../src/core/score/index.ts');
   let notes = 0;
@@ -18,11 +18,20 @@ export async function measureSpelling() {
     const midi = withoutKeys(saveAs(piece.value, asWritten(piece.value), 'midi').content);
     const back = openPiece(midi, { format: 'midi', key: null, part: null });
     if (!back.ok) continue;
-    const told = (opened) => struckNotes(opened.notes).filter(({ isGrace }) => !isGrace).map(({ midi: key, onset, pitch }) => ({ place: `${Math.round((24 * onset) / opened.score.ticksPerQuarter)}/${key}`, name: nameText(pitch) }));
+    const told = (opened) =>
+      struckNotes(opened.notes)
+        .filter(({ isGrace }) => !isGrace)
+        .map(({ midi: key, onset, pitch }) => ({
+          place: `${Math.round((24 * onset) / opened.score.ticksPerQuarter)}/${key}`,
+          name: nameText(pitch),
+        }));
     const heard = new Map(told(back.value).map(({ place, name: spelled }) => [place, spelled]));
     const pairs = told(piece.value).filter(({ place }) => heard.has(place));
     const wrong = pairs.filter(({ place, name: spelled }) => heard.get(place) !== spelled);
-    const isTurned = (turn) => pairs.filter(({ place, name: spelled }) => fifthsOf(parseName(heard.get(place))) - fifthsOf(parseName(spelled)) === turn).length;
+    const isTurned = (turn) =>
+      pairs.filter(
+        ({ place, name: spelled }) => fifthsOf(parseName(heard.get(place))) - fifthsOf(parseName(spelled)) === turn,
+      ).length;
     rightTurned += Math.max(isTurned(0), isTurned(12), isTurned(-12));
     notes += pairs.length;
     right += pairs.length - wrong.length;

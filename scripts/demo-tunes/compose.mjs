@@ -24,7 +24,8 @@ function signOf(pitch, state) {
   state.bar.set(line, pitch.alter);
   if (pitch.alter !== holding) return `<accidental>${SIGNS[pitch.alter]}</accidental>`;
   const before = state.before.get(line);
-  const isOwed = isFirst && before !== undefined && before !== pitch.alter && before !== signatureAlter(state.fifths, pitch.step);
+  const isOwed =
+    isFirst && before !== undefined && before !== pitch.alter && before !== signatureAlter(state.fifths, pitch.step);
   return isOwed ? `<accidental cautionary="yes" parentheses="yes">${SIGNS[pitch.alter]}</accidental>` : '';
 }
 
@@ -109,10 +110,17 @@ function compose(tune) {
   const barLength = (beats * 8) / beatType;
   const pickup = (tune.pickup ?? 0) * 2;
   const lyric = lyricSource(tune.words);
-  const states = ['right', 'left'].map(() => ({ fifths: FIFTHS[tune.key], bar: new Map(), before: new Map(), tieOpen: false, barLength }));
+  const states = ['right', 'left'].map(() => ({
+    fifths: FIFTHS[tune.key],
+    bar: new Map(),
+    before: new Map(),
+    tieOpen: false,
+    barLength,
+  }));
 
   const bars = right.map((_, index) => {
-    const expected = pickup && index === 0 ? pickup : pickup && index === right.length - 1 ? barLength - pickup : barLength;
+    const expected =
+      pickup && index === 0 ? pickup : pickup && index === right.length - 1 ? barLength - pickup : barLength;
     const keyMark = right[index].find(({ mark }) => mark?.startsWith('key '));
     const hands = [right[index], left[index]].map((events, staffIndex) => {
       const hand = staffIndex === 0 ? 'right' : 'left';
@@ -123,7 +131,11 @@ function compose(tune) {
       const length = events.reduce((sum, event) => sum + (event.duration ?? 0), 0);
       if (length !== expected) throw new Error(`${tune.id} bar ${index}: ${hand} hand is ${length}, not ${expected}`);
       return events
-        .map((event) => (event.mark === undefined ? noteXml(event, hand, state, hand === 'right' && event.pitches.length ? lyric() : '') : markXml(event.mark, staffIndex + 1)))
+        .map((event) =>
+          event.mark === undefined
+            ? noteXml(event, hand, state, hand === 'right' && event.pitches.length ? lyric() : '')
+            : markXml(event.mark, staffIndex + 1),
+        )
         .join('');
     });
     const mode = tune.key.endsWith('m') ? 'minor' : 'major';

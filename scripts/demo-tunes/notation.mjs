@@ -1,7 +1,8 @@
 // Reads the short notation of tunes.mjs into bars of events. Lengths are in eighths of a quarter's half: a quarter is 2.
 const LENGTHS = { w: 8, h: 4, q: 2, e: 1 };
 const TYPES = { w: 'whole', h: 'half', q: 'quarter', e: 'eighth' };
-const NOTE = /^(\(*)((?:[A-G](?:##|#|bb|b)?\d)(?:\+[A-G](?:##|#|bb|b)?\d)*|R)([whqe])(\.?)([1-5](?:-[1-5])*)?(['^~]*)(\)*)$/;
+const NOTE =
+  /^(\(*)((?:[A-G](?:##|#|bb|b)?\d)(?:\+[A-G](?:##|#|bb|b)?\d)*|R)([whqe])(\.?)([1-5](?:-[1-5])*)?(['^~]*)(\)*)$/;
 const ALTERS = { '##': 2, '#': 1, '': 0, b: -1, bb: -2 };
 
 /** One hand's line as bars; each bar is a list of marks (`[p]`) and notes. Throws on a token it does not know. */

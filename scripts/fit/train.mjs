@@ -3,7 +3,7 @@
 // inequalities allow, each within its bounds.
 import '../lib/typescript.mjs';
 
-const finger = await import('../../src/core/finger/index.ts');
+const finger = await import('../../src/core/fingering/index.ts');
 const { judge } = await import('../../tests/support/scales.ts');
 
 const RULES = finger.RULES;
@@ -15,8 +15,54 @@ const CONSISTENCY = 2.5;
 
 /** Weights stay within these, so that what the exercises do not speak of (levels, moves, detached notes) keeps its place.
  * Our own choice, around the values of the project's fingering model. */
-const LEAST = { move: 3, moveLetters: 0.3, legatoMove: 1.5, small: 0.8, large: 0.2, largeThumb: 0.25, open: 0.8, contract: 2, leap: 1, disguisedPass: 6, thumbBlack: 0.8, fourBlack: 0.1, twoBlack: 0.1, stretch: 0.3, weakFour: 0.1, weakFive: 0.1, smallUnder: 0.1, pass: 2.5, passSwing: 0.1, passSpan: 0.05, passFour: 0.1, passLevel: 0.2, hop: 4, chordOuter: 3.5, change: 1, changeLetters: 1, innerPattern: 2, innerFinger: 2.5, repeat: 0 };
-const GREATEST = { smallThumb: 0.7, thumbBlack: 2, small: 2.5, thumbBlackNeighbour: 3.5, fiveBlackNeighbour: 2.5, hop: 4, chordOuter: 3.5, change: 1, changeLetters: 1, disguisedPass: 6, leap: 2, passLevel: 0.6, innerPattern: 2, innerFinger: 2.5, repeat: 0 };
+const LEAST = {
+  move: 3,
+  moveLetters: 0.3,
+  legatoMove: 1.5,
+  small: 0.8,
+  large: 0.2,
+  largeThumb: 0.25,
+  open: 0.8,
+  contract: 2,
+  leap: 1,
+  disguisedPass: 6,
+  thumbBlack: 0.8,
+  fourBlack: 0.1,
+  twoBlack: 0.1,
+  stretch: 0.3,
+  weakFour: 0.1,
+  weakFive: 0.1,
+  smallUnder: 0.1,
+  pass: 2.5,
+  passSwing: 0.1,
+  passSpan: 0.05,
+  passFour: 0.1,
+  passLevel: 0.2,
+  hop: 4,
+  chordOuter: 3.5,
+  change: 1,
+  changeLetters: 1,
+  innerPattern: 2,
+  innerFinger: 2.5,
+  repeat: 0,
+};
+const GREATEST = {
+  smallThumb: 0.7,
+  thumbBlack: 2,
+  small: 2.5,
+  thumbBlackNeighbour: 3.5,
+  fiveBlackNeighbour: 2.5,
+  hop: 4,
+  chordOuter: 3.5,
+  change: 1,
+  changeLetters: 1,
+  disguisedPass: 6,
+  leap: 2,
+  passLevel: 0.6,
+  innerPattern: 2,
+  innerFinger: 2.5,
+  repeat: 0,
+};
 const leastOf = (rule) => LEAST[rule] ?? 0.02;
 const greatestOf = (rule) => GREATEST[rule] ?? Infinity;
 
@@ -47,7 +93,7 @@ function tryOut(list, weights) {
   let score = 0;
   for (const one of list) {
     const lattice = finger.latticeOf(one.exercise.passage, one.view, demands);
-    const planned = finger.solveAlike(lattice, one.groups, finger.NO_EXTRA);
+    const planned = finger.solveConsistent(lattice, one.groups, finger.NO_EXTRA);
     const { inner, exact } = judge(one.exercise, planned.steps.map(({ grip }) => grip.fingers.join('')).join(''));
     score += one.weight * (3 * Number(inner) + Number(exact));
     if (!exact) wrong.push(cutOf(one, lattice, planned));
@@ -59,7 +105,12 @@ function tryOut(list, weights) {
 function cutOf(one, lattice, planned) {
   const wanted = finger.solve(lattice, { own: barred(one.exercise, lattice), changed: null, opens: 0 });
   const [a, b] = [finger.tallySteps(lattice, planned.steps).amounts, finger.tallySteps(lattice, wanted.steps).amounts];
-  return { difference: Float64Array.from(a, (amount, i) => amount - b[i]), offset: apart(one.groups, planned) - apart(one.groups, wanted), weight: one.weight, alpha: 0 };
+  return {
+    difference: Float64Array.from(a, (amount, i) => amount - b[i]),
+    offset: apart(one.groups, planned) - apart(one.groups, wanted),
+    weight: one.weight,
+    alpha: 0,
+  };
 }
 
 function barred({ wanted, free, startsOnBlack }, lattice) {
@@ -69,16 +120,21 @@ function barred({ wanted, free, startsOnBlack }, lattice) {
     const fingers = wanted.slice(at, at + size);
     const isOpen = free.includes(at) && startsOnBlack && wanted[at === 0 ? 1 : at - 1] === '1';
     at += size;
-    return Float64Array.from(grips, (grip) => (grip.fingers.join('') === fingers || (isOpen && '234'.includes(grip.fingers.join(''))) ? 0 : 1e6));
+    return Float64Array.from(grips, (grip) =>
+      grip.fingers.join('') === fingers || (isOpen && '234'.includes(grip.fingers.join(''))) ? 0 : 1e6,
+    );
   });
 }
 
 function apart(groups, { steps }) {
-  return CONSISTENCY * groups.reduce((sum, group) => {
-    const counts = new Map();
-    for (const t of group) counts.set(steps[t].grip.mask, (counts.get(steps[t].grip.mask) ?? 0) + 1);
-    return sum + group.length - Math.max(...counts.values());
-  }, 0);
+  return (
+    CONSISTENCY *
+    groups.reduce((sum, group) => {
+      const counts = new Map();
+      for (const t of group) counts.set(steps[t].grip.mask, (counts.get(steps[t].grip.mask) ?? 0) + 1);
+      return sum + group.length - Math.max(...counts.values());
+    }, 0)
+  );
 }
 
 /** Dual coordinate ascent, each rule in units of its first weight. */
@@ -91,7 +147,10 @@ function solveCuts(cuts, start) {
   for (let pass = 0; pass < ASCENT_PASSES; pass += 1) {
     cuts.forEach((cut, c) => {
       if (squares[c] < 1e-9) return;
-      const value = cut.difference.reduce((sum, amount, i) => sum + amount * (start[i] + unit[i] * moved[i]), cut.offset);
+      const value = cut.difference.reduce(
+        (sum, amount, i) => sum + amount * (start[i] + unit[i] * moved[i]),
+        cut.offset,
+      );
       const alpha = Math.min(SLACK * cut.weight, Math.max(0, cut.alpha + (MARGIN - value) / squares[c]));
       cut.difference.forEach((amount, i) => (moved[i] += (alpha - cut.alpha) * amount * unit[i]));
       cut.alpha = alpha;
@@ -105,5 +164,7 @@ function solveCuts(cuts, start) {
       high[i] = above;
     });
   }
-  return start.map((weight, i) => Math.min(greatestOf(RULES[i]), Math.max(leastOf(RULES[i]), weight + unit[i] * moved[i])));
+  return start.map((weight, i) =>
+    Math.min(greatestOf(RULES[i]), Math.max(leastOf(RULES[i]), weight + unit[i] * moved[i])),
+  );
 }

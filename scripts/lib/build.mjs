@@ -3,7 +3,15 @@ import { join } from 'node:path';
 import { ROOT, mustRun } from './run.mjs';
 
 const BUILT = join(ROOT, '.next/BUILD_ID');
-const SOURCES = ['src', 'public', 'package.json', 'package-lock.json', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json'];
+const SOURCES = [
+  'src',
+  'public',
+  'package.json',
+  'package-lock.json',
+  'next.config.ts',
+  'postcss.config.mjs',
+  'tsconfig.json',
+];
 
 /** The time of the newest file at or below a place, ms. */
 function newest(place) {

@@ -33,7 +33,9 @@ export function ensureChromium() {
   const isRoot = process.getuid?.() === 0;
   const hasApt = spawnSync('apt-get', ['--version']).status === 0;
   if (!isRoot || !hasApt) {
-    console.error('The browser tests need Chromium. Install it (on Debian: as root, apt-get install chromium), or name one in CHROMIUM.');
+    console.error(
+      'The browser tests need Chromium. Install it (on Debian: as root, apt-get install chromium), or name one in CHROMIUM.',
+    );
     process.exit(1);
   }
   console.log('Installing Chromium …');

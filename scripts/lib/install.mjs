@@ -15,6 +15,10 @@ function wanted() {
 export function ensureInstalled() {
   if (existsSync(MARK) && readFileSync(MARK, 'utf8') === wanted()) return;
   console.log('Installing packages …');
-  mustRun('npm', ['install', '--no-audit', '--no-fund', '--loglevel=error'], 'The packages could not be installed. Is there a connection to the package registry?');
+  mustRun(
+    'npm',
+    ['install', '--no-audit', '--no-fund', '--loglevel=error'],
+    'The packages could not be installed. Is there a connection to the package registry?',
+  );
   writeFileSync(MARK, wanted());
 }

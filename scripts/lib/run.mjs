@@ -9,7 +9,12 @@ export const ENVIRONMENT = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' };
 
 /** Runs a program in the project's folder, its output shown. Says whether it went well. */
 export function runs(command, args, extra = {}) {
-  const { status } = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...ENVIRONMENT, ...extra }, shell: process.platform === 'win32' });
+  const { status } = spawnSync(command, args, {
+    cwd: ROOT,
+    stdio: 'inherit',
+    env: { ...ENVIRONMENT, ...extra },
+    shell: process.platform === 'win32',
+  });
   return status === 0;
 }
 
@@ -30,7 +35,11 @@ export async function runsTogether(names) {
   const ended = names.map(
     (name) =>
       new Promise((resolve) => {
-        const child = spawn('npm', ['run', '--silent', name], { cwd: ROOT, env: ENVIRONMENT, shell: process.platform === 'win32' });
+        const child = spawn('npm', ['run', '--silent', name], {
+          cwd: ROOT,
+          env: ENVIRONMENT,
+          shell: process.platform === 'win32',
+        });
         const said = [];
         child.stdout.on('data', (text) => said.push(text));
         child.stderr.on('data', (text) => said.push(text));

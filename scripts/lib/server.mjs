@@ -19,7 +19,11 @@ export function freePort(wanted = 0) {
 
 /** Serves the existing build. Resolves with its address once it answers; `stop` ends it. */
 export function serve(port) {
-  const server = spawn(process.execPath, [NEXT, 'start', '-p', String(port)], { cwd: ROOT, env: ENVIRONMENT, stdio: ['ignore', 'pipe', 'inherit'] });
+  const server = spawn(process.execPath, [NEXT, 'start', '-p', String(port)], {
+    cwd: ROOT,
+    env: ENVIRONMENT,
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   const stop = () => server.kill();
   process.once('exit', stop);
   return new Promise((resolve, reject) => {

@@ -5,14 +5,19 @@ import { fileURLToPath, pathToFileURL } from 'node:url';
 import { transform } from '@swc/core';
 
 const ENDINGS = ['.ts', '/index.ts'];
-const SOURCES = pathToFileURL(join(import.meta.dirname, '../../src/')).href;
+/** The sources that are meant: those of this tree, or of another that is compared with it. */
+const SOURCES = pathToFileURL(join(process.env.NEW_THUMB_SOURCES ?? join(import.meta.dirname, '../../src'), '/')).href;
 
 /** Finds `@/core/pitch` in `src`, and `./pitch` as the file `./pitch.ts` or the folder `./pitch/index.ts`. */
 export async function resolve(specifier, context, next) {
   const isOwn = specifier.startsWith('@/') || (specifier.startsWith('.') && context.parentURL?.endsWith('.ts'));
   if (isOwn) {
-    const place = fileURLToPath(specifier.startsWith('@/') ? new URL(specifier.slice(2), SOURCES) : new URL(specifier, context.parentURL));
-    const found = [place, ...ENDINGS.map((ending) => place + ending)].find((path) => existsSync(path) && statSync(path).isFile());
+    const place = fileURLToPath(
+      specifier.startsWith('@/') ? new URL(specifier.slice(2), SOURCES) : new URL(specifier, context.parentURL),
+    );
+    const found = [place, ...ENDINGS.map((ending) => place + ending)].find(
+      (path) => existsSync(path) && statSync(path).isFile(),
+    );
     if (found) return { url: pathToFileURL(found).href, shortCircuit: true };
   }
   return next(specifier, context);
@@ -21,6 +26,9 @@ export async function resolve(specifier, context, next) {
 /** Strips the types. */
 export async function load(url, context, next) {
   if (!url.endsWith('.ts')) return next(url, context);
-  const { code } = await transform(await readFile(fileURLToPath(url), 'utf8'), { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'es6' } });
+  const { code } = await transform(await readFile(fileURLToPath(url), 'utf8'), {
+    jsc: { parser: { syntax: 'typescript' }, target: 'es2022' },
+    module: { type: 'es6' },
+  });
   return { format: 'module', source: code, shortCircuit: true };
 }

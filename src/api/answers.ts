@@ -1,11 +1,14 @@
 import { faultWords } from '@/core/explain';
-import { assertNever, type Fault } from '@/core/result';
+import { assertNever, type Fault } from '@/core/base';
 
 /** A refusal as the scripting interface promises it. */
 export function refuse(fault: Fault): Response {
   const place = 'at' in fault ? fault.at : {};
   const headers: Record<string, string> = fault.code === 'job.busy' ? { 'Retry-After': '1' } : {};
-  return Response.json({ error: { code: fault.code, ...faultWords(fault), ...place } }, { status: statusOf(fault), headers });
+  return Response.json(
+    { error: { code: fault.code, ...faultWords(fault), ...place } },
+    { status: statusOf(fault), headers },
+  );
 }
 
 function statusOf(fault: Fault): number {

@@ -1,5 +1,5 @@
 import { MAX_FILE_MB } from '@/core/read';
-import { err, ok, type Fault, type Result } from '@/core/result';
+import { err, ok, type Fault, type Result } from '@/core/base';
 
 const MAX_BYTES = MAX_FILE_MB * 1024 * 1024;
 

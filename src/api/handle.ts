@@ -1,5 +1,5 @@
-import { asWritten, moveTo, openPiece, type OpenedPiece, type Version } from '@/core/job';
-import type { Fault, Result } from '@/core/result';
+import { asWritten, moveTo, openPiece, type OpenedPiece, type Version } from '@/core/piece';
+import type { Fault, Result } from '@/core/base';
 import { refuse } from './answers';
 import { readBody } from './body';
 import { enter } from './gate';
@@ -30,10 +30,13 @@ export async function withSentPiece(request: Request, work: (sent: SentPiece) =>
 }
 
 /** The piece where it stands and in the wanted key. */
-export function movedPiece({ piece, query }: SentPiece): Result<{ readonly before: Version; readonly after: Version }, Fault> {
+export function movedPiece({
+  piece,
+  query,
+}: SentPiece): Result<{ readonly before: Version; readonly after: Version }, Fault> {
   const to = wantedKey(query.to, piece.key.key.mode);
   if (!to.ok) return to;
-  const before = asWritten(piece, query.wish.player, query.wish.keyboard);
-  const after = moveTo(piece, before, { ...query.wish, to: to.value });
+  const before = asWritten(piece, query.options.player, query.options.keyboard);
+  const after = moveTo(piece, before, { ...query.options, to: to.value });
   return after.ok ? { ok: true, value: { before, after: after.value } } : after;
 }

@@ -1,11 +1,25 @@
 import { GREATEST_SPAN_MM, KEYBOARD_SIZES, LEAST_SPAN_MM, type KeyboardSize } from '@/core/keyboard';
 import { mixed, number, string, type Schema } from 'yup';
-import { FINGERINGS, NO_DECISIONS, type Fingering, type Wish } from '@/core/job';
-import { DIALS, INNER_SCHOOLS, LEVELS, OUTER_SCHOOLS, REPEAT_SCHOOLS, USUAL_PLAYER, type Dial, type InnerSchool, type Level, type OuterSchool, type Player, type RepeatSchool } from '@/core/finger';
+import { FINGERINGS, NO_DECISIONS, type Fingering, type MoveOptions } from '@/core/piece';
+import {
+  DIALS,
+  INNER_SCHOOLS,
+  LEVELS,
+  OUTER_SCHOOLS,
+  REPEAT_SCHOOLS,
+  USUAL_PLAYER,
+  type Dial,
+  type InnerSchool,
+  type Level,
+  type OuterSchool,
+  type Player,
+  type RepeatSchool,
+} from '@/core/fingering';
 import { DIRECTIONS, MODES, parseKey, type Direction, type Key, type Mode } from '@/core/pitch';
-import { FILE_FORMATS, err, ok, type Fault, type FileFormat, type Result } from '@/core/result';
+import { FILE_FORMATS, err, ok, type Fault, type FileFormat, type Result } from '@/core/base';
 import { KEY_ORDERS, type KeyOrder } from '@/core/survey';
-import { COURTESIES, DEGREE_FORMS, SPELLINGS, type Courtesy, type DegreeForm, type Spelling } from '@/core/transpose';
+import { COURTESIES, type Courtesy } from '@/core/notation';
+import { DEGREE_FORMS, SPELLINGS, type DegreeForm, type Spelling } from '@/core/transpose';
 
 /** The query of the scripting interface, checked, with its defaults filled in. `to` stays text until the piece's own
  * mode is known. */
@@ -18,7 +32,7 @@ export interface ApiQuery {
   readonly order: KeyOrder;
   /** The mode of the ladder; null for the piece's own. */
   readonly mode: Mode | null;
-  readonly wish: Omit<Wish, 'to'>;
+  readonly options: Omit<MoveOptions, 'to'>;
 }
 
 const OCTAVES = 'a whole number from -4 to 4';
@@ -27,19 +41,29 @@ const OCTAVES = 'a whole number from -4 to 4';
 export function readQuery(search: URLSearchParams): Result<ApiQuery, Fault> {
   const faults: Fault[] = [];
   const choice = <T extends string>(name: string, values: readonly T[], usual: T): T =>
-    field<T>(search, name, mixed<T>().oneOf(values).required() as Schema<T>, usual, values.join(', '), faults);
-  const whole = (name: string, from: number, to: number, usual: number, allowed: string): number =>
-    field(search, name, number().integer().min(from).max(to).required(), usual, allowed, faults);
+    field<T>(search, name, {
+      schema: mixed<T>().oneOf(values).required() as Schema<T>,
+      usual,
+      allowed: values.join(', '),
+      faults,
+    });
+  const whole = (name: string, [from, to]: readonly [number, number], usual: number, allowed: string): number =>
+    field(search, name, { schema: number().integer().min(from).max(to).required(), usual, allowed, faults });
 
-  const both = whole('octaves', -4, 4, 0, OCTAVES);
+  const both = whole('octaves', [-4, 4], 0, OCTAVES);
   const octaves = {
-    right: whole('octaves.right', -4, 4, both, OCTAVES),
-    left: whole('octaves.left', -4, 4, both, OCTAVES),
+    right: whole('octaves.right', [-4, 4], both, OCTAVES),
+    left: whole('octaves.left', [-4, 4], both, OCTAVES),
   };
   const dial = (name: string): Dial => choice<Dial>(name, DIALS, 'usual');
   const player: Player = {
-    level: whole('level', 1, LEVELS.length, USUAL_PLAYER.level, LEVELS.join(', ')) as Level,
-    spanMm: field(search, 'span', number().min(LEAST_SPAN_MM).max(GREATEST_SPAN_MM).required(), USUAL_PLAYER.spanMm, `a number of mm from ${LEAST_SPAN_MM} to ${GREATEST_SPAN_MM}`, faults),
+    level: whole('level', [1, LEVELS.length], USUAL_PLAYER.level, LEVELS.join(', ')) as Level,
+    spanMm: field(search, 'span', {
+      schema: number().min(LEAST_SPAN_MM).max(GREATEST_SPAN_MM).required(),
+      usual: USUAL_PLAYER.spanMm,
+      allowed: `a number of mm from ${LEAST_SPAN_MM} to ${GREATEST_SPAN_MM}`,
+      faults,
+    }),
     outer: choice<OuterSchool>('outer', OUTER_SCHOOLS, USUAL_PLAYER.outer),
     inner: choice<InnerSchool>('inner', INNER_SCHOOLS, USUAL_PLAYER.inner),
     repeat: choice<RepeatSchool>('repeat', REPEAT_SCHOOLS, USUAL_PLAYER.repeat),
@@ -52,11 +76,13 @@ export function readQuery(search: URLSearchParams): Result<ApiQuery, Fault> {
     to: search.get('to'),
     key: keyText(search, faults),
     from: search.has('from') ? choice<FileFormat>('from', FILE_FORMATS, 'musicxml') : null,
-    part: field(search, 'part', string().nullable(), null, 'a part’s id or number', faults) ?? null,
+    part:
+      field(search, 'part', { schema: string().nullable(), usual: null, allowed: 'a part’s id or number', faults }) ??
+      null,
     format: choice<FileFormat>('format', FILE_FORMATS, 'musicxml'),
     order: choice<KeyOrder>('order', KEY_ORDERS, 'ease'),
     mode: search.has('mode') ? choice<Mode>('mode', MODES, 'major') : null,
-    wish: {
+    options: {
       direction: choice<Direction>('direction', DIRECTIONS, 'nearest'),
       octaves,
       spelling: choice<Spelling>('spelling', SPELLINGS, 'strict'),
@@ -67,7 +93,7 @@ export function readQuery(search: URLSearchParams): Result<ApiQuery, Fault> {
       player,
       keyboard: Number(choice('keyboard', KEYBOARD_SIZES.map(String), '88')) as KeyboardSize,
       respelled: [],
-    decisions: NO_DECISIONS,
+      decisions: NO_DECISIONS,
     },
   };
   const first = faults[0];
@@ -81,7 +107,8 @@ export function wantedKey(to: string | null, mode: Mode): Result<Key, Fault> {
   return key ? ok(key) : err({ code: 'query.value', name: 'to', value: to, allowed: KEY_HINT });
 }
 
-const KEY_HINT = 'a key with at most seven signs, such as D, Bb, Fsharp, Bb-major, c-minor (in an address a bare # ends the query: write F%23 or Fsharp)';
+const KEY_HINT =
+  'a key with at most seven signs, such as D, Bb, Fsharp, Bb-major, c-minor (in an address a bare # ends the query: write F%23 or Fsharp)';
 
 function keyText(search: URLSearchParams, faults: Fault[]): string | null {
   const value = search.get('key');
@@ -90,7 +117,16 @@ function keyText(search: URLSearchParams, faults: Fault[]): string | null {
   return null;
 }
 
-function field<T>(search: URLSearchParams, name: string, schema: Schema<T>, usual: T, allowed: string, faults: Fault[]): T {
+function field<T>(
+  search: URLSearchParams,
+  name: string,
+  {
+    schema,
+    usual,
+    allowed,
+    faults,
+  }: { readonly schema: Schema<T>; readonly usual: T; readonly allowed: string; readonly faults: Fault[] },
+): T {
   const value = search.get(name);
   if (value === null) return usual;
   if (schema.isValidSync(value)) return schema.cast(value) as T;

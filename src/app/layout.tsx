@@ -6,7 +6,8 @@ import './globals.css';
 
 export const metadata: Metadata = {
   title: 'New Thumb',
-  description: 'Moves a beginner’s piano piece into another key and five-finger position, and says what the hands must know.',
+  description:
+    'Moves a beginner’s piano piece into another key and five-finger position, and says what the hands must know.',
 };
 
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };

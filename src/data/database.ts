@@ -1,50 +1,63 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
-import type { FindRecord, FitPack, PendingRecord, PieceRecord, PlanEntry, PupilRecord, StepRecord } from './records';
+import type { HistoryChange, HistoryHead } from './door/history-records';
+import { broughtToForm5 } from './migrations';
+import type { FindRecord, FitPack, PieceRecord, PlanEntry, PupilRecord } from './records/records';
+import { FORM } from './records/records';
+import type { AsideRecord, KeptId } from './records/tables';
 
-/** A stored setting. The whole of `Settings` is one record; what a studio file carried and we do not know is another; how the desk was left a third. */
+/** A record of `kept`. */
 export interface KeptRecord {
-  readonly id: 'settings' | 'carried' | 'desk';
+  readonly id: KeptId;
+  readonly form: number;
   readonly value: unknown;
 }
-
-/** One edit that can be undone or done again: what each record was before. A record that was not there is null. */
-export interface JournalEntry {
-  readonly number: number;
-  readonly label: string;
-  readonly atMs: number;
-  readonly state: 'done' | 'undone';
-  readonly changes: readonly JournalChange[];
-}
-
-export type JournalChange =
-  | { readonly table: 'pieces'; readonly id: string; readonly before: PieceRecord | null }
-  | { readonly table: 'pupils'; readonly id: string; readonly before: PupilRecord | null }
-  | { readonly table: 'plan'; readonly id: string; readonly before: PlanEntry | null }
-  | { readonly table: 'kept'; readonly id: KeptRecord['id']; readonly before: KeptRecord | null };
 
 export type StudioDatabase = Dexie & {
   readonly pieces: EntityTable<PieceRecord, 'id'>;
   readonly pupils: EntityTable<PupilRecord, 'id'>;
-  readonly kept: EntityTable<KeptRecord, 'id'>;
-  readonly journal: EntityTable<JournalEntry, 'number'>;
-  /** What was done to each piece while entering it, in order. */
-  readonly steps: Table<StepRecord, [string, number]>;
-  /** What was entered last and is not yet in its piece: written at once with every key press. */
-  readonly pending: EntityTable<PendingRecord, 'piece'>;
   /** What each pupil is to learn, and in which key. */
   readonly plan: EntityTable<PlanEntry, 'id'>;
-  /** Answers of finding games, by a running number. */
-  readonly finds: Table<FindRecord, number>;
+  /** Answers of finding games. */
+  readonly answers: EntityTable<FindRecord, 'id'>;
+  readonly kept: EntityTable<KeptRecord, 'id'>;
+  /** What could not be understood. */
+  readonly aside: EntityTable<AsideRecord, 'id'>;
+  /** What was done, in order, by its labels; what each edit changed stands in `changes`, so that a list of labels need not load it. */
+  readonly history: Table<HistoryHead, number>;
+  readonly changes: Table<HistoryChange, number>;
   /** What was worked out about pieces for the whole shelf: can be thrown away at any time. */
   readonly fits: EntityTable<FitPack, 'number'>;
+  /** Handles of the browser to files outside: they cannot leave it. */
+  readonly handles: Table<{ readonly id: 'studio'; readonly handle: FileSystemFileHandle }, string>;
 };
 
-/** Opens the studio's database. Versions are only ever added here, never changed. */
+/** What each version of the database holds. Versions are only ever added here, never changed. */
+export const STORES: readonly { readonly version: number; readonly stores: Readonly<Record<string, string | null>> }[] =
+  [
+    { version: 1, stores: { pieces: 'id, addedAt', kept: 'id', journal: '++number, state' } },
+    { version: 2, stores: { pupils: 'id, addedAt' } },
+    { version: 3, stores: { steps: '[piece+number], piece', pending: 'piece' } },
+    { version: 4, stores: { plan: 'id, pupil', finds: '++, pupil', fits: '++number, player' } },
+    {
+      version: FORM,
+      stores: {
+        answers: 'id, pupil',
+        aside: 'id',
+        handles: 'id',
+        history: '++number, [state+number], [state+tab+number], *records, [piece+stretch+step]',
+        changes: 'number',
+      },
+    },
+    // What these held stands in history, pieces and answers by now.
+    { version: 6, stores: { journal: null, steps: null, pending: null, finds: null } },
+  ];
+
+/** Opens the studio's database, and brings up what an older version left. */
 export function openDatabase(name = 'new-thumb'): StudioDatabase {
   const database = new Dexie(name) as StudioDatabase;
-  database.version(1).stores({ pieces: 'id, addedAt', kept: 'id', journal: '++number, state' });
-  database.version(2).stores({ pupils: 'id, addedAt' });
-  database.version(3).stores({ steps: '[piece+number], piece', pending: 'piece' });
-  database.version(4).stores({ plan: 'id, pupil', finds: '++, pupil', fits: '++number, player' });
+  for (const { version, stores } of STORES) {
+    const opened = database.version(version).stores({ ...stores });
+    if (version === FORM) opened.upgrade(broughtToForm5);
+  }
   return database;
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { decidedFor, withAside, withFingers, withMarks, withoutFingers, type Whose } from './decided';
-import { NOTHING_DECIDED, type Decided } from './records';
+import { NOTHING_DECIDED, type Decided } from './records/records';
 
 const nellInD: Whose = { pupil: 'nell', key: 'D-major' };
 const nellInEFlat: Whose = { pupil: 'nell', key: 'Eb-major' };
@@ -12,7 +12,11 @@ describe('fingers', () => {
   const one = (finger: 1 | 2 | 3 | 4 | 5 | null) => [{ note: 'n1', finger }];
 
   it('belong to pupil and key: what one has leaves the others alone', () => {
-    const decided = withFingers(withFingers(withFingers(NOTHING_DECIDED, nellInD, one(3)), nellInEFlat, one(2)), tamInD, one(4));
+    const decided = withFingers(
+      withFingers(withFingers(NOTHING_DECIDED, nellInD, one(3)), nellInEFlat, one(2)),
+      tamInD,
+      one(4),
+    );
     expect(decided.fingers.map(({ pupil, key, finger }) => [pupil, key, finger])).toEqual([
       ['nell', 'D-major', 3],
       ['nell', 'Eb-major', 2],
@@ -28,7 +32,11 @@ describe('fingers', () => {
   });
 
   it('for every key take the place of those for single keys of that pupil', () => {
-    const decided = withFingers(withFingers(withFingers(NOTHING_DECIDED, nellInD, one(3)), tamInD, one(4)), nellEverywhere, one(1));
+    const decided = withFingers(
+      withFingers(withFingers(NOTHING_DECIDED, nellInD, one(3)), tamInD, one(4)),
+      nellEverywhere,
+      one(1),
+    );
     expect(decided.fingers.map(({ pupil, key }) => [pupil, key])).toEqual([
       ['tam', 'D-major'],
       ['nell', null],
@@ -43,7 +51,12 @@ describe('fingers', () => {
 
 describe('hand notes set aside', () => {
   it('keep their reason, once a note, and can be brought back', () => {
-    const twice = withAside(withAside(NOTHING_DECIDED, nellInD, 'hop/right/n1', 'she likes it'), nellInD, 'hop/right/n1', 'still');
+    const twice = withAside(
+      withAside(NOTHING_DECIDED, nellInD, 'hop/right/n1', 'she likes it'),
+      nellInD,
+      'hop/right/n1',
+      'still',
+    );
     expect(twice.aside).toEqual([{ ...nellInD, flag: 'hop/right/n1', reason: 'still' }]);
     expect(withAside(twice, nellInEFlat, 'hop/right/n1', null).aside).toHaveLength(1);
     expect(withAside(twice, nellInD, 'hop/right/n1', null).aside).toEqual([]);
@@ -55,18 +68,25 @@ describe('hand notes set aside', () => {
 
 describe('marks', () => {
   it('are put on all notes that lack them, and rubbed out once all have them', () => {
-    const first = withMarks(NOTHING_DECIDED, nellInD, 'ring', ['n1']);
-    const all = withMarks(first, nellInD, 'ring', ['n1', 'n2', 'n3']);
+    const first = withMarks(NOTHING_DECIDED, nellInD, { kind: 'ring', notes: ['n1'] });
+    const all = withMarks(first, nellInD, { kind: 'ring', notes: ['n1', 'n2', 'n3'] });
     expect(all.marks.map(({ note }) => note)).toEqual(['n1', 'n2', 'n3']);
-    expect(withMarks(all, nellInD, 'ring', ['n1', 'n2', 'n3']).marks).toEqual([]);
+    expect(withMarks(all, nellInD, { kind: 'ring', notes: ['n1', 'n2', 'n3'] }).marks).toEqual([]);
   });
 
   it('of different kinds, keys and pupils do not rub each other out', () => {
     const whose = fc.constantFrom(nellInD, nellInEFlat, nellEverywhere, tamInD);
-    const deed = fc.tuple(whose, fc.constantFrom('ring' as const, 'guide' as const), fc.constantFrom('n1', 'n2'));
+    const attribution = fc.tuple(
+      whose,
+      fc.constantFrom('ring' as const, 'guide' as const),
+      fc.constantFrom('n1', 'n2'),
+    );
     fc.assert(
-      fc.property(fc.array(deed, { maxLength: 12 }), (deeds) => {
-        const decided = deeds.reduce<Decided>((before, [who, kind, note]) => withMarks(before, who, kind, [note]), NOTHING_DECIDED);
+      fc.property(fc.array(attribution, { maxLength: 12 }), (deeds) => {
+        const decided = deeds.reduce<Decided>(
+          (before, [who, kind, note]) => withMarks(before, who, { kind, notes: [note] }),
+          NOTHING_DECIDED,
+        );
         const odd = new Map<string, number>();
         for (const deedText of deeds.map((one) => JSON.stringify(one))) odd.set(deedText, (odd.get(deedText) ?? 0) + 1);
         expect(decided.marks).toHaveLength([...odd.values()].filter((times) => times % 2 === 1).length);

@@ -14,7 +14,13 @@ type ShortKey = readonly [key: string, limits: number, ...hands: ShortHand[]];
 type ShortFit = readonly [stamp: string, piece: string, title: string, own: string, keys: readonly ShortKey[]];
 
 /** The first piece is looked at for all: they were written together, by the same core. */
-const shortFitSchema = tuple([string().required(), string().required(), string().defined(), string().required(), array(mixed().required()).required()]);
+const shortFitSchema = tuple([
+  string().required(),
+  string().required(),
+  string().defined(),
+  string().required(),
+  array(mixed().required()).required(),
+]);
 
 export function fitBytes(fits: readonly KeptFit[]): Uint8Array {
   const short = fits.map(({ stamp, fit }): ShortFit => [stamp, fit.piece, fit.title, fit.own, fit.keys.map(shortKey)]);
@@ -22,7 +28,17 @@ export function fitBytes(fits: readonly KeptFit[]): Uint8Array {
 }
 
 function shortKey({ key, limits, hands }: FitKey): ShortKey {
-  return [key, limits, ...hands.map(({ hand, moves, positions, onBlack, opens }): ShortHand => [hand === 'right' ? 'r' : 'l', moves, positions.join(' '), onBlack.join(''), opens])];
+  return [
+    key,
+    limits,
+    ...hands.map(({ hand, moves, positions, onBlack, opens }): ShortHand => [
+      hand === 'right' ? 'r' : 'l',
+      moves,
+      positions.join(' '),
+      onBlack.join(''),
+      opens,
+    ]),
+  ];
 }
 
 /** Reads what was written; nothing where it cannot be read. */
@@ -38,11 +54,25 @@ export function fitsFromBytes(bytes: Uint8Array): readonly KeptFit[] {
 }
 
 function fullFit([stamp, piece, title, own, keys]: ShortFit): KeptFit {
-  return { stamp, fit: { piece, title, own, keys: keys.map(([key, limits, ...hands]) => ({ key, limits, hands: hands.map(fullHand) })) } };
+  return {
+    stamp,
+    fit: {
+      piece,
+      title,
+      own,
+      keys: keys.map(([key, limits, ...hands]) => ({ key, limits, hands: hands.map(fullHand) })),
+    },
+  };
 }
 
 const HANDS: Readonly<Record<ShortHand[0], Hand>> = { r: 'right', l: 'left' };
 
 function fullHand([hand, moves, positions, onBlack, opens]: ShortHand): FitHand {
-  return { hand: HANDS[hand], moves, positions: positions === '' ? [] : positions.split(' '), onBlack: Array.from(onBlack, (finger) => Number(finger) as Finger), opens };
+  return {
+    hand: HANDS[hand],
+    moves,
+    positions: positions === '' ? [] : positions.split(' '),
+    onBlack: Array.from(onBlack, (finger) => Number(finger) as Finger),
+    opens,
+  };
 }

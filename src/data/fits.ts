@@ -1,7 +1,8 @@
-import type { Player } from '@/core/finger';
+import type { Player } from '@/core/fingering';
 import type { StudioDatabase } from './database';
 import { fitBytes, fitsFromBytes, type KeptFit } from './fit-bytes';
-import { fitPackSchema, type FitPack, type PieceRecord } from './records';
+import { PIECE, fitPackSchema, type FitPack, type PieceRecord } from './records/records';
+import { understoodRecord } from './records/understand';
 
 /** Which core worked something out: a print of its source, made when the application is built. */
 export const CORE_EDITION = process.env['NEXT_PUBLIC_CORE_EDITION'] ?? 'unbuilt';
@@ -22,7 +23,11 @@ export function readFitPacks(database: StudioDatabase): Promise<readonly FitPack
 }
 
 /** What is kept for a hand, by piece. What another core worked out, or what cannot be read, counts as not known. `packs` may have been read ahead. */
-export async function keptFits(database: StudioDatabase, player: string, packs: Promise<readonly FitPack[]> = readFitPacks(database)): Promise<ReadonlyMap<string, KeptFit>> {
+export async function keptFits(
+  database: StudioDatabase,
+  player: string,
+  packs: Promise<readonly FitPack[]> = readFitPacks(database),
+): Promise<ReadonlyMap<string, KeptFit>> {
   const own = (await packs).filter((pack) => pack.player === player).toSorted((a, b) => a.number - b.number);
   return new Map(own.flatMap(fitsIn).map((kept) => [kept.fit.piece, kept]));
 }
@@ -47,7 +52,8 @@ export async function tidyFits(database: StudioDatabase, player: string): Promis
     await database.fits.filter(({ core }) => core !== CORE_EDITION).delete();
     const kept = [...(await keptFits(database, player)).values()].filter(({ fit }) => pieces.has(fit.piece));
     await database.fits.where('player').equals(player).delete();
-    for (let from = 0; from < kept.length; from += PACK) await keepFits(database, player, kept.slice(from, from + PACK));
+    for (let from = 0; from < kept.length; from += PACK)
+      await keepFits(database, player, kept.slice(from, from + PACK));
   });
 }
 
@@ -57,14 +63,18 @@ const READ_FIRST = 4;
 const READ_AT_ONCE = 40;
 
 /** The pieces whose answers are not known or not true any more, one after the other: those of which nothing is known first. */
-export async function* piecesToFit(database: StudioDatabase, known: ReadonlyMap<string, KeptFit>): AsyncGenerator<PieceRecord> {
+export async function* piecesToFit(
+  database: StudioDatabase,
+  known: ReadonlyMap<string, KeptFit>,
+): AsyncGenerator<PieceRecord> {
   const ids = await database.pieces.toCollection().primaryKeys();
   const order = [...ids.filter((id) => !known.has(id)), ...ids.filter((id) => known.has(id))];
-  for (let from = 0; from < order.length; ) {
+  for (let from = 0; from < order.length;) {
     const count = from === 0 ? READ_FIRST : READ_AT_ONCE;
-    const pieces = await database.pieces.bulkGet(order.slice(from, from + count));
+    const records = await database.pieces.bulkGet(order.slice(from, from + count));
     from += count;
-    for (const piece of pieces) {
+    for (const record of records) {
+      const piece = understoodRecord(PIECE, record);
       if (piece && known.get(piece.id)?.stamp !== fitStamp(piece)) yield piece;
     }
   }

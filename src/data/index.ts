@@ -1,18 +1,48 @@
-export { openDatabase } from './database';
-export type { StudioDatabase } from './database';
-export { redoEdit, undoEdit } from './journal';
-export { decide, decidedFor, withAside, withFingers, withMarks, withoutFingers } from './decided';
+export { decidedFor } from './decided';
 export type { Whose } from './decided';
-export { noteEntered, settleEntered, stepsOf } from './entered';
-export type { Entered } from './entered';
-export { allFinds, noteFind } from './finds';
-export { fitName, fitStamp, keepFits, keptFits, piecesToFit, readFitPacks, tidyFits } from './fits';
+export type { Command } from './door/commands';
+export type { HistoryHead } from './door/history-records';
+export type { How, UndoRedo } from './door/undo-redo';
+export { askToPersist, roomLeft } from './device/browser-store';
+export type { Room } from './device/browser-store';
+export type { TakingIn } from './file/contents';
+export { NAMES, readStudioFile } from './file/studio-file';
+export type { ReadFile } from './file/studio-file';
+export type { Comparison } from './file/take-in';
+export { fitName, fitStamp } from './fits';
 export type { KeptFit } from './fit-bytes';
-export { addToPlan, planOf, takeFromPlan, wholePlan } from './plan';
-export { keepPupil, leaveDesk, removePupil } from './pupils';
-export { LOOKS, NOTHING_DECIDED, USUAL_SETTINGS, decidedSchema, pupilSchema } from './records';
-export type { Decided, Desk, FindRecord, Look, PieceRecord, PlanEntry, PupilRecord, Settings } from './records';
-export { addPieces, allPieces, changeSettings, choosePart, currentSettings, noteKey, overruleKey, pieceById, putDemoAway, removePiece, respellNote, seedOnFirstVisit, setDemo } from './studio';
-export type { DemoStudio } from './studio';
-export { readStudioFile, restoreStudio, studioFileText } from './studio-file';
-export { studioDatabase, useDesk, useFinds, useHistory, usePiece, usePieceCount, usePieceOnce, usePieces, usePlan, usePupils, useSettings } from './use-studio';
+export type { SetAside } from './reading';
+export { editionAfter, isEntered } from './records/edition';
+export { decidedSchema, pupilSchema } from './records/records';
+export type { Desk, NewPiece, PieceRecord, PupilRecord, Settings } from './records/records';
+export { shelfFits } from './shelf-fits';
+export {
+  change,
+  compareWithStudio,
+  editsAfter,
+  fileText,
+  isFirstVisit,
+  keepInFile,
+  onRefusal,
+  ownSince,
+  pieceToEnter,
+  studio,
+  useDesk,
+  useEdition,
+  useFinds,
+  useHistoryList,
+  useKeptFile,
+  useLastSaved,
+  useNextUndoRedo,
+  usePiece,
+  usePieceCount,
+  usePieces,
+  usePlan,
+  usePupils,
+  useSetAside,
+  useSettings,
+  useStoreState,
+  useWaiting,
+} from './use-studio';
+export type { PieceToEnter } from './use-studio';
+export { RECORD_NAMES, storeFaultWords } from './words';

@@ -1,21 +1,148 @@
 'use client';
 
-import { useRef } from 'react';
+import { useSyncExternalStore } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { openDatabase, type JournalEntry, type StudioDatabase } from './database';
-import { allFinds } from './finds';
-import { planOf } from './plan';
-import { allPupils, currentDesk } from './pupils';
-import type { Desk, FindRecord, PieceRecord, PlanEntry, PupilRecord, Settings } from './records';
-import { allPieces, currentSettings, pieceById } from './studio';
+import { openDatabase, type StudioDatabase } from './database';
+import { askToPersist } from './device/browser-store';
+import {
+  allowKeptFile,
+  chooseKeptFile,
+  keptFile,
+  leaveKeptFile,
+  writeKeptFile,
+  type KeptFile,
+} from './device/kept-file';
+import type { Command, StoreFault } from './door/commands';
+import { storeWorker } from '@/workers/client';
+import { enteredSteps, runCommand, viewOf, type EnteredSteps } from './door/door';
+import type { HistoryHead } from './door/history-records';
+import { createStudio, type Studio, type Waiting, type Write } from './door/studio';
+import { doneAfter, historyList, nextToUndoOrRedo, type Next } from './door/undo-redo';
+import type { StudioContents } from './file/contents';
+import { studioFileText } from './file/studio-file';
+import { compareWith, type Comparison } from './file/take-in';
+import {
+  allFinds,
+  allPieces,
+  allPupils,
+  currentDesk,
+  currentSettings,
+  editionOf,
+  lastSaved,
+  pieceById,
+  planOf,
+  setAside,
+  type SetAside,
+} from './reading';
+import type { Desk, FindRecord, PieceRecord, PlanEntry, PupilRecord, Settings } from './records/records';
+
+/** How the browser's store stands to this tab. `old`: another tab opened it in a newer version. `gone`: it was deleted or closed. `blocked`: it cannot
+ * be brought up while another tab has it open in an older version. `unreachable`: the browser does not open it at all. */
+export type StoreState = 'open' | 'blocked' | 'old' | 'gone' | 'unreachable';
 
 let opened: StudioDatabase | null = null;
+let door: Studio | null = null;
+let storeState: StoreState = 'open';
+const listeners = new Set<() => void>();
 
-/** The studio's database in this browser. */
+/** The studio's database in this browser. It stays inside `data`: screens read by the hooks, and change by the door. */
 export function studioDatabase(): StudioDatabase {
-  opened ??= openDatabase();
+  opened ??= watched(openDatabase());
   return opened;
 }
+
+function watched(database: StudioDatabase): StudioDatabase {
+  const tell = (state: StoreState): void => {
+    storeState = state;
+    listeners.forEach((listener) => listener());
+  };
+  database.on('blocked', () => tell('blocked'));
+  database.on('ready', () => tell('open'));
+  database.on('versionchange', (event) => {
+    // Whoever wants to change the database waits for us: nothing here is unwritten but what waits for room.
+    database.close();
+    tell(event.newVersion === null ? 'gone' : 'old');
+  });
+  database.on('close', () => tell('gone'));
+  // The hooks wait for a store that does not open without a word: it is told here.
+  database.open().catch(() => tell('unreachable'));
+  return database;
+}
+
+export function useStoreState(): StoreState {
+  return useSyncExternalStore(
+    (tell) => {
+      listeners.add(tell);
+      return () => listeners.delete(tell);
+    },
+    () => storeState,
+    () => 'open',
+  );
+}
+
+/** The door of this tab. */
+export function studio(): Studio {
+  door ??= createStudio(studioDatabase(), tabName(), Date.now, write);
+  return door;
+}
+
+/** What is entered is kept by a worker: the page is busy drawing it. Where no worker runs, the page keeps it itself. */
+const write: Write = async (command, attribution) => {
+  if (command.kind !== 'piece.enter') return runCommand(studioDatabase(), command, attribution);
+  const answer = await storeWorker().enter(command, attribution);
+  return answer.ok ? answer.value : runCommand(studioDatabase(), command, attribution);
+};
+
+/** A name for this tab that it keeps over a reload. */
+function tabName(): string {
+  const known = sessionStorage.getItem(TAB);
+  if (known) return known;
+  const name = crypto.randomUUID();
+  sessionStorage.setItem(TAB, name);
+  return name;
+}
+
+const TAB = 'new-thumb-tab';
+
+let hasAsked = false;
+
+/** Whether nothing was ever kept in this browser. */
+export async function isFirstVisit(): Promise<boolean> {
+  const database = studioDatabase();
+  return (await database.kept.get('settings')) === undefined && (await database.pieces.count()) === 0;
+}
+
+const refusalListeners = new Set<(fault: StoreFault) => void>();
+
+/** Tells of every command that is refused, so that none is refused in silence. */
+export function onRefusal(tell: (fault: StoreFault) => void): () => void {
+  refusalListeners.add(tell);
+  return () => refusalListeners.delete(tell);
+}
+
+/** Does what a command asks; null where it is done, else why it was refused, which the screen tells by itself. The first piece of the teacher's own
+ * makes the browser be asked to keep the studio. */
+export async function change(command: Command, label = ''): Promise<StoreFault | null> {
+  const done = await studio().run(command, label);
+  if (!done.ok) {
+    refusalListeners.forEach((tell) => tell(done.error));
+    return done.error;
+  }
+  if (command.kind === 'piece.add' && !hasAsked) {
+    hasAsked = true;
+    void askToPersist().catch(() => undefined);
+  }
+  return null;
+}
+
+/** What this tab has that could not be written. */
+export function useWaiting(): Waiting {
+  return useSyncExternalStore(studioListen, studioWaiting, () => NOTHING_WAITS);
+}
+
+const NOTHING_WAITS: Waiting = { count: 0, refused: [] };
+const studioListen = (tell: () => void): (() => void) => studio().listen(tell);
+const studioWaiting = (): Waiting => studio().waiting();
 
 /** The pieces on the shelf, kept up to date; undefined until they are read. */
 export function usePieces(): readonly PieceRecord[] | undefined {
@@ -32,14 +159,26 @@ export function usePiece(id: string | null): PieceRecord | null | undefined {
   return useLiveQuery(() => (id === null ? null : pieceById(studioDatabase(), id)), [id]);
 }
 
-/** One piece as it is found first: what is changed of it later is not told, so that whoever changes it is not told of every change.
- * Null as long as there is none, undefined until that is known. */
-export function usePieceOnce(id: string | null): PieceRecord | null | undefined {
-  const found = useRef<PieceRecord | null>(null);
+/** A piece as it is opened for entering: with what was entered before, both of one moment. */
+export interface PieceToEnter extends EnteredSteps {
+  readonly piece: PieceRecord;
+}
+
+/** Null where there is no such piece. Whoever keeps what is entered is started meanwhile. */
+export async function pieceToEnter(id: string): Promise<PieceToEnter | null> {
+  void storeWorker().ready();
+  const database = studioDatabase();
+  return database.transaction('r', database.pieces, database.history, database.changes, async () => {
+    const piece = await pieceById(database, id);
+    return piece ? { piece, ...(await enteredSteps(database, id)) } : null;
+  });
+}
+
+/** Which state of the music a piece holds, kept up to date; undefined until it is read, and where there is no piece. */
+export function useEdition(id: string): { readonly edition: string | null } | undefined {
   return useLiveQuery(async () => {
-    if (id === null) return null;
-    if (found.current?.id !== id) found.current = await pieceById(studioDatabase(), id);
-    return found.current;
+    const edition = await editionOf(studioDatabase(), id);
+    return edition === undefined ? undefined : { edition };
   }, [id]);
 }
 
@@ -59,7 +198,10 @@ export function usePlan(pupil: string | null): readonly PlanEntry[] | undefined 
 
 /** What a pupil answered in finding games, the last first; undefined until it is read. */
 export function useFinds(pupil: string | null): readonly FindRecord[] | undefined {
-  return useLiveQuery(async () => (await allFinds(studioDatabase())).filter((find) => find.pupil === pupil).toReversed(), [pupil]);
+  return useLiveQuery(
+    async () => (await allFinds(studioDatabase())).filter((find) => find.pupil === pupil).toReversed(),
+    [pupil],
+  );
 }
 
 /** How the desk was left. */
@@ -67,10 +209,73 @@ export function useDesk(): Desk | undefined {
   return useLiveQuery(() => currentDesk(studioDatabase()), []);
 }
 
-/** What could be undone and done again next, by their labels. */
-export function useHistory(): { readonly undo: string | null; readonly redo: string | null } {
-  const entries = useLiveQuery(() => studioDatabase().journal.orderBy('number').toArray(), []) ?? [];
-  const lastDone = entries.findLast((entry: JournalEntry) => entry.state === 'done');
-  const firstUndone = entries.find((entry: JournalEntry) => entry.state === 'undone');
-  return { undo: lastDone?.label ?? null, redo: firstUndone?.label ?? null };
+/** What this tab takes back and does again next; null where there is nothing. */
+export interface NextUndoRedo {
+  readonly undo: Next | null;
+  readonly redo: Next | null;
 }
+
+const NO_TURNS: NextUndoRedo = { undo: null, redo: null };
+
+/** What could be undone and done again next, kept up to date. */
+export function useNextUndoRedo(): NextUndoRedo {
+  return useLiveQuery(nextTurns, []) ?? NO_TURNS;
+}
+
+export async function nextTurns(): Promise<NextUndoRedo> {
+  const { tab } = studio();
+  return {
+    undo: await nextToUndoOrRedo(studioDatabase(), 'undo', tab),
+    redo: await nextToUndoOrRedo(studioDatabase(), 'redo', tab),
+  };
+}
+
+/** Everything that was done, the last first; undefined until it is read. */
+export function useHistoryList(): readonly HistoryHead[] | undefined {
+  return useLiveQuery(() => historyList(studioDatabase()), []);
+}
+
+/** The edits that have to be taken back, the last first, to come to where this one had just been done. */
+export function editsAfter(number: number): Promise<readonly number[]> {
+  return doneAfter(studioDatabase(), number);
+}
+
+/** Everything that could not be understood, kept up to date; undefined until all is looked through. */
+export function useSetAside(): readonly SetAside[] | undefined {
+  return useLiveQuery(() => setAside(studioDatabase()), []);
+}
+
+/** Since when there has been a piece of the teacher's own, in ms since 1970; null where there is none. */
+export async function ownSince(): Promise<number | null> {
+  const first = await studioDatabase()
+    .pieces.orderBy('addedAt')
+    .filter(({ origin }) => origin === 'own')
+    .first();
+  return first?.addedAt ?? null;
+}
+
+/** When the last studio file was saved, in ms since 1970; null where none was; undefined until that is known. */
+export function useLastSaved(): number | null | undefined {
+  return useLiveQuery(() => lastSaved(studioDatabase()), []);
+}
+
+/** The text of a studio file of everything that is here now, also of what could not be written. */
+export async function fileText(): Promise<string> {
+  return studioFileText(await studio().contents(), new Date().toISOString());
+}
+
+export function compareWithStudio(contents: StudioContents): Promise<readonly Comparison[]> {
+  return compareWith(viewOf(studioDatabase()), contents);
+}
+
+/** How things stand with the file outside of the browser, kept up to date. */
+export function useKeptFile(): KeptFile | undefined {
+  return useLiveQuery(() => keptFile(studioDatabase()), []);
+}
+
+export const keepInFile = {
+  choose: (name: string): Promise<boolean> => chooseKeptFile(studioDatabase(), name),
+  allow: (): Promise<boolean> => allowKeptFile(studioDatabase()),
+  leave: (): Promise<void> => leaveKeptFile(studioDatabase()),
+  write: (): Promise<boolean> => writeKeptFile(studioDatabase(), fileText),
+};

@@ -1,36 +1,88 @@
 'use client';
 
-import { wrap, type Remote } from 'comlink';
 import type { EntryService } from './entry-protocol';
 import type { FitService } from './fit-service';
+import type { Asked } from './guarded';
 import type { CoreService, EngraveService } from './protocol';
+import { startWorker } from './start-worker';
+import type { StoreService } from './store-service';
+import { supervised } from './supervised';
 
-let core: Remote<CoreService> | null = null;
-let engraver: Remote<EngraveService> | null = null;
-let entry: Remote<EntryService> | null = null;
+const CORE_QUESTIONS = [
+  'bringIn',
+  'regrid',
+  'shelf',
+  'bench',
+  'positions',
+  'performances',
+  'chords',
+  'fingers',
+  'partner',
+  'choices',
+  'ladder',
+  'survey',
+  'stop',
+  'sideBySide',
+  'atlasCard',
+  'plannerDiffers',
+  'drill',
+  'notes',
+  'save',
+] as const satisfies readonly (keyof CoreService)[];
+const ENTRY_QUESTIONS = [
+  'create',
+  'open',
+  'press',
+  'setOut',
+  'abc',
+  'abcDone',
+  'undoOrRedoKept',
+  'played',
+] as const satisfies readonly (keyof EntryService)[];
+const ENGRAVE_QUESTIONS = ['engrave', 'textFont'] as const satisfies readonly (keyof EngraveService)[];
 
-/** The core, in its worker. Started with the first call and kept. */
-export function coreWorker(): Remote<CoreService> {
-  core ??= wrap<CoreService>(new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' }));
+const core = supervised<CoreService>(
+  startWorker(() => new Worker(new URL('./core.worker', import.meta.url), { type: 'module' })),
+  CORE_QUESTIONS,
+);
+const engraver = supervised<EngraveService>(
+  startWorker(() => new Worker(new URL('./engrave.worker', import.meta.url), { type: 'module' })),
+  ENGRAVE_QUESTIONS,
+);
+const entry = supervised<EntryService>(
+  startWorker(() => new Worker(new URL('./entry.worker', import.meta.url), { type: 'module' })),
+  ENTRY_QUESTIONS,
+);
+
+const store = supervised<StoreService>(
+  startWorker(() => new Worker(new URL('./store.worker', import.meta.url), { type: 'module' })),
+  ['ready', 'enter'],
+);
+
+/** The keeping of what is entered, in a worker of its own. */
+export function storeWorker(): Asked<StoreService> {
+  return store;
+}
+
+/** The core, in its worker. Started with the first question and kept. */
+export function coreWorker(): Asked<CoreService> {
   return core;
 }
 
-/** The engraver, in its worker. Started with the first call and kept; a call without a question starts it ahead. */
-export function engraveWorker(): Remote<EngraveService> {
-  engraver ??= wrap<EngraveService>(new Worker(new URL('./engrave.worker.ts', import.meta.url), { type: 'module' }));
+/** The engraver, in its worker. Started with the first question and kept. */
+export function engraveWorker(): Asked<EngraveService> {
   return engraver;
 }
 
-/** The entering of a piece, in a worker of its own: no other work stands in front of a key press. */
-export function entryWorker(): Remote<EntryService> {
-  entry ??= wrap<EntryService>(new Worker(new URL('./entry.worker.ts', import.meta.url), { type: 'module' }));
+/** The entering of a piece, in a worker of its own: no other work stands in front of a key press. Started anew, it has no piece open. */
+export function entryWorker(): Asked<EntryService> {
   return entry;
 }
 
 /** So many workers ask the shelf at most; one core is left to the page where there are more than two. */
 const MOST_FITTERS = 4;
 
-let fitters: readonly Remote<FitService>[] | null = null;
+let fitters: readonly Asked<FitService>[] | null = null;
 
 /** How many workers the whole shelf is asked by. */
 export function fitterCount(): number {
@@ -38,8 +90,13 @@ export function fitterCount(): number {
   return Math.min(MOST_FITTERS, Math.max(2, cores - 1));
 }
 
-/** One of the workers that the whole shelf is asked by. All start with the first call, and are kept. */
-export function fitWorker(which: number): Remote<FitService> {
-  fitters ??= Array.from({ length: fitterCount() }, () => wrap<FitService>(new Worker(new URL('./fit.worker.ts', import.meta.url), { type: 'module' })));
-  return fitters[which % fitters.length] as Remote<FitService>;
+/** One of the workers that the whole shelf is asked by. Each starts with its first question, and is kept. */
+export function fitWorker(which: number): Asked<FitService> {
+  fitters ??= Array.from({ length: fitterCount() }, () =>
+    supervised<FitService>(
+      startWorker(() => new Worker(new URL('./fit.worker', import.meta.url), { type: 'module' })),
+      ['fit'],
+    ),
+  );
+  return fitters[which % fitters.length] as Asked<FitService>;
 }

@@ -1,13 +1,27 @@
-import { USUAL_PLAYER } from '@/core/finger';
+import { USUAL_PLAYER } from '@/core/fingering';
 import { describe, expect, it } from '@jest/globals';
 import { DEMO_FILES, demoFile } from '../../tests/support/demo-pieces';
 import { bytesOf } from '../../tests/support/build-piece';
 import { open } from '../../tests/support/open';
 import { createCoreService } from './core-service';
-import { ID_PREFIXES, type Answer, type BenchPageWish, type BenchWish } from './protocol';
+import { ID_PREFIXES, type Answer, type BenchPageOptions, type BenchOptions } from './protocol';
 
-const USUAL: BenchWish = { to: null, direction: 'nearest', octaveRight: 0, octaveLeft: 0, spelling: 'strict', courtesy: 'bar', sixth: 'natural', seventh: 'raised', fingering: 'plan', player: USUAL_PLAYER, keyboard: 88, respelled: [], decisions: { fingers: [], aside: [] } };
-const PAGE: BenchPageWish = { view: 'both', columns: 30, labels: [], marks: [], tracks: 'shown' };
+const USUAL: BenchOptions = {
+  to: null,
+  direction: 'nearest',
+  octaveRight: 0,
+  octaveLeft: 0,
+  spelling: 'strict',
+  courtesy: 'bar',
+  sixth: 'natural',
+  seventh: 'raised',
+  fingering: 'plan',
+  player: USUAL_PLAYER,
+  keyboard: 88,
+  respelled: [],
+  decisions: { fingers: [], aside: [] },
+};
+const PAGE: BenchPageOptions = { view: 'both', columns: 30, labels: [], marks: [], tracks: 'shown' };
 const source = (id: string, ownKey: string | null = null) => ({ musicXml: demoFile(id), ownKey, part: null });
 
 function valueOf<T>(answer: Answer<T>): T {
@@ -18,43 +32,45 @@ function valueOf<T>(answer: Answer<T>): T {
 describe('the core behind the worker’s door', () => {
   const service = createCoreService();
 
-  it('brings in a piece and refuses what is none, in words and with the line', () => {
-    expect(service.bringIn(bytesOf(demoFile('echo-well'))).map((piece) => valueOf(piece).title)).toEqual(['Echo Well']);
-    const [refused] = service.bringIn(bytesOf(demoFile('echo-well').slice(0, 2500)));
+  it('brings in a piece and refuses what is none, in words and with the line', async () => {
+    expect(valueOf(await service.bringIn(bytesOf(demoFile('echo-well')))).map((piece) => valueOf(piece).title)).toEqual(
+      ['Echo Well'],
+    );
+    const [refused] = valueOf(await service.bringIn(bytesOf(demoFile('echo-well').slice(0, 2500))));
     expect(refused).toMatchObject({ ok: false, trouble: { code: 'read.cut-off', line: expect.any(Number) } });
   });
 
-  it('brings in every tune of an ABC file, with what was doubtful', () => {
+  it('brings in every tune of an ABC file, with what was doubtful', async () => {
     const file = 'X:1\nT:One\nL:1/4\nK:C\nC4 q|\n\nX:2\nT:Two\nL:1/4\nK:G\nG4|\n\nX:3\nT:Silence\nK:C\nz4|\n';
-    const [one, two, silence] = service.bringIn(bytesOf(file));
+    const [one, two, silence] = valueOf(await service.bringIn(bytesOf(file)));
     expect([one, two].map((piece) => piece?.ok && piece.value.title)).toEqual(['One', 'Two']);
     expect(one?.ok && one.value.remarks.map(({ message }) => message)).toEqual([expect.stringContaining('Line 5')]);
     expect(silence).toMatchObject({ ok: false, trouble: { code: 'read.no-notes' } });
   });
 
-  it('answers with values that survive the way between workers', () => {
+  it('answers with values that survive the way between workers', async () => {
     for (const { id } of DEMO_FILES) {
-      const view = valueOf(service.bench(source(id), { ...USUAL, to: 'Eb' }, PAGE));
+      const view = valueOf(await service.bench(source(id), { ...USUAL, to: 'Eb' }, PAGE));
       expect(structuredClone(view)).toEqual(view);
     }
   });
 
-  it('keeps a piece in its own key where no key is asked for', () => {
-    const view = valueOf(service.bench(source('fog-over-the-sluice'), USUAL, PAGE));
+  it('keeps a piece in its own key where no key is asked for', async () => {
+    const view = valueOf(await service.bench(source('fog-over-the-sluice'), USUAL, PAGE));
     expect([view.from, view.to, view.toText]).toEqual(['A minor', 'A minor', 'A-minor']);
   });
 
-  it('pairs the moments of both versions one to one', () => {
+  it('pairs the moments of both versions one to one', async () => {
     for (const { id } of DEMO_FILES) {
-      const { momentsBefore, momentsAfter } = valueOf(service.bench(source(id), { ...USUAL, to: 'F#' }, PAGE));
-      expect(momentsAfter.map(({ bar, beat, keys }) => [bar, beat, keys.map(({ noteId }) => noteId).toSorted()])).toEqual(
-        momentsBefore.map(({ bar, beat, keys }) => [bar, beat, keys.map(({ noteId }) => noteId).toSorted()]),
-      );
+      const { momentsBefore, momentsAfter } = valueOf(await service.bench(source(id), { ...USUAL, to: 'F#' }, PAGE));
+      expect(
+        momentsAfter.map(({ bar, beat, keys }) => [bar, beat, keys.map(({ noteId }) => noteId).toSorted()]),
+      ).toEqual(momentsBefore.map(({ bar, beat, keys }) => [bar, beat, keys.map(({ noteId }) => noteId).toSorted()]));
     }
   });
 
-  it('points its hand notes at notes of the engraved page', () => {
-    const view = valueOf(service.bench(source('mill-wheel'), { ...USUAL, to: 'Eb' }, PAGE));
+  it('points its hand notes at notes of the engraved page', async () => {
+    const view = valueOf(await service.bench(source('mill-wheel'), { ...USUAL, to: 'Eb' }, PAGE));
     expect(view.handNotes.length).toBeGreaterThan(0);
     for (const id of view.handNotes.flatMap(({ noteIds }) => noteIds)) {
       expect(view.page.musicXml).toContain(`id="${ID_PREFIXES.before}${id}"`);
@@ -62,45 +78,72 @@ describe('the core behind the worker’s door', () => {
     }
   });
 
-  it('shows the new version alone when asked', () => {
-    const view = valueOf(service.bench(source('lantern-walk'), { ...USUAL, to: 'D' }, { ...PAGE, view: 'after' }));
+  it('shows the new version alone when asked', async () => {
+    const view = valueOf(
+      await service.bench(source('lantern-walk'), { ...USUAL, to: 'D' }, { ...PAGE, view: 'after' }),
+    );
     expect(view.page.musicXml).not.toContain(`id="${ID_PREFIXES.before}n1"`);
   });
 
-  it('saves what it shows', () => {
-    const file = valueOf(service.save(source('lantern-walk'), { ...USUAL, to: 'F' }, 'musicxml', {}));
+  it('saves what it shows', async () => {
+    const file = valueOf(await service.save(source('lantern-walk'), { ...USUAL, to: 'F' }, 'musicxml', {}));
     expect(file.name).toBe('lantern-walk-in-F.musicxml');
     expect(open(String(file.content)).key.key.tonic).toEqual({ step: 3, alter: 0 });
   });
 
-  it('puts the teacher’s decisions into a piece file, and gives them back from it with whatever else is there', () => {
+  it('puts the teacher’s decisions into a piece file, and gives them back from it with whatever else is there', async () => {
     const beside = { part: 'P1', pupils: [{ name: 'Ilse' }] };
-    const file = valueOf(service.save(source('lantern-walk'), { ...USUAL, to: 'F' }, 'newthumb', beside));
-    const [again] = service.bringIn(bytesOf(String(file.content)));
+    const file = valueOf(await service.save(source('lantern-walk'), { ...USUAL, to: 'F' }, 'newthumb', beside));
+    const [again] = valueOf(await service.bringIn(bytesOf(String(file.content))));
     expect(again?.ok && again.value).toMatchObject({ title: 'Lantern Walk', format: 'newthumb', beside });
   });
 
   it('reads the piece anew where the teacher overrules its key', async () => {
-    expect(valueOf(await service.ladder(source('lantern-walk', 'A-minor'), USUAL, 'ease', null)).from).toMatchObject({ tonic: 'A', mode: 'minor' });
-    expect(valueOf(await service.ladder(source('lantern-walk'), USUAL, 'ease', null)).from).toMatchObject({ tonic: 'C', mode: 'major' });
+    expect(valueOf(await service.ladder(source('lantern-walk', 'A-minor'), USUAL, 'ease', null)).from).toMatchObject({
+      tonic: 'A',
+      mode: 'minor',
+    });
+    expect(valueOf(await service.ladder(source('lantern-walk'), USUAL, 'ease', null)).from).toMatchObject({
+      tonic: 'C',
+      mode: 'major',
+    });
   });
 
-  it('tells a card whether the hands stay put and what stands in the way', () => {
-    const card = valueOf(service.shelf(source('cat-on-the-landing'), 'card-'));
-    expect(card).toMatchObject({ title: 'Cat on the Landing', key: 'C major', meter: '4/4', bars: 8, blackFingers: { right: [4], left: [] } });
+  it('tells a card whether the hands stay put and what stands in the way', async () => {
+    const card = valueOf(await service.shelf(source('cat-on-the-landing'), 'card-'));
+    expect(card).toMatchObject({
+      title: 'Cat on the Landing',
+      key: 'C major',
+      meter: '4/4',
+      bars: 8,
+      blackFingers: { right: [4], left: [] },
+    });
     expect(card.handNotes.map(({ title }) => title)).toContain('Finger 4 serves F♯ and F');
     expect(card.opening.musicXml.match(/<measure /g)).toHaveLength(3);
   });
 
-  it('throws on a message that no screen of ours sends', () => {
-    expect(() => service.bench(source('lantern-walk'), { ...USUAL, octaveRight: 9 }, PAGE)).toThrow();
+  it.each<readonly [string, () => Promise<unknown>]>([
+    ['an octave too far', () => service.bench(source('lantern-walk'), { ...USUAL, octaveRight: 9 }, PAGE)],
+    ['a mode that is none', () => service.ladder(source('lantern-walk'), USUAL, 'ease', 'blue' as 'major')],
+    ['an order that is none', () => service.ladder(source('lantern-walk'), USUAL, 'size' as 'ease', null)],
+    ['a format that is none', () => service.save(source('lantern-walk'), USUAL, 'docx' as 'abc', {})],
+    ['no object beside the music', () => service.save(source('lantern-walk'), USUAL, 'abc', null as never)],
+    ['a note without a name', () => service.choices(source('lantern-walk'), USUAL, '')],
+    ['a school that is none', () => service.atlasCard('C-major', 'best' as 'interval', USUAL_PLAYER)],
+    ['a piece that is none', () => service.shelf({ musicXml: 7 } as never, 'card-')],
+    ['no bytes', () => service.bringIn('score' as never)],
+  ])('answers a question that no screen of ours asks with a refusal, never by throwing: %s', async (_, ask) => {
+    expect(await ask()).toMatchObject({
+      ok: false,
+      trouble: { code: 'worker.question', hint: expect.stringContaining('Reload') },
+    });
   });
 
   it('tells how far the keys are, answers other questions between them, and stops when asked', async () => {
     const service = createCoreService();
     const told: number[] = [];
     const whole = service.ladder(source('lantern-walk'), USUAL, 'ease', null, 'one', (done) => told.push(done));
-    expect(valueOf(service.bench(source('lantern-walk'), { ...USUAL, to: 'D-major' }, PAGE)).to).toBe('D major');
+    expect(valueOf(await service.bench(source('lantern-walk'), { ...USUAL, to: 'D-major' }, PAGE)).to).toBe('D major');
     expect(valueOf(await whole).keys).toHaveLength(15);
     expect(told).toEqual(Array.from({ length: 15 }, (_, i) => i + 1));
 

@@ -1,6 +1,12 @@
 import { expose } from 'comlink';
+import { childElements, parseXml, textOf } from '@/core/xml';
 import { engravedSystem } from './engraved-places';
-import { engraveLayoutSchema, engravingPageSchema, type Answer, type EngravedSystem, type EngraveLayout } from './protocol';
+import { asWideAs, readPicture } from './picture';
+import { stayAlive } from './alive';
+import { guarded } from './guarded';
+import { serviceTrouble } from './trouble';
+import type { Answer, EngravedSystem, EngraveLayout, EngraveService } from './protocol';
+import { engraveLayoutSchema, engravingPageSchema } from './protocol-schemas';
 import type { EngravingPage } from '@/core/write';
 import { withStaffKeys } from './staff-keys';
 import { enableLog, LOG_ERROR, VerovioToolkit } from 'verovio/esm';
@@ -12,7 +18,9 @@ const ENGRAVER = `${self.location.origin}${process.env['NEXT_PUBLIC_ENGRAVER']}/
 let starting = start();
 
 async function start(): Promise<VerovioToolkit> {
-  const { default: createModule } = (await import(/* turbopackIgnore: true */ ENGRAVER)) as typeof import('verovio/wasm');
+  const { default: createModule } = (await import(
+    /* turbopackIgnore: true */ ENGRAVER
+  )) as typeof import('verovio/wasm');
   const verovio = await createModule();
   // A card shows the first bars only: a slur that ends later is no fault worth a warning.
   enableLog(LOG_ERROR, verovio);
@@ -32,10 +40,21 @@ async function engrave(page: EngravingPage, layout: EngraveLayout): Promise<Answ
       pageWidth: breaks === 'none' ? 100_000 : Math.round((widthPx * 100) / zoom),
     });
     if (!toolkit.loadData(musicXml)) return REFUSED;
-    if (keyChanges.length > 0) toolkit.loadData(withStaffKeys(toolkit.getMEI({}), keyChanges));
+    if (keyChanges.length > 0) {
+      const mei = withStaffKeys(toolkit.getMEI({}), keyChanges);
+      if (mei === null) return otherShape(toolkit, 'its own format is no XML');
+      toolkit.loadData(mei);
+    }
     const isLine = breaks === 'none' && spread === 'natural';
-    const pictures = Array.from({ length: toolkit.getPageCount() }, (_, i) => toolkit.renderToSVG(i + 1));
-    const systems = pictures.map((svg) => engravedSystem(isLine ? asWideAs(svg, widthPx, zoom) : svg));
+    const systems: EngravedSystem[] = [];
+    for (let number = 1; number <= toolkit.getPageCount(); number += 1) {
+      const picture = readPicture(toolkit.renderToSVG(number));
+      const system = picture.ok
+        ? engravedSystem(isLine ? asWideAs(picture.value, widthPx, zoom) : picture.value)
+        : picture;
+      if (!system.ok) return otherShape(toolkit, system.error);
+      systems.push(system.value);
+    }
     return { ok: true, value: systems };
   } catch {
     // A crash inside the engraver leaves it unusable: the next page gets a new one.
@@ -53,26 +72,30 @@ const PROBE =
 
 /** The font of the signs that stand among text, as a rule for a style sheet. The engraver would put it into every
  * picture; once in the document it serves all of them. Empty where the engraver has none. */
-async function textFont(): Promise<string> {
+async function textFont(): Promise<Answer<string>> {
   const toolkit = await starting;
   toolkit.setOptions({ ...HOUSE_STYLE, breaks: 'none', smuflTextFont: 'embedded' });
   const svg = toolkit.loadData(PROBE) ? toolkit.renderToSVG(1) : '';
-  return /@font-face\s*\{[^}]*\}/.exec(svg)?.[0] ?? '';
+  const read = parseXml(svg);
+  const style = read.ok ? childElements(read.value.root, 'style').map(textOf).join('') : '';
+  const from = style.indexOf('@font-face');
+  return { ok: true, value: from < 0 ? '' : style.slice(from, style.indexOf('}', from) + 1) };
 }
 
-const REFUSED = {
-  ok: false,
-  trouble: { code: 'engrave.refused', message: 'This piece could not be engraved.', hint: 'It is kept as it is; saving it still works.', line: null },
-} as const;
+/** The release of the engraver whose pictures we know. Another one may do as well; where its pictures are others, it is said. */
+const KNOWN_RELEASE = '6.3.0';
 
-/** Units of a picture to a pixel at print size. Source: our own look at the engraver's pictures, whose inner and outer boxes differ by it. */
-const UNITS = 10;
-
-/** Gives the picture of one long line the width of the page, so that lines of different lengths are of one size. A line that is longer keeps its own. */
-function asWideAs(svg: string, widthPx: number, zoom: number): string {
-  const widths = [widthPx, (widthPx * UNITS * 100) / zoom].values();
-  return svg.replace(/(<svg\b[^>]*?viewBox="0 0 )([\d.]+)/g, (_, before: string, own: string) => `${before}${Math.max(widths.next().value ?? 0, Number(own))}`);
+/** The engraver's pictures are not as we read them: which release it is, and what is not there. */
+function otherShape(toolkit: VerovioToolkit, what: string): Answer<never> {
+  const release = toolkit.getVersion();
+  const isKnown = release.startsWith(KNOWN_RELEASE);
+  return {
+    ok: false,
+    trouble: serviceTrouble({ code: 'engrave.shape', what, release: isKnown ? null : release }),
+  };
 }
+
+const REFUSED = { ok: false, trouble: serviceTrouble({ code: 'engrave.refused' }) } as const;
 
 /** A line that is being entered is as long as its notes need, with room above it for what is wrong with its bars. */
 const ENTERED = { spacingLinear: 0.33, pageMarginTop: 75 };
@@ -105,5 +128,5 @@ const HOUSE_STYLE = {
   fingeringScale: 1,
 };
 
-export type EngraveWorker = { engrave: typeof engrave; textFont: typeof textFont };
-expose({ engrave, textFont } satisfies EngraveWorker);
+expose(guarded<EngraveService>({ engrave, textFont }));
+stayAlive();

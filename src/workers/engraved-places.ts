@@ -1,58 +1,88 @@
 import { ROOM_MARK } from '@/core/write';
-import { lighten } from './lighten';
+import { err, ok, type Result } from '@/core/base';
+import { childElements, firstChild, isElement, type XmlElement } from '@/core/xml';
+import { lightened } from './lighten';
+import { hasClass, isStaffLine, straightLine, translation, wholeText, type Picture } from './picture';
 import type { EngravedSystem } from './protocol';
 
 /** Width of a note head. Unit: of the engraving (nine to a staff space at the engraver's size of signs). Source: the font Bravura, black note head 1.18 staff spaces wide,
  * two staff spaces to 180 units. */
 const HEAD_WIDTH = 212;
-
-/** What is looked for in a picture, in the order of the text: a bar, a staff in it, a line of the staff, a note, a note head, a line of room. */
-const PLACES = new RegExp(
-  [
-    '<g id="[^"]+" class="(?<frame>measure|staff)\\b[^"]*"',
-    '<path d="M(?<lineX1>-?[\\d.]+) (?<lineY>-?[\\d.]+) L(?<lineX2>-?[\\d.]+) [\\d.-]+" stroke-width="13"',
-    '<g id="(?<note>[^"]+)" class="note[^"]*"',
-    '<g class="notehead"[^>]*>\\s*<use [^>]*translate\\((?<headX>-?[\\d.]+),? (?<headY>-?[\\d.]+)\\)',
-    `<text x="(?<roomX>-?[\\d.]+)" y="(?<roomY>-?[\\d.]+)"[^>]*>(?:\\s*<tspan[^>]*>)+\\s*${ROOM_MARK}`,
-  ].join('|'),
-  'g',
-);
-
-/** Reads from a picture where its notes and its free lines are, so that the screen need not measure what it drew. */
-export function engravedSystem(svg: string): EngravedSystem {
-  const size = /class="definition-scale"[^>]*viewBox="0 0 ([\d.]+) ([\d.]+)"/.exec(svg) ?? /viewBox="0 0 ([\d.]+) ([\d.]+)"[^>]*class="definition-scale"/.exec(svg);
-  const margin = /class="page-margin"[^>]*translate\((-?[\d.]+),? (-?[\d.]+)\)/.exec(svg);
-  const [left, top] = [Number(margin?.[1] ?? 0), Number(margin?.[2] ?? 0)];
-  const heads: EngravedSystem['heads'][number][] = [];
-  const lanes: EngravedSystem['lanes'][number][] = [];
-  const bars: { x1: number; x2: number; staves: { top: number; bottom: number }[] }[] = [];
-  let lines = 0;
-  let note = '';
-  for (const { groups } of svg.matchAll(PLACES)) {
-    if (groups?.['frame'] === 'measure') bars.push({ x1: 0, x2: 0, staves: [] });
-    if (groups?.['frame'] === 'staff') lines = 0;
-    if (groups?.['lineY'] !== undefined && lines < LINES_OF_STAFF) {
-      placeLine(bars.at(-1), lines, { x1: left + Number(groups['lineX1']), x2: left + Number(groups['lineX2']), y: top + Number(groups['lineY']) });
-      lines += 1;
-    }
-    if (groups?.['note'] !== undefined) note = groups['note'];
-    if (groups?.['headX'] !== undefined && heads.at(-1)?.id !== note) heads.push({ id: note, x: left + Number(groups['headX']), y: top + Number(groups['headY']), width: HEAD_WIDTH });
-    if (groups?.['roomY'] !== undefined && lanes.at(-1)?.id !== note) lanes.push({ id: note, y: top + Number(groups['roomY']) });
-  }
-  return { svg: lighten(svg), viewBox: [0, 0, Number(size?.[1] ?? 0), Number(size?.[2] ?? 0)], heads, lanes, bars };
-}
-
 const LINES_OF_STAFF = 5;
 
+interface Bar {
+  x1: number;
+  x2: number;
+  readonly staves: { top: number; bottom: number }[];
+}
+
+/** What was found so far, from the beginning of the picture on. */
+interface Found {
+  readonly heads: EngravedSystem['heads'][number][];
+  readonly rooms: EngravedSystem['lines'][number][];
+  readonly bars: Bar[];
+  /** The note that is being read, and how many lines of its staff were. */
+  note: string;
+  lines: number;
+}
+
+/** Reads from a picture where its notes and its free lines are, so that the screen need not measure what it drew. Errors: what is not as expected. */
+export function engravedSystem(picture: Picture): Result<EngravedSystem, string> {
+  const found: Found = { heads: [], rooms: [], bars: [], note: '', lines: 0 };
+  look(picture.root, picture, found);
+  if (found.bars.length === 0) return err('it has no bars');
+  if (found.bars.some(({ staves }) => staves.length === 0)) return err('it has a bar without lines');
+  return ok({
+    svg: lightened(picture.root),
+    viewBox: [0, 0, picture.width, picture.height],
+    heads: found.heads,
+    lines: found.rooms,
+    bars: found.bars,
+  });
+}
+
+function look(element: XmlElement, picture: Picture, found: Found): void {
+  if (element.name === 'g') enterGroup(element, picture, found);
+  else if (element.name === 'text') noteRoom(element, picture, found);
+  else if (isStaffLine(element)) noteLine(element, picture, found);
+  for (const child of element.children) if (isElement(child)) look(child, picture, found);
+}
+
+function enterGroup(group: XmlElement, picture: Picture, found: Found): void {
+  const id = group.attributes['id'];
+  if (id !== undefined && hasClass('measure')(group)) found.bars.push({ x1: 0, x2: 0, staves: [] });
+  if (id !== undefined && hasClass('staff')(group)) found.lines = 0;
+  if (id !== undefined && hasClass('note')(group)) found.note = id;
+  if (!hasClass('notehead')(group) || found.heads.at(-1)?.id === found.note) return;
+  const sign = firstChild(group, 'use');
+  const place = sign && translation(sign);
+  if (!place) return;
+  found.heads.push({ id: found.note, x: picture.left + place.x, y: picture.top + place.y, width: HEAD_WIDTH });
+}
+
 /** A line of a staff: the first begins the staff, each further one is its lowest so far. */
-function placeLine(bar: { x1: number; x2: number; staves: { top: number; bottom: number }[] } | undefined, number: number, { x1, x2, y }: { readonly x1: number; readonly x2: number; readonly y: number }): void {
-  if (!bar) return;
+function noteLine(path: XmlElement, { left, top }: Picture, found: Found): void {
+  const bar = found.bars.at(-1);
+  const line = straightLine(path);
+  if (!bar || !line || found.lines >= LINES_OF_STAFF) return;
   const staff = bar.staves.at(-1);
-  if (number === 0) {
-    bar.x1 = x1;
-    bar.x2 = x2;
-    bar.staves.push({ top: y, bottom: y });
+  if (found.lines === 0) {
+    bar.x1 = left + line.x1;
+    bar.x2 = left + line.x2;
+    bar.staves.push({ top: top + line.y, bottom: top + line.y });
   } else if (staff) {
-    staff.bottom = y;
+    staff.bottom = top + line.y;
   }
+  found.lines += 1;
+}
+
+/** A text that only keeps room free stands where the room begins. */
+function noteRoom(text: XmlElement, { top }: Picture, found: Found): void {
+  if (!isRoom(text) || found.rooms.at(-1)?.id === found.note) return;
+  found.rooms.push({ id: found.note, y: top + Number(text.attributes['y']) });
+}
+
+function isRoom(text: XmlElement): boolean {
+  const [outer] = childElements(text, 'tspan');
+  return outer !== undefined && wholeText(outer).includes(ROOM_MARK);
 }

@@ -23,7 +23,7 @@ const COMMANDS: { readonly [Kind in ScreenCommand['kind']]: Extract<ScreenComman
   move: { kind: 'move' },
   'open-hand': { kind: 'open-hand' },
   'close-hand': { kind: 'close-hand' },
-  way: { kind: 'way', way: 'letters' },
+  way: { kind: 'way', method: 'letters' },
   mode: { kind: 'mode', mode: 'between' },
   'row-length': { kind: 'row-length', row: 'beat', quarters: 1.5 },
   length: { kind: 'length', quarters: 0.5 },

@@ -1,7 +1,7 @@
-import { array, mixed, number, object, string, type Schema } from 'yup';
+import { ValidationError, array, mixed, number, object, string, type Schema } from 'yup';
 import type { KeptChange } from '@/core/edit';
-import { ROWS, WAYS, type Command } from '@/core/enter';
-import type { EntryPage, EntryView, PressedView } from '@/core/job';
+import { ROWS, INPUT_METHODS, type Command } from '@/core/entry';
+import type { EntryPage, EntryView, PressedView } from '@/core/views';
 import { LETTERS, MODES } from '@/core/pitch';
 import type { Grid, PlayedKey } from '@/core/read';
 import type { Answer, Trouble } from './protocol';
@@ -15,20 +15,19 @@ export interface EntryOpening {
   readonly opening: string;
 }
 
-/** The piece to be entered; `edition` is the one it was kept with. */
+/** The piece to be entered. */
 export interface EntrySource {
   readonly musicXml: string;
   readonly part: string | null;
-  readonly edition: string | null;
 }
 
 /** What has to be kept after a key press: the piece as it is now, and the changes of its history. */
 export interface EntryToKeep {
   readonly musicXml: string;
-  readonly changed: readonly KeptChange[];
+  readonly changed: readonly (KeptChange & { readonly words: string })[];
   readonly count: number;
-  /** Names the state of the history: a piece that was kept with another one has no use for these changes. */
-  readonly edition: string;
+  /** Names the state of the history; null where nothing is done. */
+  readonly state: string | null;
 }
 
 /** What a key press came to: what is shown, and what is to be kept of it at once; null where nothing is. */
@@ -44,25 +43,37 @@ export interface AbcRead {
 export interface EntryService {
   /** A new piece as MusicXML. */
   create(opening: EntryOpening): Answer<string>;
+  /** Opens a piece with the history that led to its music; one that is damaged is left out. */
   open(source: EntrySource, kept: readonly KeptChange[], page: EntryPage): Answer<EntryView>;
-  press(command: ScreenCommand, atMs: number): Pressed;
+  /** Refused as `entry.closed` where no piece is open: the worker was started anew. */
+  press(command: ScreenCommand, atMs: number): Answer<Pressed>;
   /** Sets the page out for another width. */
-  setOut(page: EntryPage): EntryView;
+  setOut(page: EntryPage): Answer<EntryView>;
   /** Reads ABC into the caret's hand, each time in place of what the same writing brought in before. */
-  abc(text: string, atMs: number): AbcRead;
+  abc(text: string, atMs: number): Answer<AbcRead>;
   /** Ends the writing of ABC: what was read stays. */
-  abcDone(): void;
+  abcDone(): Answer<null>;
+  /** Takes the last step of a piece that is not open back, or does the next one again; null where there is none. */
+  undoOrRedoKept(
+    source: EntrySource,
+    kept: readonly KeptChange[],
+    undoRedo: 'undo' | 'redo',
+  ): Answer<EntryToKeep | null>;
   /** Puts in what was played against a metronome. */
   played(keys: readonly PlayedKey[], msPerQuarter: number, grid: Grid, atMs: number): Answer<Pressed>;
 }
 
 const finger = number().oneOf([1, 2, 3, 4, 5]).required();
-const row = mixed<(typeof ROWS)[number]>().oneOf([...ROWS]).required();
-const way = number().oneOf([-1, 1]).required();
+const row = mixed<(typeof ROWS)[number]>()
+  .oneOf([...ROWS])
+  .required();
+const sign = number().oneOf([-1, 1]).required();
 const letters = number().integer().min(-21).max(21).required();
 const hand = string().oneOf(['right', 'left']).required();
 const quarters = number().min(0).max(16).required();
-const letter = string().oneOf([...LETTERS]).required();
+const letter = string()
+  .oneOf([...LETTERS])
+  .required();
 const noteId = string().required();
 const text = string().max(400).defined();
 
@@ -88,13 +99,17 @@ const FIELDS: { readonly [Kind in ScreenCommand['kind']]: Readonly<Record<string
   move: {},
   'open-hand': {},
   'close-hand': {},
-  way: { way: mixed<(typeof WAYS)[number]>().oneOf([...WAYS]).required() },
+  way: {
+    method: mixed<(typeof INPUT_METHODS)[number]>()
+      .oneOf([...INPUT_METHODS])
+      .required(),
+  },
   mode: { mode: string().oneOf(['over', 'between']).required() },
   'row-length': { row, quarters },
   length: { quarters },
   voice: {},
-  walk: { by: way, to: string().oneOf(['entry', 'bar', 'end']).required() },
-  extend: { by: way },
+  walk: { by: sign, to: string().oneOf(['entry', 'bar', 'end']).required() },
+  extend: { by: sign },
   'other-hand': { at: string().oneOf(['same-beat', 'where-it-stops']).required() },
   'go-to': { noteId },
   'go-to-bar': { bar: number().integer().min(0).required(), hand },
@@ -102,7 +117,7 @@ const FIELDS: { readonly [Kind in ScreenCommand['kind']]: Readonly<Record<string
   dot: {},
   'set-length': { quarters },
   step: { letters },
-  'half-step': { by: way },
+  'half-step': { by: sign },
   'set-finger': { finger: number().oneOf([1, 2, 3, 4, 5]).nullable().defined() },
   'tie-off': {},
   sign: { sign: string().oneOf(['staccato', 'accent', 'tenuto', 'fermata']).required() },
@@ -121,8 +136,19 @@ const FIELDS: { readonly [Kind in ScreenCommand['kind']]: Readonly<Record<string
   'remove-bars': {},
   'move-passage': { letters },
   'give-to-other-hand': {},
-  meter: { meter: object({ beats: number().integer().min(1).max(32).required(), beatType: number().oneOf([1, 2, 4, 8, 16]).required() }).required() },
-  signature: { fifths: number().integer().min(-7).max(7).required(), mode: mixed<(typeof MODES)[number]>().oneOf([...MODES]).nullable().defined() },
+  meter: {
+    meter: object({
+      beats: number().integer().min(1).max(32).required(),
+      beatType: number().oneOf([1, 2, 4, 8, 16]).required(),
+    }).required(),
+  },
+  signature: {
+    fifths: number().integer().min(-7).max(7).required(),
+    mode: mixed<(typeof MODES)[number]>()
+      .oneOf([...MODES])
+      .nullable()
+      .defined(),
+  },
   'pick-up': { quarters },
   heading: { what: string().oneOf(['title', 'composer']).required(), text },
   tempo: { perMinute: number().min(20).max(300).required() },
@@ -130,21 +156,35 @@ const FIELDS: { readonly [Kind in ScreenCommand['kind']]: Readonly<Record<string
   redo: {},
 };
 
-/** Checks a command as it comes into the worker. Throws for what no screen of ours sends. */
+/** Checks a command as it comes into the worker. Throws a `ValidationError` for what no screen of ours sends. */
 export function checkedCommand(command: ScreenCommand): ScreenCommand {
   const fields = FIELDS[command.kind];
-  if (fields === undefined) throw new TypeError(`no command ${String(command.kind)}`);
+  if (fields === undefined) throw new ValidationError(`no command ${String(command.kind)}`);
   object({ kind: string().required(), ...fields }).validateSync(command, { strict: true });
   return command;
 }
 
 export const entryPageSchema = object({ columns: number().integer().min(4).required(), prefix: string().defined() });
-export const entrySourceSchema = object({ musicXml: string().required(), part: string().nullable().defined(), edition: string().nullable().defined() });
-export const keptChangesSchema = array(object({ number: number().integer().min(0).required(), state: mixed<'done' | 'undone'>().oneOf(['done', 'undone']).required(), change: string().required() })).required();
+export const entrySourceSchema = object({ musicXml: string().required(), part: string().nullable().defined() });
+export const keptChangesSchema = array(
+  object({
+    number: number().integer().min(0).required(),
+    state: mixed<'done' | 'undone'>().oneOf(['done', 'undone']).required(),
+    change: string().required(),
+  }),
+).required();
 export const openingSchema = object({ title: string().max(200).defined(), opening: string().max(40).defined() });
 export const playedSchema = object({
-  keys: array(object({ midi: number().integer().min(21).max(108).required(), downMs: number().required(), upMs: number().required() })).required(),
+  keys: array(
+    object({
+      midi: number().integer().min(21).max(108).required(),
+      downMs: number().required(),
+      upMs: number().required(),
+    }),
+  ).required(),
   msPerQuarter: number().min(150).max(4000).required(),
   grid: number().oneOf([1, 2, 3, 4, 6, 8]).required(),
 });
-
+export const undoRedoSchema = string().oneOf(['undo', 'redo']).required();
+export const atMsSchema = number().required();
+export const abcSchema = string().max(20_000).defined();

@@ -1,8 +1,11 @@
-import { faultWords } from '@/core/explain';
-import { fitPiece, openPiece } from '@/core/job';
-import type { Player } from '@/core/finger';
-import type { PieceFit } from '@/core/survey';
-import { pieceSourceSchema, playerSchema, type Answer, type PieceSource } from './protocol';
+import { fitPiece, type PieceFit } from '@/core/survey';
+import { openPiece } from '@/core/piece';
+import type { Player } from '@/core/fingering';
+import { string } from 'yup';
+import { guarded, type Asked } from './guarded';
+import type { Answer, PieceSource } from './protocol';
+import { pieceSourceSchema, playerSchema } from './protocol-schemas';
+import { answer } from './trouble';
 
 /** What a worker of the pool does: one piece in all keys of its mode, for one hand. */
 export interface FitService {
@@ -10,14 +13,14 @@ export interface FitService {
 }
 
 /** The same without a worker around it. Nothing is kept between pieces but what the planner keeps of hands that are alike. */
-export function createFitService(): FitService {
-  return {
+export function createFitService(): Asked<FitService> {
+  return guarded<FitService>({
     fit: (id, source, player) => {
+      const name = string().required().validateSync(id, { strict: true });
       const { musicXml, ownKey, part } = pieceSourceSchema.validateSync(source, { strict: true });
       const hand = playerSchema.validateSync(player, { strict: true });
       const piece = openPiece(new TextEncoder().encode(musicXml), { format: null, key: ownKey, part });
-      if (piece.ok) return { ok: true, value: fitPiece(piece.value, id, hand) };
-      return { ok: false, trouble: { code: piece.error.code, ...faultWords(piece.error), line: 'at' in piece.error ? piece.error.at.line : null } };
+      return answer(piece.ok ? { ok: true, value: fitPiece(piece.value, name, hand) } : piece);
     },
-  };
+  });
 }

@@ -1,11 +1,18 @@
 /** A pool of workers: each takes the next task as soon as it is free. Independent of what the workers do. */
 export interface Pool<Task, Result> {
   /** Works through tasks in order; `onResult` is told of each result as it comes, in any order. Ends when all are done or `isStopped` says so. */
-  run(tasks: Iterable<Task> | AsyncIterable<Task>, onResult: (task: Task, result: Result) => void, isStopped: () => boolean): Promise<void>;
+  run(
+    tasks: Iterable<Task> | AsyncIterable<Task>,
+    onResult: (task: Task, result: Result) => void,
+    isStopped: () => boolean,
+  ): Promise<void>;
 }
 
 /** Makes a pool. `workers` do one task at a time each. A task that a worker throws at is left out, and the others go on; `onFailure` is told. */
-export function createPool<Task, Result>(workers: readonly ((task: Task) => Promise<Result>)[], onFailure: (task: Task, error: unknown) => void): Pool<Task, Result> {
+export function createPool<Task, Result>(
+  workers: readonly ((task: Task) => Promise<Result>)[],
+  onFailure: (task: Task, error: unknown) => void,
+): Pool<Task, Result> {
   return {
     run: async (tasks, onResult, isStopped) => {
       const next = nextOf(tasks);

@@ -13,15 +13,15 @@ describe('remembering', () => {
     expect(asked).toBe(2);
   });
 
-  it('tries again what failed', async () => {
-    let isBroken = true;
-    const ask = remembering(async (what: string) => {
-      if (isBroken) throw new Error('no engraver');
-      return what;
-    });
-    await expect(ask('page')).rejects.toThrow('no engraver');
-    isBroken = false;
-    expect(await ask('page')).toBe('page');
+  it('tries again what came to grief, and keeps what was refused for a reason', async () => {
+    const codes = ['worker.died', 'read.no-notes'].values();
+    const ask = remembering(async (what: string) => ({
+      ok: false as const,
+      trouble: { code: codes.next().value ?? 'asked too often', what },
+    }));
+    expect((await ask('page')).trouble.code).toBe('worker.died');
+    expect((await ask('page')).trouble.code).toBe('read.no-notes');
+    expect((await ask('page')).trouble.code).toBe('read.no-notes');
   });
 
   it('forgets the oldest answers, not those that are asked for again and again', async () => {
@@ -48,7 +48,10 @@ describe('a layout', () => {
     expect(layoutName({ breaks: 'encoded', spread: 'wide', zoom: 40, widthPx: 860 })).toBe(layoutName(layout));
   });
 
-  it.each<Partial<EngraveLayout>>([{ widthPx: 840 }, { zoom: 45 }, { breaks: 'none' }, { spread: 'natural' }])('has another name for another page: %j', (change) => {
-    expect(layoutName({ ...layout, ...change })).not.toBe(layoutName(layout));
-  });
+  it.each<Partial<EngraveLayout>>([{ widthPx: 840 }, { zoom: 45 }, { breaks: 'none' }, { spread: 'natural' }])(
+    'has another name for another page: %j',
+    (change) => {
+      expect(layoutName({ ...layout, ...change })).not.toBe(layoutName(layout));
+    },
+  );
 });

@@ -1,25 +1,39 @@
 'use client';
 
 import { proxy } from 'comlink';
-import type { BenchView, Ladder } from '@/core/job';
+import type { BenchView, Ladder } from '@/core/views';
 import type { Mode } from '@/core/pitch';
 import type { KeyOrder } from '@/core/survey';
 import type { EngravingPage } from '@/core/write';
 import { coreWorker, engraveWorker } from './client';
-import type { Answer, BenchPageWish, BenchWish, EngravedSystem, EngraveLayout, Performances, PieceSource, Surveyed, SurveyKey, SurveyMode } from './protocol';
+import type {
+  Answer,
+  BenchPageOptions,
+  BenchOptions,
+  EngravedSystem,
+  EngraveLayout,
+  Performances,
+  PieceSource,
+  Surveyed,
+  SurveyKey,
+  SurveyUnwritable,
+  SurveyMode,
+} from './protocol';
 
 /** How many answers are kept of each kind: a few keys to either side of the one that is shown. */
 const KEPT_ANSWERS = 12;
 
 /** Asks the core for a piece in a key. The same question is worked out once, whether asked ahead or again. */
 export const askBench = remembering(
-  (source: PieceSource, wish: BenchWish, page: BenchPageWish): Promise<Answer<BenchView>> => coreWorker().bench(source, wish, page),
+  (source: PieceSource, options: BenchOptions, page: BenchPageOptions): Promise<Answer<BenchView>> =>
+    coreWorker().bench(source, options, page),
   (source, ...rest) => `${nameOf(source)}/${JSON.stringify(rest)}`,
 );
 
 /** Has a page engraved, likewise once. */
 export const askEngraving = remembering(
-  (page: EngravingPage, layout: EngraveLayout): Promise<Answer<readonly EngravedSystem[]>> => engraveWorker().engrave(page, layout),
+  (page: EngravingPage, layout: EngraveLayout): Promise<Answer<readonly EngravedSystem[]>> =>
+    engraveWorker().engrave(page, layout),
   (page, layout) => `${nameOf(page)}/${layoutName(layout)}`,
 );
 
@@ -30,8 +44,9 @@ export function layoutName({ widthPx, zoom, breaks, spread = 'wide' }: EngraveLa
 
 /** How a piece sounds before and after, likewise once. */
 export const askPerformances = remembering(
-  (source: PieceSource, wish: BenchWish): Promise<Answer<Performances>> => coreWorker().performances(source, wish),
-  (source, wish) => `${nameOf(source)}/${JSON.stringify(wish)}`,
+  (source: PieceSource, options: BenchOptions): Promise<Answer<Performances>> =>
+    coreWorker().performances(source, options),
+  (source, options) => `${nameOf(source)}/${JSON.stringify(options)}`,
 );
 
 /** A ladder that is on its way: its answer, and how to end the work. */
@@ -43,10 +58,21 @@ export interface LadderOnTheWay {
 let ladders = 0;
 
 /** Asks for all keys of a piece; `onKey` is told how many are done. */
-export function askLadder(source: PieceSource, wish: BenchWish, order: KeyOrder, mode: Mode | null, onKey: (done: number, of: number) => void): LadderOnTheWay {
+export function askLadder(
+  source: PieceSource,
+  options: BenchOptions,
+  {
+    order,
+    mode,
+    onKey,
+  }: { readonly order: KeyOrder; readonly mode: Mode | null; readonly onKey: (done: number, of: number) => void },
+): LadderOnTheWay {
   ladders += 1;
   const ticket = `ladder ${ladders}`;
-  return { answer: coreWorker().ladder(source, wish, order, mode, ticket, proxy(onKey)), stop: () => void coreWorker().stop(ticket) };
+  return {
+    answer: coreWorker().ladder(source, options, order, mode, ticket, proxy(onKey)),
+    stop: () => void coreWorker().stop(ticket),
+  };
 }
 
 /** A survey that is on its way: its answer, and how to end the work. */
@@ -56,10 +82,18 @@ export interface SurveyOnTheWay {
 }
 
 /** Asks what the keys of some modes cost; `onKey` is told of each. */
-export function askSurvey(source: PieceSource, wish: BenchWish, modes: readonly SurveyMode[], onKey: (key: SurveyKey) => void): SurveyOnTheWay {
+export function askSurvey(
+  source: PieceSource,
+  options: BenchOptions,
+  modes: readonly SurveyMode[],
+  onKey: (key: SurveyKey | SurveyUnwritable) => void,
+): SurveyOnTheWay {
   ladders += 1;
   const ticket = `survey ${ladders}`;
-  return { answer: coreWorker().survey(source, wish, modes, ticket, proxy(onKey)), stop: () => void coreWorker().stop(ticket) };
+  return {
+    answer: coreWorker().survey(source, options, modes, ticket, proxy(onKey)),
+    stop: () => void coreWorker().stop(ticket),
+  };
 }
 
 const names = new WeakMap<object, number>();
@@ -72,6 +106,11 @@ function nameOf(thing: object): number {
   return known;
 }
 
+function isBroken(given: unknown): boolean {
+  const code = (given as { readonly trouble?: { readonly code?: string } } | null)?.trouble?.code ?? '';
+  return code.startsWith('worker.');
+}
+
 /** Makes asking remember its last answers. `nameQuestion` tells questions apart: by all they say, where nothing else is given. */
 export function remembering<Question extends readonly unknown[], T>(
   ask: (...question: Question) => Promise<T>,
@@ -81,8 +120,8 @@ export function remembering<Question extends readonly unknown[], T>(
   return (...question) => {
     const name = nameQuestion(...question);
     const answer = answers.get(name) ?? ask(...question);
-    // What failed is not remembered: asked again, it is tried again.
-    answer.catch(() => answers.delete(name));
+    // What came to grief is not remembered: asked again, it is tried again.
+    void answer.then((given) => isBroken(given) && answers.get(name) === answer && answers.delete(name));
     // Asked again, an answer becomes the youngest; the oldest goes.
     answers.delete(name);
     answers.set(name, answer);

@@ -12,12 +12,22 @@ beforeAll(async () => {
 
 /** The number of signs drawn in front of each staff of a system. */
 function signsOf(svg: string): readonly number[] {
-  return svg.split('class="staff').slice(1).map((staff) => (staff.match(/class="keyAccid/g) ?? []).length).filter((count) => count > 0);
+  return svg
+    .split('class="staff')
+    .slice(1)
+    .map((staff) => (staff.match(/class="keyAccid/g) ?? []).length)
+    .filter((count) => count > 0);
 }
 
 describe('a piece that changes key, shown in two keys', () => {
   const piece = open(demoFile('bridge-to-the-other-bank'));
-  const page = engravingPage([{ score: piece.score, prefix: 'a-', label: 'C', texts: NO_TEXTS }, { score: moved(piece, 'Eb').score, prefix: 'b-', label: 'Eb', texts: NO_TEXTS }], [8]);
+  const page = engravingPage(
+    [
+      { score: piece.score, prefix: 'a-', label: 'C', texts: NO_TEXTS },
+      { score: moved(piece, 'Eb').score, prefix: 'b-', label: 'Eb', texts: NO_TEXTS },
+    ],
+    [8],
+  );
 
   it('tells which staves disagree where: one sharp above, two flats below from bar 9', () => {
     expect(page.keyChanges).toEqual([{ bar: 8, fifths: [1, 1, -2, -2] }]);
@@ -27,11 +37,13 @@ describe('a piece that changes key, shown in two keys', () => {
   it('is engraved with the right signature in each staff', () => {
     engraver.setOptions({ breaks: 'encoded', adjustPageHeight: true });
     engraver.loadData(page.musicXml);
-    engraver.loadData(withStaffKeys(engraver.getMEI({}), page.keyChanges));
+    engraver.loadData(withStaffKeys(engraver.getMEI({}), page.keyChanges) ?? '');
     const after = engraver.renderToSVG(2);
     expect(signsOf(after).slice(0, 4)).toEqual([1, 1, 2, 2]);
     expect(after).toMatch(/id="b-n\d+"/);
   });
+
+  it('says where it is given no XML', () => expect(withStaffKeys('<mei', [{ bar: 3, fifths: [1] }])).toBeNull());
 
   it('is left alone where a bar is not there', () => {
     expect(withStaffKeys('<mei/>', [{ bar: 3, fifths: [1, 2] }])).toBe('<mei/>');

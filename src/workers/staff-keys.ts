@@ -1,21 +1,45 @@
+import { parseXml, element, isElement, serialiseXml, withChildren, type XmlElement } from '@/core/xml';
 import type { StaffKeyChange } from '@/core/write';
 
 /** Gives every staff its own signature at the key changes inside a piece. The engraver's import of MusicXML takes the
- * first part's for all; its own format (MEI), which it hands out and takes back, can say it staff by staff. */
-export function withStaffKeys(mei: string, changes: readonly StaffKeyChange[]): string {
-  // From the end, so that the places of earlier bars stay as they are.
-  return changes.toSorted((a, b) => b.bar - a.bar).reduce(withChange, mei);
+ * first part's for all; its own format (MEI), which it hands out and takes back, can say it staff by staff. Null where what was handed out is no XML. */
+export function withStaffKeys(mei: string, changes: readonly StaffKeyChange[]): string | null {
+  const read = parseXml(mei);
+  if (!read.ok) return null;
+  const wanted = new Map(changes.map(({ bar, fifths }) => [bar, fifths]));
+  const { root } = read.value;
+  const changed = changedIn(root, wanted, { bars: 0 });
+  return changed === root ? mei : serialiseXml({ ...read.value, root: changed });
 }
 
-function withChange(mei: string, { bar, fifths }: StaffKeyChange): string {
-  const bars = [...mei.matchAll(/<measure\b/g)].map(({ index }) => index);
-  const end = bars[bar];
-  if (end === undefined) return mei;
-  const start = mei.lastIndexOf('<scoreDef', end);
-  if (start < (bars[bar - 1] ?? 0)) return mei;
-  const staves = fifths.map((value, i) => `<staffDef n="${i + 1}"><keySig sig="${signText(value)}"/></staffDef>`).join('');
-  const changed = mei.slice(start, end).replace(/<keySig\b[^>]*\/>/, `<staffGrp>${staves}</staffGrp>`);
-  return mei.slice(0, start) + changed + mei.slice(end);
+/** How many bars begin before the place that is looked at. */
+interface Counted {
+  bars: number;
+}
+
+function changedIn(parent: XmlElement, wanted: ReadonlyMap<number, readonly number[]>, counted: Counted): XmlElement {
+  const children = parent.children.map((child) => {
+    if (!isElement(child)) return child;
+    if (child.name === 'measure') {
+      counted.bars += 1;
+      return child;
+    }
+    const fifths = wanted.get(counted.bars);
+    // What stands in front of the first bar says how the piece begins.
+    if (child.name === 'scoreDef' && counted.bars > 0) return fifths ? withKeys(child, fifths) : child;
+    return changedIn(child, wanted, counted);
+  });
+  return children.every((child, i) => child === parent.children[i]) ? parent : withChildren(parent, children);
+}
+
+/** A change of signature for all staves, staff by staff. */
+function withKeys(change: XmlElement, fifths: readonly number[]): XmlElement {
+  const at = change.children.findIndex((child) => isElement(child) && child.name === 'keySig');
+  if (at < 0) return change;
+  const staves = fifths.map((value, i) =>
+    element('staffDef', { n: String(i + 1) }, [element('keySig', { sig: signText(value) })]),
+  );
+  return withChildren(change, change.children.with(at, element('staffGrp', {}, staves)));
 }
 
 /** A signature as MEI writes it: `2s` for two sharps, `3f` for three flats. Source: MEI 5, `data.KEYSIGNATURE`, from memory. */

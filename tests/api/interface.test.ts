@@ -4,7 +4,8 @@ import { POST as ladder } from '@/app/api/ladder/route';
 import { POST as report } from '@/app/api/report/route';
 import { POST as transpose } from '@/app/api/transpose/route';
 import { GET as health } from '@/app/api/health/route';
-import type { Ladder, Report } from '@/core/job';
+import type { LadderAnswer as Ladder } from '@/api/ladder';
+import type { Report } from '@/api/report';
 import { bytesOf, musicXml } from '../support/build-piece';
 import { demoFile } from '../support/demo-pieces';
 import { pitchText } from '@/core/pitch';
@@ -12,8 +13,10 @@ import { open } from '../support/open';
 
 type Handler = (request: Request) => Promise<Response>;
 
-const send = (handler: Handler, query: string, body: BodyInit): Promise<Response> => handler(new Request(`http://localhost/api/x?${query}`, { method: 'POST', body, duplex: 'half' } as RequestInit));
-const reportOn = async (query: string, body: string): Promise<Report> => (await send(report, query, body)).json() as Promise<Report>;
+const send = (handler: Handler, query: string, body: BodyInit): Promise<Response> =>
+  handler(new Request(`http://localhost/api/x?${query}`, { method: 'POST', body, duplex: 'half' } as RequestInit));
+const reportOn = async (query: string, body: string): Promise<Report> =>
+  (await send(report, query, body)).json() as Promise<Report>;
 const LANTERN = demoFile('lantern-walk');
 
 describe('POST /api/transpose', () => {
@@ -27,16 +30,26 @@ describe('POST /api/transpose', () => {
 
   it('moves into another mode degree by degree, with the sixth and seventh that are asked for', async () => {
     const scale = musicXml({ right: 'C4q D4q E4q F4q | G4q A4q B4q C5q', mode: 'major' });
-    const pitches = async (query: string): Promise<string> => open(await (await send(transpose, query, scale)).text()).notes.map(({ pitch }) => pitchText(pitch)).join(' ');
+    const pitches = async (query: string): Promise<string> =>
+      open(await (await send(transpose, query, scale)).text())
+        .notes.map(({ pitch }) => pitchText(pitch))
+        .join(' ');
     expect(await pitches('to=C-minor')).toBe('C4 D4 Eb4 F4 G4 Ab4 B4 C5');
     expect(await pitches('to=C-minor&seventh=natural')).toBe('C4 D4 Eb4 F4 G4 Ab4 Bb4 C5');
     expect(await pitches('to=C-minor&sixth=raised')).toBe('C4 D4 Eb4 F4 G4 A4 B4 C5');
     expect(await pitches('to=D-dorian')).toBe('D4 E4 F4 G4 A4 B4 C5 D5');
   });
 
-  it.each([['mxl', 'application/vnd.recordare.musicxml', 'mxl'], ['abc', 'text/vnd.abc', 'abc'], ['newthumb', 'application/vnd.new-thumb+json', 'newthumb']])('sends %s, which it reads again', async (format, mediaType, ending) => {
+  it.each([
+    ['mxl', 'application/vnd.recordare.musicxml', 'mxl'],
+    ['abc', 'text/vnd.abc', 'abc'],
+    ['newthumb', 'application/vnd.new-thumb+json', 'newthumb'],
+  ])('sends %s, which it reads again', async (format, mediaType, ending) => {
     const response = await send(transpose, `to=D&format=${format}`, LANTERN);
-    expect([response.headers.get('content-type'), response.headers.get('content-disposition')]).toEqual([mediaType, `attachment; filename="lantern-walk-in-D.${ending}"`]);
+    expect([response.headers.get('content-type'), response.headers.get('content-disposition')]).toEqual([
+      mediaType,
+      `attachment; filename="lantern-walk-in-D.${ending}"`,
+    ]);
     const again = await reportOn('to=C', new Uint8Array(await response.arrayBuffer()) as unknown as string);
     expect(again.from).toMatchObject({ tonic: 'D', mode: 'major' });
   });
@@ -53,7 +66,9 @@ describe('POST /api/transpose', () => {
   });
 
   it('carries fingers over as printed under plan and keep, and leaves them out under none', async () => {
-    const count = async (fingering: string): Promise<number> => ((await (await send(transpose, `to=D&fingering=${fingering}`, LANTERN)).text()).match(/<fingering/g) ?? []).length;
+    const count = async (fingering: string): Promise<number> =>
+      ((await (await send(transpose, `to=D&fingering=${fingering}`, LANTERN)).text()).match(/<fingering/g) ?? [])
+        .length;
     expect(await count('none')).toBe(0);
     expect(await count('keep')).toBe(await count('plan'));
     expect(await count('keep')).toBeGreaterThan(30);
@@ -64,14 +79,29 @@ describe('POST /api/report', () => {
   it('tells from where to where, and by which interval', async () => {
     const said = await reportOn('to=D', LANTERN);
     expect(said.piece).toEqual({ title: 'Lantern Walk', bars: 8, hands: ['right', 'left'] });
-    expect([said.from, said.to]).toEqual([{ tonic: 'C', mode: 'major', fifths: 0 }, { tonic: 'D', mode: 'major', fifths: 2 }]);
+    expect([said.from, said.to]).toEqual([
+      { tonic: 'C', mode: 'major', fifths: 0 },
+      { tonic: 'D', mode: 'major', fifths: 2 },
+    ]);
     expect(said.interval).toEqual({ name: 'M2', steps: 1, semitones: 2, octaves: { right: 0, left: 0 } });
     expect(said.playable).toEqual({ right: true, left: true });
   });
 
   it('has every pitched note with its fingers, sign and key', async () => {
     const { notes } = await reportOn('to=D', musicXml({ right: 'C4q/1 E4q/3 F#4h/4~ | F#4w', mode: 'major' }));
-    expect(notes[1]).toEqual({ id: 'n2', hand: 'right', bar: '1', beat: 2, from: 'E4', to: 'F#4', fingerFrom: 3, fingerTo: 3, accidental: null, courtesy: false, blackKey: true });
+    expect(notes[1]).toEqual({
+      id: 'n2',
+      hand: 'right',
+      bar: '1',
+      beat: 2,
+      from: 'E4',
+      to: 'F#4',
+      fingerFrom: 3,
+      fingerTo: 3,
+      accidental: null,
+      courtesy: false,
+      blackKey: true,
+    });
     expect(notes[2]).toMatchObject({ to: 'G#4', accidental: 'sharp', beat: 3 });
     expect(notes.map(({ bar }) => bar)).toEqual(['1', '1', '1', '2']);
   });
@@ -79,7 +109,12 @@ describe('POST /api/report', () => {
   it('names positions and the keys under fingers 1 to 5', async () => {
     const { positions } = await reportOn('to=D', LANTERN);
     expect(positions.find(({ hand }) => hand === 'left')).toEqual({
-      hand: 'left', from: { bar: '1', beat: 1 }, to: { bar: '8', beat: 1 }, name: 'D', kind: 'closed', keys: ['A3', 'G3', 'F#3', 'E3', 'D3'],
+      hand: 'left',
+      from: { bar: '1', beat: 1 },
+      to: { bar: '8', beat: 1 },
+      name: 'D',
+      kind: 'closed',
+      keys: ['A3', 'G3', 'F#3', 'E3', 'D3'],
     });
   });
 
@@ -87,7 +122,17 @@ describe('POST /api/report', () => {
     const { flags, notes } = await reportOn('to=Eb', LANTERN);
     expect(flags.map(({ kind }) => kind)).toContain('thumb-on-black');
     for (const flag of flags) {
-      expect(Object.keys(flag)).toEqual(['kind', 'severity', 'hand', 'bar', 'beat', 'notes', 'byBlackKey', 'message', 'suggestion']);
+      expect(Object.keys(flag)).toEqual([
+        'kind',
+        'severity',
+        'hand',
+        'bar',
+        'beat',
+        'notes',
+        'byBlackKey',
+        'message',
+        'suggestion',
+      ]);
       expect(flag.notes.every((id) => notes.some((note) => note.id === id))).toBe(true);
     }
   });
@@ -96,9 +141,13 @@ describe('POST /api/report', () => {
     const bare = musicXml({ right: 'C4q D4q E4q F4q | G4w', left: 'C3w | G3w', mode: 'major' });
     const planned = await reportOn('to=D', bare);
     expect(planned.notes.map(({ fingerFrom }) => fingerFrom)).toEqual([null, null, null, null, null, null, null]);
-    expect(planned.notes.filter(({ hand }) => hand === 'right').map(({ fingerTo }) => fingerTo)).toEqual([1, 2, 3, 4, 5]);
+    expect(planned.notes.filter(({ hand }) => hand === 'right').map(({ fingerTo }) => fingerTo)).toEqual([
+      1, 2, 3, 4, 5,
+    ]);
     expect((await reportOn('to=D&fingering=keep', bare)).notes.every(({ fingerTo }) => fingerTo === null)).toBe(true);
-    expect((await reportOn('to=D&fingering=none', LANTERN)).notes.every(({ fingerTo }) => fingerTo === null)).toBe(true);
+    expect((await reportOn('to=D&fingering=none', LANTERN)).notes.every(({ fingerTo }) => fingerTo === null)).toBe(
+      true,
+    );
     expect((await reportOn('to=D', LANTERN)).remarks).toEqual([]);
   });
 
@@ -118,11 +167,13 @@ describe('POST /api/report', () => {
 
   it('takes the schools: fingers off black keys, the finger beside 5, repeated keys', async () => {
     const chord = musicXml({ right: 'C5w', left: 'C3+E3+G3+C4w', mode: 'major' });
-    const left = async (query: string): Promise<readonly (number | null)[]> => (await reportOn(query, chord)).notes.filter(({ hand }) => hand === 'left').map(({ fingerTo }) => fingerTo);
+    const left = async (query: string): Promise<readonly (number | null)[]> =>
+      (await reportOn(query, chord)).notes.filter(({ hand }) => hand === 'left').map(({ fingerTo }) => fingerTo);
     expect(await left('to=D')).toEqual([5, 4, 2, 1]);
     expect(await left('to=D&inner=black')).toEqual([5, 3, 2, 1]);
     const repeated = musicXml({ right: 'G4q G4q G4q G4q', mode: 'major' });
-    const fingers = async (query: string): Promise<readonly (number | null)[]> => (await reportOn(query, repeated)).notes.map(({ fingerTo }) => fingerTo);
+    const fingers = async (query: string): Promise<readonly (number | null)[]> =>
+      (await reportOn(query, repeated)).notes.map(({ fingerTo }) => fingerTo);
     expect(new Set(await fingers('to=C')).size).toBe(1);
     const changing = await fingers('to=C&repeat=change&level=3');
     expect(changing.slice(1).every((finger, i) => finger !== changing[i])).toBe(true);
@@ -153,7 +204,15 @@ describe('POST /api/ladder', () => {
     const { keys, from } = (await (await send(ladder, '', LANTERN)).json()) as Ladder;
     expect(from).toEqual({ tonic: 'C', mode: 'major', fifths: 0 });
     expect(keys).toHaveLength(15);
-    expect(keys[2]).toMatchObject({ tonic: 'D', rank: 3, positionChanges: 0, forcedChanges: 0, blackFingers: { right: [3], left: [3] }, flags: { must: 0, should: 0, watch: 0 }, leaveOut: null });
+    expect(keys[2]).toMatchObject({
+      tonic: 'D',
+      rank: 3,
+      positionChanges: 0,
+      forcedChanges: 0,
+      blackFingers: { right: [3], left: [3] },
+      flags: { must: 0, should: 0, watch: 0 },
+      leaveOut: null,
+    });
   });
 
   it('goes by fifths from the piece’s own key', async () => {
@@ -165,7 +224,11 @@ describe('POST /api/ladder', () => {
 describe('POST /api/ladder, beyond the promise', () => {
   it('says why, and what is read and reached, as the Survey does', async () => {
     const { keys } = (await (await send(ladder, '', LANTERN)).json()) as Ladder;
-    expect(keys.find(({ tonic }) => tonic === 'F')).toMatchObject({ why: [expect.stringContaining('right 4 and left 2 on B♭'), expect.any(String), 'reads one flat'], reading: { signs: -1 }, positions: { right: ['F'], left: ['F'] } });
+    expect(keys.find(({ tonic }) => tonic === 'F')).toMatchObject({
+      why: [expect.stringContaining('right 4 and left 2 on B♭'), expect.any(String), 'reads one flat'],
+      reading: { signs: -1 },
+      positions: { right: ['F'], left: ['F'] },
+    });
   });
 
   it('has the keys of another mode, degree by degree', async () => {
@@ -204,16 +267,30 @@ describe('refusals', () => {
     ['a picture', 'to=D', new Uint8Array([0x89, 0x50, 0x4e, 0x47]), 415, 'read.unknown-format'],
     ['a web page', 'to=D', '<!doctype html><html></html>', 415, 'read.unknown-format'],
     ['a MIDI file cut off', 'to=D', bytesOf('MThd\0\0\0\u0006') as BodyInit, 422, 'read.midi-damaged'],
-    ['an archive without a score', 'to=D', bytesOf('PK\u0003\u0004 META-INF/container.xml') as BodyInit, 422, 'read.archive'],
+    [
+      'an archive without a score',
+      'to=D',
+      bytesOf('PK\u0003\u0004 META-INF/container.xml') as BodyInit,
+      422,
+      'read.archive',
+    ],
     ['a file cut off', 'to=D', LANTERN.slice(0, 3000), 422, 'read.cut-off'],
     ['unpitched percussion', 'to=D', LANTERN.replace(/<pitch>.*?<\/pitch>/, '<unpitched/>'), 422, 'read.unpitched'],
     ['a quarter tone', 'to=D', LANTERN.replace('</step>', '</step><alter>0.5</alter>'), 422, 'read.quarter-tone'],
-    ['an octave that is not written', 'to=D&octaves=4&direction=up', musicXml({ right: 'C8w' }), 422, 'move.out-of-range'],
+    [
+      'an octave that is not written',
+      'to=D&octaves=4&direction=up',
+      musicXml({ right: 'C8w' }),
+      422,
+      'move.out-of-range',
+    ],
   ];
 
   it.each(cases)('%s', async (_name, query, body, status, code) => {
     const response = await send(transpose, query, body);
-    const { error } = (await response.json()) as { readonly error: { readonly code: string; readonly message: string; readonly hint: string } };
+    const { error } = (await response.json()) as {
+      readonly error: { readonly code: string; readonly message: string; readonly hint: string };
+    };
     expect([response.status, error.code]).toEqual([status, code]);
     expect(error.message.length).toBeGreaterThan(10);
     expect(error.hint.length).toBeGreaterThan(10);
@@ -221,7 +298,10 @@ describe('refusals', () => {
 
   it('say the line and column where they are known', async () => {
     const response = await send(report, 'to=D', LANTERN.slice(0, 3000));
-    expect(((await response.json()) as { readonly error: unknown }).error).toMatchObject({ line: expect.any(Number), column: expect.any(Number) });
+    expect(((await response.json()) as { readonly error: unknown }).error).toMatchObject({
+      line: expect.any(Number),
+      column: expect.any(Number),
+    });
   });
 
   it('a body over ten megabytes, also one that does not say how long it is', async () => {
@@ -232,7 +312,55 @@ describe('refusals', () => {
       },
     });
     const response = await send(transpose, 'to=D', stream);
-    expect([response.status, ((await response.json()) as { readonly error: { readonly code: string } }).error.code]).toEqual([413, 'read.too-large']);
+    expect([
+      response.status,
+      ((await response.json()) as { readonly error: { readonly code: string } }).error.code,
+    ]).toEqual([413, 'read.too-large']);
+  });
+
+  it('whatever stands in title and query, no header, answer or remark is longer than it should be', async () => {
+    const title = 'Lantern '.repeat(6_250);
+    const long = LANTERN.replace(/<work-title>[^<]*/, `<work-title>${title}`);
+    for (const format of ['musicxml', 'mxl', 'abc', 'midi', 'newthumb']) {
+      const response = await send(transpose, `to=F%23&format=${format}`, long);
+      const name = /filename="([^"]*)"/.exec(response.headers.get('content-disposition') ?? '')?.[1] ?? '';
+      expect([response.status, /^lantern-lantern.*-in-Fsharp\.\w+$/.test(name), name.length <= 100]).toEqual([
+        200,
+        true,
+        true,
+      ]);
+    }
+    // The piece itself keeps its title to the last letter.
+    expect(open(await (await send(transpose, 'to=D', long)).text()).score.title).toBe(title.trim());
+    expect((await reportOn('to=D', long)).piece.title).toHaveLength(200);
+    const nonsense = 'x'.repeat(50_000);
+    for (const query of [
+      `to=${nonsense}`,
+      `to=D&key=${nonsense}`,
+      `to=D&part=${nonsense}`,
+      `to=D&format=${nonsense}`,
+    ]) {
+      const refusal = await send(transpose, query, LANTERN);
+      expect([refusal.status, (await refusal.text()).length < 1_000]).toEqual([400, true]);
+    }
+    const badValue = LANTERN.replace(/<step>[A-G]/, `<step>${nonsense}`);
+    expect((await (await send(report, 'to=D', badValue)).text()).length).toBeLessThan(1_000);
+  });
+
+  it('an ABC key that is none is told, and what the piece is taken to be in', async () => {
+    const { remarks, from } = await reportOn('to=D', 'X:1\nT:a\nL:1/4\nK:Hxx\nG A B G|A B c2|\n');
+    expect(remarks.map(({ message }) => message)).toContain(
+      'Line 4: Hxx is no key; the piece is taken to be in C major.',
+    );
+    expect(from).toMatchObject({ tonic: 'C', mode: 'major' });
+    const later = await reportOn('to=D', 'X:1\nT:a\nL:1/4\nK:G\nG A B G|\nK:Qq foo\nA B c2|\n');
+    expect(later.remarks.map(({ message }) => message)).toContain(
+      'Line 6: Qq is no key; from there on the piece is taken to be in C major.',
+    );
+    const mode = await reportOn('to=D', 'X:1\nT:a\nL:1/4\nK:G foo\nG A B G|\n');
+    expect(mode.remarks.map(({ message }) => message)).toContain(
+      'Line 4, column 3: “foo” is not known here. It was left out.',
+    );
   });
 
   it('too many at once, with the time to come again', async () => {
@@ -240,7 +368,14 @@ describe('refusals', () => {
     const held = new Promise<void>((resolve) => {
       release = resolve;
     });
-    const slow = (): ReadableStream => new ReadableStream({ pull: async (controller) => { await held; controller.enqueue(bytesOf(LANTERN)); controller.close(); } });
+    const slow = (): ReadableStream =>
+      new ReadableStream({
+        pull: async (controller) => {
+          await held;
+          controller.enqueue(bytesOf(LANTERN));
+          controller.close();
+        },
+      });
     const waiting = Array.from({ length: 8 }, () => send(transpose, 'to=D', slow()));
     const refused = await send(transpose, 'to=D', LANTERN);
     expect([refused.status, refused.headers.get('retry-after')]).toEqual([503, '1']);

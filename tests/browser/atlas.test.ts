@@ -18,15 +18,23 @@ describe('positions', () => {
     await engraved('position');
     expect(await page.$$eval('[data-position]', (found) => found.length)).toBe(30);
     expect(await textOf(page, '[data-position="D-major"]')).toContain('only 3 turns black');
-    expect(await page.$eval('[data-role=position] [data-hand=right][data-midi="66"]', (tip) => tip.getAttribute('data-finger'))).toBe('3');
+    expect(
+      await page.$eval('[data-role=position] [data-hand=right][data-midi="66"]', (tip) =>
+        tip.getAttribute('data-finger'),
+      ),
+    ).toBe('3');
     expect(await textOf(page, '[data-role=turning]')).toMatch(/right\s+only 3 turns black\s+left\s+only 3 turns black/);
   });
 
   it('are compared with any other, and put into another order', async () => {
     await page.select('[data-role=compared]', 'E-major');
-    await page.waitForFunction(() => document.querySelector('[data-position="F-major"]')?.textContent?.includes('4 turns black; 2 and 3 turn white'));
+    await page.waitForFunction(() =>
+      document.querySelector('[data-position="F-major"]')?.textContent?.includes('4 turns black; 2 and 3 turn white'),
+    );
     await page.select('[data-role=atlas-order]', 'chromatic');
-    await page.waitForFunction(() => document.querySelectorAll('[data-position]')[1]?.getAttribute('data-position') === 'Db-major');
+    await page.waitForFunction(
+      () => document.querySelectorAll('[data-position]')[1]?.getAttribute('data-position') === 'Db-major',
+    );
   });
 });
 
@@ -39,8 +47,13 @@ describe('key cards', () => {
     await page.waitForSelector('[data-role=card][data-key="E-major"][data-whole=true]');
     expect(await textOf(page, '[data-role=signature]')).toBe('4 sharps: F♯ C♯ G♯ D♯ (all the sharps but A, E and B)');
     expect(await page.$$eval('[data-card-line]', (lines) => lines.length)).toBe(12);
-    await page.waitForFunction(() => document.querySelectorAll('[data-card-line] figure[aria-busy=false]').length === 12);
-    const fingers = await page.$eval('[data-card-line="scale-one/right"] figure', (figure) => figure.getAttribute('aria-label') ?? figure.querySelector('[aria-label]')?.getAttribute('aria-label'));
+    await page.waitForFunction(
+      () => document.querySelectorAll('[data-card-line] figure[aria-busy=false]').length === 12,
+    );
+    const fingers = await page.$eval(
+      '[data-card-line="scale-one/right"] figure',
+      (figure) => figure.getAttribute('aria-label') ?? figure.querySelector('[aria-label]')?.getAttribute('aria-label'),
+    );
     expect(fingers).toContain('fingers 1 2 3 1 2 3 4 5');
     await press(page, 'C♯ minor');
     await page.waitForSelector('[data-role=card][data-key="C#-minor"][data-whole=true]');
@@ -50,7 +63,9 @@ describe('key cards', () => {
     await page.focus('[data-role=planner-differs] summary');
     await page.keyboard.press('Enter');
     await page.waitForSelector('[data-role=planner-differs][data-asked="30"]');
-    expect(await textOf(page, '[data-role=planner-differs]')).toContain('B♭ major, arpeggio, two octaves, left hand: published 3 2 1 3 2 1 3, planner 4 2 1 4 2 1 2');
+    expect(await textOf(page, '[data-role=planner-differs]')).toContain(
+      'B♭ major, arpeggio, two octaves, left hand: published 3 2 1 3 2 1 3, planner 4 2 1 4 2 1 2',
+    );
   });
 });
 
@@ -58,12 +73,16 @@ describe('drills', () => {
   it('are made in the keys that are chosen, in their order, and in any rhythm', async () => {
     await goTo(page, '/atlas?part=drills&keys=D-major&drill=triad-broken');
     await engraved('drill');
-    expect(await page.$eval('[data-role=drill]', (drill) => drill.getAttribute('data-title'))).toBe('Broken triad in D major');
+    expect(await page.$eval('[data-role=drill]', (drill) => drill.getAttribute('data-title'))).toBe(
+      'Broken triad in D major',
+    );
     await page.locator('[data-drill-key="Bb-major"]').click();
     await page.waitForSelector('[data-title="Broken triad in two keys"]');
     await page.select('[data-role=rhythm]', 'lilt');
     await page.select('[data-role=hands]', 'left');
-    await page.waitForFunction(() => document.querySelector('[data-role=drill] [data-role=engraving]')?.shadowRoot?.textContent?.includes('B♭ major'));
+    await page.waitForFunction(() =>
+      document.querySelector('[data-role=drill] [data-role=engraving]')?.shadowRoot?.textContent?.includes('B♭ major'),
+    );
   });
 
   it('go through all twelve keys, in the order that is wanted', async () => {
@@ -76,7 +95,12 @@ describe('drills', () => {
     await goTo(page, '/atlas?part=drills&keys=D-major&drill=skips');
     await engraved('drill');
     await page.locator('[data-role=hear]').click();
-    await page.waitForFunction(() => (document.querySelector('[data-role=drill] [data-role=engraving]')?.shadowRoot?.querySelectorAll('g.note.is-now').length ?? 0) > 0);
+    await page.waitForFunction(
+      () =>
+        (document
+          .querySelector('[data-role=drill] [data-role=engraving]')
+          ?.shadowRoot?.querySelectorAll('g.note.is-now').length ?? 0) > 0,
+    );
     await page.locator('[data-role=hear]').click();
     await page.waitForSelector('[data-role=hear][aria-pressed=false]');
     await page.locator('[data-role=keep-drill]').click();
@@ -91,18 +115,29 @@ describe('drills', () => {
 
 describe('finding', () => {
   const verdict = (wanted: string) => page.waitForSelector(`[data-role=question][data-verdict=${wanted}]`);
-  const answers = async (): Promise<readonly string[]> => (await page.$eval('[data-role=question]', (question) => question.getAttribute('data-answer') ?? '')).split(' ').filter(Boolean);
+  const answers = async (): Promise<readonly string[]> =>
+    (await page.$eval('[data-role=question]', (question) => question.getAttribute('data-answer') ?? ''))
+      .split(' ')
+      .filter(Boolean);
   const next = async (): Promise<void> => {
     const number = await page.$eval('[data-role=question]', (question) => question.getAttribute('data-number'));
     await page.keyboard.press('Enter');
-    await page.waitForFunction((old) => document.querySelector('[data-role=question]')?.getAttribute('data-number') !== old, {}, number);
+    await page.waitForFunction(
+      (old) => document.querySelector('[data-role=question]')?.getAttribute('data-number') !== old,
+      {},
+      number,
+    );
   };
-  const tally = (right: number, asked: number) => page.waitForSelector(`[data-role=tally][data-right="${right}"][data-asked="${asked}"]`);
+  const tally = (right: number, asked: number) =>
+    page.waitForSelector(`[data-role=tally][data-right="${right}"][data-asked="${asked}"]`);
 
   it('asks for every key of a name, answered on the screen, and keeps the answer in the pupil’s record', async () => {
     await goTo(page, '/atlas?part=finding&game=all-of');
     await page.waitForSelector('[data-role=question]');
-    await page.select('[data-role=pupil]', await page.$eval('[data-role=pupil] option:nth-child(3)', (option) => (option as HTMLOptionElement).value));
+    await page.select(
+      '[data-role=pupil]',
+      await page.$eval('[data-role=pupil] option:nth-child(3)', (option) => (option as HTMLOptionElement).value),
+    );
     await tally(0, 0);
     for (const midi of await answers()) await page.locator(`[data-key-midi="${midi}"]`).click();
     await verdict('right');
@@ -132,6 +167,9 @@ describe('finding', () => {
 
   it('asks how many notes get a ring, counted by keys and handed in', async () => {
     await page.locator('input[name=game][value=guide-notes]').click();
+    // The question before has a page too: this one must be asked first.
+    await page.waitForFunction(() => window.location.search.includes('guide-notes'));
+    await page.waitForSelector('[data-role=question][data-verdict=open][data-number="1"]');
     await engraved('question');
     await page.evaluate(() => (document.activeElement as HTMLElement).blur());
     for (let i = (await answers()).length; i > 0; i -= 1) await page.keyboard.press('a');

@@ -1,9 +1,9 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
-import { laneAt, lengthOf, staffOfHand } from '@/core/edit';
+import { voiceAt, lengthOf, staffOfHand } from '@/core/edit';
 import { pitchText } from '@/core/pitch';
 import { readDraft } from '@/core/read';
-import { unwrap } from '@/core/result';
+import { unwrap } from '@/core/base';
 import type { Part } from '@/core/score';
 import { DEMO_FILES } from '../support/demo-pieces';
 import { musicXml } from '../support/build-piece';
@@ -44,7 +44,13 @@ async function keys(names: readonly string[]): Promise<void> {
 
 /** Waits until everything that was pressed is kept, so many steps of it. */
 async function isKept(steps: number): Promise<void> {
-  await page.waitForFunction((wanted: number) => document.querySelector('[data-panel=steps]')?.textContent === `Steps (${wanted})` && document.querySelector('[data-role=kept][data-kept=true]') !== null, {}, steps);
+  await page.waitForFunction(
+    (wanted: number) =>
+      document.querySelector('[data-panel=steps]')?.textContent === `Steps (${wanted})` &&
+      document.querySelector('[data-role=kept][data-kept=true]') !== null,
+    {},
+    steps,
+  );
 }
 
 /** Goes over to entering by piano keys. */
@@ -55,7 +61,11 @@ async function byPiano(): Promise<void> {
 
 /** Waits until so many notes are shown. */
 async function hasNotes(count: number): Promise<void> {
-  await page.waitForFunction((wanted: number) => document.querySelector('[data-role=entered]')?.getAttribute('data-notes') === String(wanted), {}, count);
+  await page.waitForFunction(
+    (wanted: number) => document.querySelector('[data-role=entered]')?.getAttribute('data-notes') === String(wanted),
+    {},
+    count,
+  );
 }
 
 /** The piece as the browser keeps it. */
@@ -85,9 +95,11 @@ function told(text: string): readonly string[] {
   return (['right', 'left'] as const).flatMap((hand) => {
     const staff = staffOfHand(part, hand);
     return part.measures.map((measure) => {
-      const { entries } = laneAt(part, { bar: measure.index, staff, voice: hand === 'right' ? '1' : '5' });
+      const { entries } = voiceAt(part, { bar: measure.index, staff, voice: hand === 'right' ? '1' : '5' });
       const notes = entries.map((entry) => {
-        const names = entry.notes.map(({ pitch, fingers, tieStart }) => (pitch ? `${pitchText(pitch)}/${fingers.join()}${tieStart ? '~' : ''}` : 'rest'));
+        const names = entry.notes.map(({ pitch, fingers, tieStart }) =>
+          pitch ? `${pitchText(pitch)}/${fingers.join()}${tieStart ? '~' : ''}` : 'rest',
+        );
         return `${names.join('+')}:${entry.duration / score.ticksPerQuarter}${lengthOf(entry).tuplet ? 't' : ''}`;
       });
       return `${hand} ${measure.number}: ${notes.join(' ')}`;
@@ -95,13 +107,19 @@ function told(text: string): readonly string[] {
   });
 }
 
-const rightHand = async (): Promise<string> => told(await keptPiece()).filter((line) => line.startsWith('right')).map((line) => line.replace(/^right \d+: /, '')).join(' | ');
+const rightHand = async (): Promise<string> =>
+  told(await keptPiece())
+    .filter((line) => line.startsWith('right'))
+    .map((line) => line.replace(/^right \d+: /, ''))
+    .join(' | ');
 
 describe('a new piece', () => {
   it('is there after two key presses, and its first note is seen and kept', async () => {
     await begin();
     await keys(['1']);
-    await page.waitForFunction(() => document.querySelector('[data-role=engraving]')?.shadowRoot?.querySelector('g.note'));
+    await page.waitForFunction(() =>
+      document.querySelector('[data-role=engraving]')?.shadowRoot?.querySelector('g.note'),
+    );
     await isKept(1);
     expect(await rightHand()).toBe('C4/1:1');
     expect(await page.$eval('[data-role=place]', (place) => place.textContent)).toContain('Bar 1, beat 2');
@@ -122,9 +140,22 @@ describe('a new piece', () => {
 });
 
 describe('the demo pieces typed from scratch', () => {
-  const figures: { readonly id: string; readonly perNote: number; readonly isFiveFinger: boolean; readonly presses: number; readonly notes: number }[] = [];
+  const figures: {
+    readonly id: string;
+    readonly perNote: number;
+    readonly isFiveFinger: boolean;
+    readonly presses: number;
+    readonly notes: number;
+  }[] = [];
   /** Pieces in which each hand stays in one five-finger position. */
-  const FIVE_FINGER = ['lantern-walk', 'two-boats', 'harbour-stairs', 'cat-on-the-landing', 'slow-ferris', 'night-baker'];
+  const FIVE_FINGER = [
+    'lantern-walk',
+    'two-boats',
+    'harbour-stairs',
+    'cat-on-the-landing',
+    'slow-ferris',
+    'night-baker',
+  ];
 
   it.each(DEMO_FILES.map(({ id }) => id))('%s comes out note by note as it is stored', async (id) => {
     const text = DEMO_FILES.find((file) => file.id === id)?.text ?? '';
@@ -138,7 +169,8 @@ describe('the demo pieces typed from scratch', () => {
   });
 
   it('takes at most 1.3 key presses a note in five-finger pieces, and 1.8 over all', () => {
-    const over = (all: typeof figures): number => all.reduce((sum, { presses }) => sum + presses, 0) / all.reduce((sum, { notes }) => sum + notes, 0);
+    const over = (all: typeof figures): number =>
+      all.reduce((sum, { presses }) => sum + presses, 0) / all.reduce((sum, { notes }) => sum + notes, 0);
     expect(figures).toHaveLength(12);
     expect(over(figures.filter(({ isFiveFinger }) => isFiveFinger))).toBeLessThanOrEqual(1.3);
     expect(over(figures)).toBeLessThanOrEqual(1.8);
@@ -185,13 +217,15 @@ describe('what was entered', () => {
     await page.close({ runBeforeUnload: false });
     page = await newTab(teacher.browser);
     await goTo(page, '/settings');
-    await page.waitForSelector('[data-settled=true]');
-    const kept = told(await keptPiece(page, id)).join(' ').match(/[A-G]4\/\d/g) ?? [];
+    const kept =
+      told(await keptPiece(page, id))
+        .join(' ')
+        .match(/[A-G]4\/\d/g) ?? [];
     expect(kept.length).toBeGreaterThanOrEqual(typed.length - 1);
     expect(kept.map((note) => note.at(-1)).join('')).toBe(typed.slice(0, kept.length));
   });
 
-  it('the studio’s other edits, taken back, leave it as it is', async () => {
+  it('stands in one history with the studio’s other edits, in the order in which they were made', async () => {
     await begin();
     await keys(['1', '2', '3']);
     await isKept(3);
@@ -207,9 +241,13 @@ describe('what was entered', () => {
     await isKept(4);
     await press(page, 'To the Bench');
     await seesKey(page, 'C-major');
+    // One history for all: the last note first, and then what was decided before it.
+    await press(page, 'Undo');
+    await sees(page, 'Taken back: F4 with 4');
+    expect(told(await keptPiece(page, id))[0]).toBe('right 1: C4/1:1 D4/2:1 E4/3:1');
     await press(page, 'Undo');
     await sees(page, 'Taken back: finger 5');
-    expect(told(await keptPiece(page, id))[0]).toBe('right 1: C4/1:1 D4/2:1 E4/3:1 F4/4:1');
+    expect(told(await keptPiece(page, id))[0]).toBe('right 1: C4/1:1 D4/2:1 E4/3:1');
   });
 });
 
@@ -242,7 +280,10 @@ describe('other ways of entering', () => {
       const input = new EventTarget();
       const access = { inputs: new Map([['one', input]]) };
       Object.assign(navigator, { requestMIDIAccess: () => Promise.resolve(access) });
-      Object.assign(window, { playMidi: (bytes: readonly number[]) => input.dispatchEvent(Object.assign(new Event('midimessage'), { data: Uint8Array.from(bytes) })) });
+      Object.assign(window, {
+        playMidi: (bytes: readonly number[]) =>
+          input.dispatchEvent(Object.assign(new Event('midimessage'), { data: Uint8Array.from(bytes) })),
+      });
     });
     await page.close();
     page = tab;
@@ -256,8 +297,14 @@ describe('other ways of entering', () => {
       return document.querySelector('[data-panel=steps]')?.textContent !== 'Steps (0)';
     });
     await page.locator('[data-key-midi="67"]').click();
-    await page.waitForFunction(async () => document.querySelector('[data-role=steps]') !== null || document.querySelector('[data-role=kept][data-kept=true]') !== null);
-    await page.waitForFunction(() => Number(/\d+/.exec(document.querySelector('[data-panel=steps]')?.textContent ?? '')?.[0]) >= 2);
+    await page.waitForFunction(
+      async () =>
+        document.querySelector('[data-role=steps]') !== null ||
+        document.querySelector('[data-role=kept][data-kept=true]') !== null,
+    );
+    await page.waitForFunction(
+      () => Number(/\d+/.exec(document.querySelector('[data-panel=steps]')?.textContent ?? '')?.[0]) >= 2,
+    );
     await page.waitForSelector('[data-role=kept][data-kept=true]');
     expect(await rightHand()).toMatch(/^E4\/:1 .*G4\/:1/);
   });
@@ -298,7 +345,12 @@ describe('other ways of entering', () => {
     await page.waitForSelector('[data-role=abc-trouble]');
     expect(await page.$eval('[data-role=abc-trouble]', (told) => (told as HTMLElement).innerText)).toContain('Line 2');
     await press(page, 'Show line 2');
-    expect(await page.$eval('#abc-text', (field) => [(field as HTMLTextAreaElement).selectionStart, (field as HTMLTextAreaElement).selectionEnd])).toEqual([12, 17]);
+    expect(
+      await page.$eval('#abc-text', (field) => [
+        (field as HTMLTextAreaElement).selectionStart,
+        (field as HTMLTextAreaElement).selectionEnd,
+      ]),
+    ).toEqual([12, 17]);
   });
 });
 
@@ -307,7 +359,9 @@ describe('changing pieces', () => {
     title: 'Gutter Song',
     right: 'C4q/1 D4q/2 E4q/3 F4q/4 | G4w/5',
     left: 'C3w/5 | C3w/5',
-    extra: { 2: '<direction placement="above"><direction-type><words>like rain</words></direction-type></direction><harmony><root><root-step>C</root-step></root><kind>major</kind></harmony>' },
+    extra: {
+      2: '<direction placement="above"><direction-type><words>like rain</words></direction-type></direction><harmony><root><root-step>C</root-step></root><kind>major</kind></harmony>',
+    },
   });
 
   it('an imported piece is changed the same way, and what is only carried stays at its bar', async () => {
@@ -370,7 +424,9 @@ describe('changing pieces', () => {
     await isKept(7);
     const text = await keptPiece();
     expect(text).toContain('<mp/>');
-    expect([...text.matchAll(/<syllabic>(\w+)<\/syllabic><text>(\w+)/g)].map(([, kind, word]) => `${kind} ${word}`)).toEqual(['begin rain', 'single drops']);
+    expect(
+      [...text.matchAll(/<syllabic>(\w+)<\/syllabic><text>(\w+)/g)].map(([, kind, word]) => `${kind} ${word}`),
+    ).toEqual(['begin rain', 'single drops']);
   });
 
   it('nothing was asked of the network, and the page complained of nothing', () => {

@@ -39,7 +39,7 @@ async function choosesNote(tab: Page, kind: string): Promise<void> {
 }
 
 /** Presses the button in the hand notes that begins so. */
-function deed(tab: Page, words: string): Promise<void> {
+function action(tab: Page, words: string): Promise<void> {
   return pressFreely(tab, `::-p-xpath(//button[starts-with(normalize-space(), "${words}")])`);
 }
 
@@ -69,11 +69,21 @@ describe('an evening at the Bench', () => {
     await page.keyboard.press('ArrowRight');
     await page.waitForFunction(() => document.querySelector('[data-role=moment]')?.textContent?.startsWith('bar 1'));
     // What a screen reader hears of the selected place: bar, beat, notes with hand and finger, and the hand notes there.
-    await page.waitForFunction(() => /^Bar 1, beat 1: E♭3 left hand finger 5, E♭4 right hand finger 1\. .*watch: Thumb on E♭/.test(document.querySelector('[data-role=said]')?.textContent ?? ''));
+    await page.waitForFunction(() =>
+      /^Bar 1, beat 1: E♭3 left hand finger 5, E♭4 right hand finger 1\. .*watch: Thumb on E♭/.test(
+        document.querySelector('[data-role=said]')?.textContent ?? '',
+      ),
+    );
     await page.keyboard.press('p');
     await page.waitForSelector('[data-role=player][data-playing=true]');
     await page.waitForFunction(() => document.querySelector('[data-role=playing-bar]')?.textContent === 'bar 2');
-    expect(await page.evaluate(() => document.querySelector('[data-role=paper] [data-role=engraving]')?.shadowRoot?.querySelectorAll('.is-now').length ?? 0)).toBeGreaterThan(0);
+    expect(
+      await page.evaluate(
+        () =>
+          document.querySelector('[data-role=paper] [data-role=engraving]')?.shadowRoot?.querySelectorAll('.is-now')
+            .length ?? 0,
+      ),
+    ).toBeGreaterThan(0);
     await press(page, 'Before');
     await page.waitForSelector('[data-role=player][data-playing=true]');
     await press(page, 'After');
@@ -89,10 +99,17 @@ describe('an evening at the Bench', () => {
     await page.waitForSelector('[data-role=note-panel] [data-finger="4"]:not([disabled])');
     const before = await engravedFingers(page);
     await page.keyboard.press('4');
-    await page.waitForFunction((old: string) => {
-      const root = document.querySelector('[data-role=paper] [data-role=engraving]')?.shadowRoot;
-      return [...(root?.querySelectorAll('.fing') ?? [])].map((finger) => finger.textContent?.trim() ?? '').join(' ') !== old;
-    }, {}, before);
+    await page.waitForFunction(
+      (old: string) => {
+        const root = document.querySelector('[data-role=paper] [data-role=engraving]')?.shadowRoot;
+        return (
+          [...(root?.querySelectorAll('.fing') ?? [])].map((finger) => finger.textContent?.trim() ?? '').join(' ') !==
+          old
+        );
+      },
+      {},
+      before,
+    );
     await page.click('#tab-notes');
     await sees(page, 'Decided by you (1)');
   });
@@ -102,7 +119,7 @@ describe('an evening at the Bench', () => {
     await choosesNote(page, 'thumb-on-black');
     // Its bars are heard, but the page stays where the teacher has begun to do something.
     await page.waitForSelector('[data-role=player][data-playing=true]');
-    await deed(page, 'Set it aside …');
+    await action(page, 'Set it aside …');
     await page.waitForSelector('input[aria-label="Why it is set aside"]');
     const place = await page.evaluate(() => window.scrollY);
     await page.waitForSelector('[data-role=player][data-playing=false]');
@@ -110,7 +127,11 @@ describe('an evening at the Bench', () => {
     await page.keyboard.type('her hand likes it');
     await page.keyboard.press('Enter');
     await page.waitForSelector('[data-role=set-aside]');
-    await page.waitForFunction((count: number) => document.querySelectorAll('[data-flag]').length === count, {}, before);
+    await page.waitForFunction(
+      (count: number) => document.querySelectorAll('[data-flag]').length === count,
+      {},
+      before,
+    );
     await sees(page, 'Set aside (1)');
     await pressFreely(page, '[data-role=set-aside]');
     await sees(page, 'put away: her hand likes it');
@@ -121,11 +142,25 @@ describe('an evening at the Bench', () => {
     await page.waitForSelector('[data-mark=ring]');
     await pressFreely(page, '[data-mark=reminder]');
     await page.waitForSelector('[data-mark=reminder][aria-pressed=true]');
-    await page.waitForFunction(() => [...(document.querySelector('[data-role=paper] [data-role=engraving]')?.shadowRoot?.querySelectorAll('.fing text') ?? [])].some((text) => text.textContent?.endsWith('!')));
+    await page.waitForFunction(() =>
+      [
+        ...(document
+          .querySelector('[data-role=paper] [data-role=engraving]')
+          ?.shadowRoot?.querySelectorAll('.fing text') ?? []),
+      ].some((text) => text.textContent?.endsWith('!')),
+    );
     await page.click('[data-role=mark-every]');
-    const count = await page.$eval('[data-role=find]', (select) => Number(/\((\d+)\)/.exec((select as HTMLSelectElement).selectedOptions[0]?.textContent ?? '')?.[1]));
+    const count = await page.$eval('[data-role=find]', (select) =>
+      Number(/\((\d+)\)/.exec((select as HTMLSelectElement).selectedOptions[0]?.textContent ?? '')?.[1]),
+    );
     await press(page, `Mark all ${count}`);
-    await page.waitForFunction((rings: number) => document.querySelector('[data-role=paper] [data-role=engraving]')?.shadowRoot?.querySelectorAll('[data-ring]').length === rings, {}, count);
+    await page.waitForFunction(
+      (rings: number) =>
+        document.querySelector('[data-role=paper] [data-role=engraving]')?.shadowRoot?.querySelectorAll('[data-ring]')
+          .length === rings,
+      {},
+      count,
+    );
     await page.click('[data-role=mark-every]');
   });
 
@@ -133,12 +168,18 @@ describe('an evening at the Bench', () => {
     await page.click('[data-key=D-major]');
     await seesKey(page, 'D-major');
     await page.click('#tab-notes');
-    await page.waitForFunction(() => !document.body.innerText.includes('Decided by you') && !document.body.innerText.includes('Set aside ('));
+    await page.waitForFunction(
+      () => !document.body.innerText.includes('Decided by you') && !document.body.innerText.includes('Set aside ('),
+    );
     await page.click('[data-key=Eb-major]');
     await seesKey(page, 'Eb-major');
     await sees(page, 'Decided by you (1)');
     await sees(page, 'Set aside (1)');
-    await page.waitForFunction(() => (document.querySelector('[data-role=paper] [data-role=engraving]')?.shadowRoot?.querySelectorAll('[data-ring]').length ?? 0) > 0);
+    await page.waitForFunction(
+      () =>
+        (document.querySelector('[data-role=paper] [data-role=engraving]')?.shadowRoot?.querySelectorAll('[data-ring]')
+          .length ?? 0) > 0,
+    );
   });
 
   it('has the same in a second tab, and keeps both in step', async () => {
@@ -146,34 +187,68 @@ describe('an evening at the Bench', () => {
     await goTo(other, '/bench?piece=the-sixth-step&key=Eb-major');
     await seesKey(other, 'Eb-major');
     await sees(other, 'Decided by you (1)');
-    await deed(other, 'Give back');
+    await action(other, 'Give back');
     await other.waitForFunction(() => !document.body.innerText.includes('Decided by you'));
     await page.bringToFront();
     await page.waitForFunction(() => !document.body.innerText.includes('Decided by you'));
-    await page.keyboard.down('Control');
-    await page.keyboard.press('z');
-    await page.keyboard.up('Control');
-    await sees(page, 'Decided by you (1)');
+    // What was done in a tab is taken back there first.
     await other.bringToFront();
+    await other.keyboard.down('Control');
+    await other.keyboard.press('z');
+    await other.keyboard.up('Control');
     await sees(other, 'Decided by you (1)');
     await other.close();
     await page.bringToFront();
+    await sees(page, 'Decided by you (1)');
   });
 
   it('undoes all of it, step by step to the start, and does it again to the end', async () => {
-    const isThere = (): Promise<readonly boolean[]> => page.evaluate(() => [document.body.innerText.includes('Decided by you'), document.body.innerText.includes('Set aside ('), (document.querySelector('[data-role=paper] [data-role=engraving]')?.shadowRoot?.querySelectorAll('[data-ring]').length ?? 0) > 0]);
+    const isThere = (): Promise<readonly boolean[]> =>
+      page.evaluate(() => [
+        document.body.innerText.includes('Decided by you'),
+        document.body.innerText.includes('Set aside ('),
+        (document.querySelector('[data-role=paper] [data-role=engraving]')?.shadowRoot?.querySelectorAll('[data-ring]')
+          .length ?? 0) > 0,
+      ]);
     expect(await isThere()).toEqual([true, true, true]);
-    while (await page.evaluate(() => ![...document.querySelectorAll('button')].find((button) => button.textContent?.trim() === 'Undo')?.disabled)) {
-      const title = await page.evaluate(() => [...document.querySelectorAll('button')].find((button) => button.textContent?.trim() === 'Undo')?.title ?? '');
+    while (
+      await page.evaluate(
+        () =>
+          ![...document.querySelectorAll('button')].find((button) => button.textContent?.trim() === 'Undo')?.disabled,
+      )
+    ) {
+      const title = await page.evaluate(
+        () =>
+          [...document.querySelectorAll('button')].find((button) => button.textContent?.trim() === 'Undo')?.title ?? '',
+      );
       await press(page, 'Undo');
-      await page.waitForFunction((old: string) => [...document.querySelectorAll('button')].find((button) => button.textContent?.trim() === 'Undo')?.title !== old, {}, title);
+      await page.waitForFunction(
+        (old: string) =>
+          [...document.querySelectorAll('button')].find((button) => button.textContent?.trim() === 'Undo')?.title !==
+          old,
+        {},
+        title,
+      );
     }
-    await page.waitForFunction(() => !document.body.innerText.includes('Decided by you') && !document.body.innerText.includes('Set aside ('));
-    await page.waitForFunction(() => document.querySelector('[data-role=paper] [data-role=engraving]')?.shadowRoot?.querySelectorAll('[data-ring]').length === 0);
+    await page.waitForFunction(
+      () => !document.body.innerText.includes('Decided by you') && !document.body.innerText.includes('Set aside ('),
+    );
+    await page.waitForFunction(
+      () =>
+        document.querySelector('[data-role=paper] [data-role=engraving]')?.shadowRoot?.querySelectorAll('[data-ring]')
+          .length === 0,
+    );
     while (await page.evaluate(() => document.querySelector('button[aria-label^="Do again"]') !== null)) {
-      const label = await page.$eval('button[aria-label^="Do again"]', (button) => button.getAttribute('aria-label') ?? '');
+      const label = await page.$eval(
+        'button[aria-label^="Do again"]',
+        (button) => button.getAttribute('aria-label') ?? '',
+      );
       await page.click('button[aria-label^="Do again"]');
-      await page.waitForFunction((old: string) => document.querySelector('button[aria-label^="Do again"]')?.getAttribute('aria-label') !== old, {}, label);
+      await page.waitForFunction(
+        (old: string) => document.querySelector('button[aria-label^="Do again"]')?.getAttribute('aria-label') !== old,
+        {},
+        label,
+      );
     }
     await sees(page, 'Set aside (1)');
     // The last of what is done again is the finger given back in the other tab.
@@ -196,7 +271,9 @@ describe('an evening at the Bench', () => {
     await press(page, 'Keep');
     await page.waitForFunction(() => document.querySelector('dialog[open]') === null);
     await sees(page, '158 mm');
-    expect(await page.$eval('[data-role=pupil]', (select) => (select as HTMLSelectElement).selectedOptions[0]?.textContent)).toBe('Odo');
+    expect(
+      await page.$eval('[data-role=pupil]', (select) => (select as HTMLSelectElement).selectedOptions[0]?.textContent),
+    ).toBe('Odo');
     expect(teacher.complaints).toEqual([]);
   });
 });
@@ -214,7 +291,7 @@ describe('suggestions', () => {
     await choosesNote(page, 'finger-change');
     await sees(page, 'where the same comes again');
     const before = await engravedFingers(page);
-    await deed(page, 'Take ');
+    await action(page, 'Take ');
     await page.waitForFunction(() => document.querySelector('[data-flag=finger-change]') === null);
     await page.waitForSelector('[data-role=decided]');
     expect(await engravedFingers(page)).toBe(before);
@@ -225,12 +302,12 @@ describe('suggestions', () => {
   it('are refused: the old fingers are put back, and it is said what would be taken unasked', async () => {
     const before = await engravedFingers(page);
     await choosesNote(page, 'finger-change');
-    await deed(page, 'Keep ');
+    await action(page, 'Keep ');
     await page.waitForFunction(() => document.querySelector('[data-flag=finger-change]') === null);
     await sees(page, 'Unasked, ');
     await page.waitForFunction(() => document.querySelector('[data-role=paper] figure[aria-busy=false]') !== null);
     expect(await engravedFingers(page)).not.toBe(before);
-    await deed(page, 'Give all back');
+    await action(page, 'Give all back');
     await page.waitForSelector('[data-flag=finger-change]');
   });
 });
@@ -264,7 +341,13 @@ describe('what stands beside the paper', () => {
   it('shows letters and intervals under the notes, and finger numbers without a staff', async () => {
     await page.click('[data-role=under-notes]');
     await page.click('[data-label=letters]');
-    await page.waitForFunction(() => [...(document.querySelector('[data-role=paper] [data-role=engraving]')?.shadowRoot?.querySelectorAll('.verse text') ?? [])].some((text) => text.textContent === 'F♯'));
+    await page.waitForFunction(() =>
+      [
+        ...(document
+          .querySelector('[data-role=paper] [data-role=engraving]')
+          ?.shadowRoot?.querySelectorAll('.verse text') ?? []),
+      ].some((text) => text.textContent === 'F♯'),
+    );
     await page.click('[data-label=letters]');
     await page.click('[data-role=under-notes]');
     await page.click('[data-view=fingers]');
@@ -276,42 +359,73 @@ describe('what stands beside the paper', () => {
 });
 
 describe('before and after, bar under bar', () => {
-  it.each([1280, 1024, 820])('share every bar line, and hand tracks end at their notes, to 2 px at a width of %i', async (width) => {
-    await page.setViewport({ width, height: 1000 });
-    await goTo(page, '/bench?piece=the-sixth-step&key=Eb-major&pupil=any');
-    await seesKey(page, 'Eb-major');
-    await page.waitForFunction(() => document.querySelector('[data-role=paper] [data-role=engraving]')?.shadowRoot?.querySelector('[data-bar]') !== null);
-    const { barLines, ends } = await page.evaluate(measured);
-    expect(barLines.length).toBeGreaterThan(4);
-    for (const { above, below } of barLines) expect(Math.abs(above - below)).toBeLessThanOrEqual(2);
-    expect(ends.length).toBeGreaterThan(4);
-    for (const { track, heads } of ends) {
-      expect(Math.abs(track[0] - heads[0])).toBeLessThanOrEqual(2);
-      expect(Math.abs(track[1] - heads[1])).toBeLessThanOrEqual(2);
-    }
-  });
+  it.each([1280, 1024, 820])(
+    'share every bar line, and hand tracks end at their notes, to 2 px at a width of %i',
+    async (width) => {
+      await page.setViewport({ width, height: 1000 });
+      await goTo(page, '/bench?piece=the-sixth-step&key=Eb-major&pupil=any');
+      await seesKey(page, 'Eb-major');
+      await page.waitForFunction(
+        () =>
+          document.querySelector('[data-role=paper] [data-role=engraving]')?.shadowRoot?.querySelector('[data-bar]') !==
+          null,
+      );
+      const { barLines, ends } = await page.evaluate(measured);
+      expect(barLines.length).toBeGreaterThan(4);
+      for (const { above, below } of barLines) expect(Math.abs(above - below)).toBeLessThanOrEqual(2);
+      expect(ends.length).toBeGreaterThan(4);
+      for (const { track, heads } of ends) {
+        expect(Math.abs(track[0] - heads[0])).toBeLessThanOrEqual(2);
+        expect(Math.abs(track[1] - heads[1])).toBeLessThanOrEqual(2);
+      }
+    },
+  );
 });
 
 /** Runs in the page: the bar lines of the first and the last staff of each system, and the ends of each track with those of the note heads over it. */
-function measured(): { barLines: { above: number; below: number }[]; ends: { track: [number, number]; heads: [number, number] }[] } {
+function measured(): {
+  barLines: { above: number; below: number }[];
+  ends: { track: [number, number]; heads: [number, number] }[];
+} {
   const root = document.querySelector('[data-role=paper] [data-role=engraving]')?.shadowRoot as ShadowRoot;
   const systems = [...root.querySelectorAll('.system')];
-  const middle = (shape: Element): number => shape.getBoundingClientRect().left + shape.getBoundingClientRect().width / 2;
+  const middle = (shape: Element): number =>
+    shape.getBoundingClientRect().left + shape.getBoundingClientRect().width / 2;
   const barLines = systems.flatMap((system) => {
-    const all = [...system.querySelectorAll('.barLine path')].map((shape) => ({ x: middle(shape), y: shape.getBoundingClientRect().top }));
+    const all = [...system.querySelectorAll('.barLine path')].map((shape) => ({
+      x: middle(shape),
+      y: shape.getBoundingClientRect().top,
+    }));
     const half = system.getBoundingClientRect().top + system.getBoundingClientRect().height / 2;
-    const above = all.filter(({ y }) => y < half).map(({ x }) => x).sort((a, b) => a - b);
-    const below = all.filter(({ y }) => y >= half).map(({ x }) => x).sort((a, b) => a - b);
-    const nearest = (x: number): number => below.reduce((best, other) => (Math.abs(other - x) < Math.abs(best - x) ? other : best), Infinity);
+    const above = all
+      .filter(({ y }) => y < half)
+      .map(({ x }) => x)
+      .sort((a, b) => a - b);
+    const below = all
+      .filter(({ y }) => y >= half)
+      .map(({ x }) => x)
+      .sort((a, b) => a - b);
+    const nearest = (x: number): number =>
+      below.reduce((best, other) => (Math.abs(other - x) < Math.abs(best - x) ? other : best), Infinity);
     return above.map((x) => ({ above: x, below: nearest(x) }));
   });
   const ends = systems.flatMap((system) =>
-    [...system.querySelectorAll('[data-lane=after] [data-track]')].map((track) => {
+    [...system.querySelectorAll('[data-line=after] [data-track]')].map((track) => {
       const bar = (track.querySelector('[data-bar]') as Element).getBoundingClientRect();
-      const heads = [...system.querySelectorAll('g.note[id^="after-"] .notehead')].map((head) => head.getBoundingClientRect());
-      const first = system.querySelector(`[id="after-${track.getAttribute('data-track')}"] .notehead`)?.getBoundingClientRect();
-      const last = heads.reduce((best, head) => (Math.abs(head.right - bar.right) < Math.abs(best.right - bar.right) ? head : best), heads[0] as DOMRect);
-      return { track: [bar.left, bar.right] as [number, number], heads: [first?.left ?? NaN, last.right] as [number, number] };
+      const heads = [...system.querySelectorAll('g.note[id^="after-"] .notehead')].map((head) =>
+        head.getBoundingClientRect(),
+      );
+      const first = system
+        .querySelector(`[id="after-${track.getAttribute('data-track')}"] .notehead`)
+        ?.getBoundingClientRect();
+      const last = heads.reduce(
+        (best, head) => (Math.abs(head.right - bar.right) < Math.abs(best.right - bar.right) ? head : best),
+        heads[0] as DOMRect,
+      );
+      return {
+        track: [bar.left, bar.right] as [number, number],
+        heads: [first?.left ?? NaN, last.right] as [number, number],
+      };
     }),
   );
   return { barLines, ends };

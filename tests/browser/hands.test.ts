@@ -1,9 +1,24 @@
 /** What black keys force, as a teacher meets it: a piece without fingers, a scale that must change, a level and a reach that are set. */
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { musicXml } from '../support/build-piece';
-import { arriveAtShelf, drop, goTo, press, saved, sees, seesCards, seesKey, textOf, type Teacher } from './support/teacher';
+import {
+  arriveAtShelf,
+  drop,
+  goTo,
+  press,
+  saved,
+  sees,
+  seesCards,
+  seesKey,
+  textOf,
+  type Teacher,
+} from './support/teacher';
 
-const SCALE = musicXml({ title: 'Quay Steps', right: 'C4q/1 D4q/2 E4q/3 F4q/1 | G4q/2 A4q/3 B4q/4 C5q/5 | B4q/4 A4q/3 G4q/2 F4q/1 | E4q/3 D4q/2 C4h/1', mode: 'major' });
+const SCALE = musicXml({
+  title: 'Quay Steps',
+  right: 'C4q/1 D4q/2 E4q/3 F4q/1 | G4q/2 A4q/3 B4q/4 C5q/5 | B4q/4 A4q/3 G4q/2 F4q/1 | E4q/3 D4q/2 C4h/1',
+  mode: 'major',
+});
 const BARE = musicXml({ title: 'Bare Tune', right: 'C4q D4q E4q F4q | G4w', left: 'C3w | G3w', mode: 'major' });
 
 let teacher: Teacher;
@@ -15,7 +30,10 @@ afterAll(() => teacher.leave());
 /** The hand note of a kind, unfolded. */
 async function unfolded(kind: string): Promise<string> {
   await teacher.page.waitForSelector(`[data-flag=${kind}]`);
-  const isChosen = await teacher.page.$eval(`[data-flag=${kind}]`, (note) => note.getAttribute('aria-pressed') === 'true');
+  const isChosen = await teacher.page.$eval(
+    `[data-flag=${kind}]`,
+    (note) => note.getAttribute('aria-pressed') === 'true',
+  );
   if (!isChosen) await teacher.page.click(`[data-flag=${kind}]`);
   await teacher.page.waitForSelector(`[data-flag=${kind}][aria-pressed=true]`);
   return textOf(teacher.page, `[data-flag=${kind}]`);
@@ -45,7 +63,9 @@ describe('fingers in another key', () => {
 
   it('are saved with the piece', async () => {
     const { bytes } = await saved(teacher.browser, () => press(teacher.page, 'Save MusicXML'));
-    const fingers = [...new TextDecoder().decode(bytes).matchAll(/<fingering[^>]*>(\d)</g)].map(([, finger]) => finger).join('');
+    const fingers = [...new TextDecoder().decode(bytes).matchAll(/<fingering[^>]*>(\d)</g)]
+      .map(([, finger]) => finger)
+      .join('');
     expect(fingers).toBe('123412343214321');
   });
 
@@ -79,7 +99,10 @@ describe('level and reach', () => {
     await goTo(teacher.page, '/bench?piece=echo-well&key=D-major');
     await seesKey(teacher.page, 'D-major');
     await teacher.page.waitForSelector('[data-flag][data-severity=must]');
-    await sees(teacher.page, 'The right hand cannot play this at level 1, because in bar 3 the hand would have to leave its one position; at level 2 it can.');
+    await sees(
+      teacher.page,
+      'The right hand cannot play this at level 1, because in bar 3 the hand would have to leave its one position; at level 2 it can.',
+    );
     await sees(teacher.page, 'level 1, 206 mm');
   });
 
@@ -91,8 +114,12 @@ describe('level and reach', () => {
     await sees(teacher.page, 'It stays at 206 mm.');
     await teacher.page.keyboard.press('Tab');
     await press(teacher.page, 'age 9–10');
-    await teacher.page.waitForFunction(() => (document.querySelector('input[aria-label="Reach in millimetres"]') as HTMLInputElement).value === '165');
+    await teacher.page.waitForFunction(
+      () => (document.querySelector('input[aria-label="Reach in millimetres"]') as HTMLInputElement).value === '165',
+    );
     await press(teacher.page, 'Undo');
-    await teacher.page.waitForFunction(() => (document.querySelector('input[aria-label="Reach in millimetres"]') as HTMLInputElement).value === '206');
+    await teacher.page.waitForFunction(
+      () => (document.querySelector('input[aria-label="Reach in millimetres"]') as HTMLInputElement).value === '206',
+    );
   });
 });

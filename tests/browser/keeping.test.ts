@@ -4,7 +4,20 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle } from 'puppeteer-core';
 import { musicXml } from '../support/build-piece';
-import { arrive, arriveAtShelf, drop, goTo, newTab, press, saved, sees, seesCards, seesKey, textOf, type Teacher } from './support/teacher';
+import {
+  arrive,
+  arriveAtShelf,
+  drop,
+  goTo,
+  newTab,
+  press,
+  saved,
+  sees,
+  seesCards,
+  seesKey,
+  textOf,
+  type Teacher,
+} from './support/teacher';
 
 const OWN = musicXml({ title: 'Tin Roof', right: 'C4q/1 D4q/2 E4h/3', mode: 'major' });
 
@@ -73,7 +86,9 @@ describe('nothing is lost', () => {
     writeFileSync(path, file.bytes);
     const input = (await elsewhere.page.waitForSelector('[data-role=studio-file]')) as ElementHandle<HTMLInputElement>;
     await input.uploadFile(path);
-    await sees(elsewhere.page, 'The studio is restored: 13 pieces');
+    await elsewhere.page.waitForSelector('[data-role=file-preview]');
+    await press(elsewhere.page, 'Take it in');
+    await sees(elsewhere.page, 'The file is taken in: 13 pieces');
     await goTo(elsewhere.page, '/');
     await seesCards(elsewhere.page, 13);
     await elsewhere.leave();

@@ -14,7 +14,12 @@ beforeAll(async () => {
 afterAll(() => teacher.leave());
 
 /** What is there once a panel beside the paper is. */
-const PANEL_MARKS: Readonly<Record<string, string>> = { note: 'note-panel', key: 'key-card', chords: 'chords', partner: 'fitting' };
+const PANEL_MARKS: Readonly<Record<string, string>> = {
+  note: 'note-panel',
+  key: 'key-card',
+  chords: 'chords',
+  partner: 'fitting',
+};
 
 /** What axe looks at: everything, or what a second look of the same screen can have wrong. */
 type Rules = 'all' | 'colours';
@@ -23,9 +28,19 @@ type Rules = 'all' | 'colours';
 async function findings(page: Page, rules: Rules = 'all'): Promise<readonly string[]> {
   await page.evaluate(AXE);
   // Colours on their way from one look to the other are no fault.
-  await page.evaluate(() => Promise.allSettled(document.getAnimations().filter((moving) => moving instanceof CSSTransition).map(({ finished }) => finished)));
+  await page.evaluate(() =>
+    Promise.allSettled(
+      document
+        .getAnimations()
+        .filter((moving) => moving instanceof CSSTransition)
+        .map(({ finished }) => finished),
+    ),
+  );
   const options = rules === 'all' ? {} : { runOnly: ['color-contrast'] };
-  const results = await page.evaluate((wanted) => (window as unknown as { axe: { run: (options: RunOptions) => Promise<AxeResults> } }).axe.run(wanted), options);
+  const results = await page.evaluate(
+    (wanted) => (window as unknown as { axe: { run: (options: RunOptions) => Promise<AxeResults> } }).axe.run(wanted),
+    options,
+  );
   return results.violations.flatMap(({ id, nodes }) => nodes.map(({ target }) => `${id}: ${target.join(' ')}`));
 }
 
@@ -45,7 +60,10 @@ const FACES: readonly (readonly [path: string, mark: string])[] = [
   ['/survey?piece=the-sixth-step&pupil=any&show=picture', '[data-role=survey][data-whole=true] [data-role=numbers]'],
   ['/fit?pupil=any&tonics=C,D&ask=stays-put', '[data-role=fit][data-state=done]'],
   ['/atlas?key=Eb-major', '[data-role=position] figure[aria-busy=false]'],
-  ['/atlas?part=cards&key=Bb-major', '[data-role=card][data-whole=true] [data-card-line="fifth-sixth/left"] figure[aria-busy=false]'],
+  [
+    '/atlas?part=cards&key=Bb-major',
+    '[data-role=card][data-whole=true] [data-card-line="fifth-sixth/left"] figure[aria-busy=false]',
+  ],
   ['/atlas?part=drills&keys=D-major,A-minor', '[data-role=drill] figure[aria-busy=false]'],
   ['/atlas?part=finding&game=guide-notes', '[data-role=question] figure[aria-busy=false]'],
 ];
@@ -55,7 +73,8 @@ async function seesFace(page: Page, [path, mark]: (typeof FACES)[number]): Promi
   await page.waitForSelector(mark);
 }
 
-const overflow = (page: Page): Promise<number> => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+const overflow = (page: Page): Promise<number> =>
+  page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
 
 describe('by keyboard alone', () => {
   it('a teacher steps through the keys with [ and ]', async () => {
@@ -100,13 +119,17 @@ describe('by keyboard alone', () => {
         await teacher.page.evaluate(() => {
           const focused = document.activeElement as Element;
           const name = (focused.textContent || focused.getAttribute('aria-label') || '').trim();
-          const rings = [focused, focused.closest('label') ?? focused].map((element) => getComputedStyle(element).outlineStyle);
+          const rings = [focused, focused.closest('label') ?? focused].map(
+            (element) => getComputedStyle(element).outlineStyle,
+          );
           return `${name}|${rings.some((ring) => ring !== 'none')}`;
         }),
       );
     }
     expect([...seen].filter((entry) => !entry.endsWith('|true'))).toEqual([]);
-    expect([...seen].map((entry) => entry.split('|')[0])).toEqual(expect.arrayContaining(['Bench', 'Settings', 'Bring in a piece', 'Lantern Walk']));
+    expect([...seen].map((entry) => entry.split('|')[0])).toEqual(
+      expect.arrayContaining(['Bench', 'Settings', 'Bring in a piece', 'Lantern Walk']),
+    );
   });
 });
 
@@ -149,7 +172,11 @@ describe('light and dark', () => {
   ] as const)('%s: axe finds nothing against any screen (%s)', async (look, rules) => {
     await goTo(teacher.page, '/settings');
     await (await teacher.page.waitForSelector(`input[value=${look}]`))?.click();
-    await teacher.page.waitForFunction((wanted: string) => document.documentElement.dataset['theme'] === wanted, {}, look);
+    await teacher.page.waitForFunction(
+      (wanted: string) => document.documentElement.dataset['theme'] === wanted,
+      {},
+      look,
+    );
     expect(await findings(teacher.page, rules)).toEqual([]);
     await goTo(teacher.page, '/');
     await seesCards(teacher.page, 12);
@@ -171,10 +198,10 @@ describe('light and dark', () => {
     await teacher.page.waitForSelector('dialog[open] input[aria-label="Name"]');
     expect(await findings(teacher.page, rules)).toEqual([]);
     await seesEntering(teacher.page);
-    for (const way of ['fingers', 'keys', 'abc']) {
-      await teacher.page.click(`[data-way=${way}]`);
-      await teacher.page.waitForSelector(`[data-way=${way}][aria-pressed=true]`);
-      expect([way, await findings(teacher.page, rules)]).toEqual([way, []]);
+    for (const undoRedo of ['fingers', 'keys', 'abc']) {
+      await teacher.page.click(`[data-way=${undoRedo}]`);
+      await teacher.page.waitForSelector(`[data-way=${undoRedo}][aria-pressed=true]`);
+      expect([undoRedo, await findings(teacher.page, rules)]).toEqual([undoRedo, []]);
     }
   });
 
@@ -182,12 +209,23 @@ describe('light and dark', () => {
     for (const look of ['lamplight', 'paper']) {
       await goTo(teacher.page, '/settings');
       await (await teacher.page.waitForSelector(`input[value=${look}]`))?.click();
-      await teacher.page.waitForFunction((wanted: string) => document.documentElement.dataset['theme'] === wanted, {}, look);
+      await teacher.page.waitForFunction(
+        (wanted: string) => document.documentElement.dataset['theme'] === wanted,
+        {},
+        look,
+      );
       await goTo(teacher.page, '/bench?piece=night-baker&key=Eb-major');
       await seesKey(teacher.page, 'Eb-major');
       const [ink, ...drawn] = await teacher.page.evaluate(() => [
         getComputedStyle(document.body).color,
-        ...['.notehead path', '.fing text', '.verse text', '.clef path'].map((part) => getComputedStyle(document.querySelector('[data-role=paper] [data-role=engraving]')?.shadowRoot?.querySelector(part) as Element).fill),
+        ...['.notehead path', '.fing text', '.verse text', '.clef path'].map(
+          (part) =>
+            getComputedStyle(
+              document
+                .querySelector('[data-role=paper] [data-role=engraving]')
+                ?.shadowRoot?.querySelector(part) as Element,
+            ).fill,
+        ),
       ]);
       expect(drawn).toEqual(drawn.map(() => ink));
     }
@@ -199,7 +237,12 @@ function smallThings(page: Page): Promise<readonly string[]> {
   return page.evaluate(() => {
     const shown = (element: Element): boolean => element.getClientRects().length > 0;
     const texts = [...document.querySelectorAll('body *')]
-      .filter((element) => shown(element) && !element.closest('svg') && [...element.childNodes].some((node) => node.nodeType === 3 && node.textContent?.trim()))
+      .filter(
+        (element) =>
+          shown(element) &&
+          !element.closest('svg') &&
+          [...element.childNodes].some((node) => node.nodeType === 3 && node.textContent?.trim()),
+      )
       .filter((element) => Number.parseFloat(getComputedStyle(element).fontSize) < 12)
       .map((element) => `text ${element.textContent}`);
     const targets = [...document.querySelectorAll('button, select, summary, a[href], input:not([type=hidden])')]
@@ -207,7 +250,9 @@ function smallThings(page: Page): Promise<readonly string[]> {
       // A box with its words beside it is pressed by either.
       .filter((element) => (element.closest('label') ?? element).getBoundingClientRect().height < 32)
       .map((element) => `target ${element.textContent || element.getAttribute('aria-label')}`);
-    const keyboard = [...document.querySelectorAll('[data-role=keyboard] text')].filter((text) => text.textContent && text.getBoundingClientRect().height < 12).map((text) => `key ${text.textContent}`);
+    const keyboard = [...document.querySelectorAll('[data-role=keyboard] text')]
+      .filter((text) => text.textContent && text.getBoundingClientRect().height < 12)
+      .map((text) => `key ${text.textContent}`);
     return [...texts, ...targets, ...keyboard];
   });
 }
@@ -219,9 +264,18 @@ async function seesEntering(page: Page): Promise<void> {
 }
 
 describe('every window', () => {
-  it.each([[1280, 800], [820, 1180], [390, 844]])('%i by %i shows all screens without scrolling sideways', async (width, height) => {
+  it.each([
+    [1280, 800],
+    [820, 1180],
+    [390, 844],
+  ])('%i by %i shows all screens without scrolling sideways', async (width, height) => {
     await teacher.page.setViewport({ width, height });
-    for (const path of ['/', '/settings', '/enter?piece=bridge-to-the-other-bank', '/bench?piece=bridge-to-the-other-bank&key=Db-major']) {
+    for (const path of [
+      '/',
+      '/settings',
+      '/enter?piece=bridge-to-the-other-bank',
+      '/bench?piece=bridge-to-the-other-bank&key=Db-major',
+    ]) {
       await goTo(teacher.page, path);
       if (path.startsWith('/bench')) await seesKey(teacher.page, 'Db-major');
       else if (path.startsWith('/enter')) await seesEntering(teacher.page);
@@ -242,16 +296,27 @@ describe('every window', () => {
 });
 
 describe('survey, shelf and atlas', () => {
-  it.each(FACES)('%s: axe finds nothing, by day and by lamplight, nothing is small, and no window scrolls sideways', async (...face) => {
-    const { page } = teacher;
-    await page.setViewport({ width: 1280, height: 800 });
-    await seesFace(page, face);
-    expect(await findingsByBothLooks(page)).toEqual([]);
-    expect(await smallThings(page)).toEqual([]);
-    for (const [width, height] of [[1280, 800], [820, 1180], [390, 844]] as const) {
-      await page.setViewport({ width, height });
-      await page.waitForFunction((wanted: number) => window.innerWidth === wanted, {}, width);
-      expect([width, await overflow(page)]).toEqual([width, 0]);
-    }
-  });
+  it.each(FACES)(
+    '%s: axe finds nothing, by day and by lamplight, nothing is small, and no window scrolls sideways',
+    async (...face) => {
+      const { page } = teacher;
+      await page.setViewport({ width: 1280, height: 800 });
+      await seesFace(page, face);
+      expect(await findingsByBothLooks(page)).toEqual([]);
+      expect(await smallThings(page)).toEqual([]);
+      for (const [width, height] of [
+        [1280, 800],
+        [820, 1180],
+        [390, 844],
+      ] as const) {
+        await page.setViewport({ width, height });
+        await page.waitForFunction((wanted: number) => window.innerWidth === wanted, {}, width);
+        // A picture is drawn anew for its new width a moment later.
+        await page
+          .waitForFunction(() => document.documentElement.scrollWidth <= document.documentElement.clientWidth)
+          .catch(() => undefined);
+        expect([width, await overflow(page)]).toEqual([width, 0]);
+      }
+    },
+  );
 });

@@ -2,7 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle } from 'puppeteer-core';
-import { asWritten, saveAs } from '@/core/job';
+import { asWritten, saveAs } from '@/core/piece';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { musicXml } from '../support/build-piece';
 import { demoFile } from '../support/demo-pieces';
@@ -11,7 +11,12 @@ import { createVerovio, pitchesOf } from '../support/verovio';
 import { pitchText } from '@/core/pitch';
 import { arriveAtShelf, drop, goTo, press, saved, sees, seesCards, seesKey, type Teacher } from './support/teacher';
 
-const OWN = musicXml({ title: 'Rain Barrel', right: 'C4q/1 D4q/2 E4q/3 F#4q/4 | G4w/5', left: 'C3w/5 | G3w/1', mode: 'major' });
+const OWN = musicXml({
+  title: 'Rain Barrel',
+  right: 'C4q/1 D4q/2 E4q/3 F#4q/4 | G4w/5',
+  left: 'C3w/5 | G3w/1',
+  mode: 'major',
+});
 
 let teacher: Teacher;
 beforeAll(async () => {
@@ -39,9 +44,17 @@ describe('a file of the teacher’s own', () => {
     expect(file.name).toBe('rain-barrel-in-F.musicxml');
     const text = new TextDecoder().decode(file.bytes);
     const expected = ['F3', 'F4', 'G4', 'A4', 'B4', 'C4', 'C5'];
-    expect(open(text).notes.map(({ pitch }) => pitchText(pitch)).sort()).toEqual([...expected].sort());
+    expect(
+      open(text)
+        .notes.map(({ pitch }) => pitchText(pitch))
+        .sort(),
+    ).toEqual([...expected].sort());
     const heard = pitchesOf(await createVerovio(), text, {});
-    expect(heard.map(({ midi }) => midi).sort()).toEqual(open(text).notes.map(({ midi }) => midi).sort());
+    expect(heard.map(({ midi }) => midi).sort()).toEqual(
+      open(text)
+        .notes.map(({ midi }) => midi)
+        .sort(),
+    );
     await sees(teacher.page, 'Saved as rain-barrel-in-F.musicxml');
   });
 
@@ -74,20 +87,28 @@ describe('files of other formats', () => {
     });
     expect(file.name).toBe('lantern-walk-in-D.abc');
     const again = open(new TextDecoder().decode(file.bytes));
-    expect(again.notes.map(({ finger }) => finger)).toEqual(open(demoFile('lantern-walk')).notes.map(({ finger }) => finger));
+    expect(again.notes.map(({ finger }) => finger)).toEqual(
+      open(demoFile('lantern-walk')).notes.map(({ finger }) => finger),
+    );
   });
 
   it('MIDI comes in with its grid, which the teacher can change and take back', async () => {
     const piece = open(demoFile('mill-wheel'));
     const path = join(mkdtempSync(join(tmpdir(), 'new-thumb-midi-')), 'mill.mid');
     writeFileSync(path, saveAs(piece, asWritten(piece), 'midi').content as Uint8Array);
-    await (await teacher.page.waitForSelector('[data-role=bring-in]') as ElementHandle<HTMLInputElement>).uploadFile(path);
+    await ((await teacher.page.waitForSelector('[data-role=bring-in]')) as ElementHandle<HTMLInputElement>).uploadFile(
+      path,
+    );
     await seesKey(teacher.page, 'F-major');
     await teacher.page.waitForSelector('[data-role=grid]');
     await teacher.page.select('[data-role=grid]', '3');
-    await teacher.page.waitForFunction(() => (document.querySelector('[data-role=grid]') as HTMLSelectElement).value === '3');
+    await teacher.page.waitForFunction(
+      () => (document.querySelector('[data-role=grid]') as HTMLSelectElement).value === '3',
+    );
     await press(teacher.page, 'Undo');
-    await teacher.page.waitForFunction(() => (document.querySelector('[data-role=grid]') as HTMLSelectElement).value === '0');
+    await teacher.page.waitForFunction(
+      () => (document.querySelector('[data-role=grid]') as HTMLSelectElement).value === '0',
+    );
     await takeBack();
   });
 
@@ -104,17 +125,27 @@ describe('files of other formats', () => {
 
 describe('a file of several parts', () => {
   it('moves as a whole, and the teacher says which part is the pupil’s', async () => {
-    const duet = OWN.replace('</part-list>', '<score-part id="P2"><part-name>Teacher</part-name></score-part></part-list>')
+    const duet = OWN.replace(
+      '</part-list>',
+      '<score-part id="P2"><part-name>Teacher</part-name></score-part></part-list>',
+    )
       .replace('Rain Barrel', 'Duet')
-      .replace('</score-partwise>', `${/<part id="P1">.*<\/part>/.exec(OWN)?.[0].replace('id="P1"', 'id="P2"')}</score-partwise>`);
+      .replace(
+        '</score-partwise>',
+        `${/<part id="P1">.*<\/part>/.exec(OWN)?.[0].replace('id="P1"', 'id="P2"')}</score-partwise>`,
+      );
     await drop(teacher.page, [{ name: 'duet.musicxml', text: duet }]);
     await sees(teacher.page, 'Duet');
     await (await teacher.page.waitForSelector('[data-role=way]'))?.click();
     await teacher.page.waitForSelector('[data-role=part]');
     await teacher.page.select('[data-role=part]', '1');
-    await teacher.page.waitForFunction(() => (document.querySelector('[data-role=part]') as HTMLSelectElement | null)?.value === '1');
+    await teacher.page.waitForFunction(
+      () => (document.querySelector('[data-role=part]') as HTMLSelectElement | null)?.value === '1',
+    );
     await press(teacher.page, 'Undo');
-    await teacher.page.waitForFunction(() => (document.querySelector('[data-role=part]') as HTMLSelectElement | null)?.value === '0');
+    await teacher.page.waitForFunction(
+      () => (document.querySelector('[data-role=part]') as HTMLSelectElement | null)?.value === '0',
+    );
     await takeBack();
   });
 });
@@ -128,7 +159,10 @@ describe('a file that is no piece', () => {
     const address = teacher.page.url();
     await drop(teacher.page, [{ name, text }]);
     await sees(teacher.page, says);
-    const message = await teacher.page.$$eval('[data-message=trouble]', (found) => (found.at(-1) as HTMLElement).innerText);
+    const message = await teacher.page.$$eval(
+      '[data-message=trouble]',
+      (found) => (found.at(-1) as HTMLElement).innerText,
+    );
     expect(message).toContain(name);
     expect(message.split('\n').filter(Boolean).length).toBeGreaterThanOrEqual(2);
     expect(teacher.page.url()).toBe(address);
@@ -137,7 +171,11 @@ describe('a file that is no piece', () => {
   it('does not keep the good ones dropped with it from the shelf', async () => {
     await goTo(teacher.page, '/');
     await seesCards(teacher.page, 13);
-    await drop(teacher.page, [{ name: 'bad.xml', text: '<opus/>' }, { name: 'a.musicxml', text: OWN.replace('Rain Barrel', 'Other') }, { name: 'b.musicxml', text: OWN.replace('Rain Barrel', 'Third') }]);
+    await drop(teacher.page, [
+      { name: 'bad.xml', text: '<opus/>' },
+      { name: 'a.musicxml', text: OWN.replace('Rain Barrel', 'Other') },
+      { name: 'b.musicxml', text: OWN.replace('Rain Barrel', 'Third') },
+    ]);
     await seesCards(teacher.page, 15);
     await sees(teacher.page, 'bad.xml');
   });

@@ -12,10 +12,12 @@ afterAll(() => teacher.leave());
 
 /** Waits until all keys of a survey are known. */
 const isWhole = () => page.waitForSelector('[data-role=survey][data-whole=true]');
-const order = (): Promise<readonly string[]> => page.$$eval('[data-survey-key]', (rows) => rows.map((row) => row.getAttribute('data-survey-key') ?? ''));
+const order = (): Promise<readonly string[]> =>
+  page.$$eval('[data-survey-key]', (rows) => rows.map((row) => row.getAttribute('data-survey-key') ?? ''));
 const toggle = (key: string) => page.locator(`[data-survey-key="${key}"] input[type=checkbox]`).click();
 /** Waits until the address says so. */
-const says = (part: string) => page.waitForFunction((wanted: string) => decodeURIComponent(window.location.search).includes(wanted), {}, part);
+const says = (part: string) =>
+  page.waitForFunction((wanted: string) => decodeURIComponent(window.location.search).includes(wanted), {}, part);
 
 describe('a survey of keys', () => {
   it('comes from the Bench by one key, and ranks all fifteen by ease with what they cost', async () => {
@@ -25,12 +27,16 @@ describe('a survey of keys', () => {
     await isWhole();
     expect(await order()).toHaveLength(15);
     expect((await order()).slice(0, 5)).toEqual(['C-major', 'G-major', 'D-major', 'A-major', 'F-major']);
-    expect(await textOf(page, '[data-survey-key="F-major"]')).toMatch(/Right 4 and left 2 on B♭ in bars 2, 3, 6 and 7; one more ledger line; reads one flat\./);
+    expect(await textOf(page, '[data-survey-key="F-major"]')).toMatch(
+      /Right 4 and left 2 on B♭ in bars 2, 3, 6 and 7; one more ledger line; reads one flat\./,
+    );
   });
 
   it('is ranked otherwise by keyboard, and by the teacher’s own order, which is kept', async () => {
     await page.keyboard.press('2');
-    await page.waitForFunction(() => document.querySelectorAll('[data-survey-key]')[2]?.getAttribute('data-survey-key') === 'F-major');
+    await page.waitForFunction(
+      () => document.querySelectorAll('[data-survey-key]')[2]?.getAttribute('data-survey-key') === 'F-major',
+    );
     await page.keyboard.press('4');
     await page.waitForSelector('button[aria-label="Move G major"]');
     // Space takes a key up, arrows carry it, Space puts it down.
@@ -39,15 +45,26 @@ describe('a survey of keys', () => {
     await page.waitForSelector('button[aria-label="Move G major"][aria-pressed=true]');
     // It is told of once it has its place in the list: then it can be carried.
     await page.waitForFunction(() => document.body.textContent?.includes('G major is at the place of G major.'));
-    await page.keyboard.press('ArrowUp');
-    await page.waitForFunction(() => document.body.textContent?.includes('G major is at the place of C major.'));
+    // A key that comes before the places are measured is not heard: it is pressed until it is. There is no place above the first.
+    const isAtFirst = (): Promise<unknown> =>
+      page
+        .waitForFunction(() => document.body.textContent?.includes('G major is at the place of C major.'), {
+          timeout: 1000,
+        })
+        .catch(() => null);
+    do await page.keyboard.press('ArrowUp');
+    while ((await isAtFirst()) === null);
     await page.keyboard.press('Space');
-    await page.waitForFunction(() => document.querySelector('[data-survey-key]')?.getAttribute('data-survey-key') === 'G-major');
+    await page.waitForFunction(
+      () => document.querySelector('[data-survey-key]')?.getAttribute('data-survey-key') === 'G-major',
+    );
     await page.reload();
     await isWhole();
     expect((await order()).slice(0, 2)).toEqual(['G-major', 'C-major']);
     await press(page, 'Undo');
-    await page.waitForFunction(() => document.querySelector('[data-survey-key]')?.getAttribute('data-survey-key') === 'C-major');
+    await page.waitForFunction(
+      () => document.querySelector('[data-survey-key]')?.getAttribute('data-survey-key') === 'C-major',
+    );
   });
 
   it('names keys that the school leaves out, with the reason, and never hides them', async () => {
@@ -56,7 +73,9 @@ describe('a survey of keys', () => {
     await page.waitForSelector('input[name=outer][value=avoid]:checked');
     await goTo(page, '/survey?piece=lantern-walk&pupil=any&order=ease');
     await isWhole();
-    expect(await textOf(page, '[data-survey-key="Eb-major"]')).toContain('Left out for now. In E♭ a short finger lies on a black key');
+    expect(await textOf(page, '[data-survey-key="Eb-major"]')).toContain(
+      'Left out for now. In E♭ a short finger lies on a black key',
+    );
     expect((await order()).indexOf('Eb-major')).toBeGreaterThan((await order()).indexOf('E-major'));
     await press(page, 'Undo');
     await page.waitForFunction(() => !document.body.innerText.includes('Left out for now'));
@@ -78,11 +97,15 @@ describe('a survey of keys', () => {
   it('tells which keys suit a singer, and refuses what is no note', async () => {
     await page.click('[data-role=partner]');
     await page.select('[data-role=instrument]', 'b-flat');
-    await page.waitForFunction(() => document.querySelector('[data-survey-key="C-major"]')?.textContent?.includes('reads D major'));
+    await page.waitForFunction(() =>
+      document.querySelector('[data-survey-key="C-major"]')?.textContent?.includes('reads D major'),
+    );
     await page.locator('input[aria-label="Highest comfortable note"]').fill('H9');
     await sees(page, '“H9” is no note');
     await page.locator('input[aria-label="Highest comfortable note"]').fill('A4');
-    await page.waitForFunction(() => /too high/.test(document.querySelector('[data-survey-key="E-major"]')?.textContent ?? ''));
+    await page.waitForFunction(() =>
+      /too high/.test(document.querySelector('[data-survey-key="E-major"]')?.textContent ?? ''),
+    );
     await page.select('[data-role=instrument]', '');
     await page.click('[data-role=partner]');
   });
@@ -95,9 +118,13 @@ describe('a survey of keys', () => {
     await page.evaluate(() => (document.activeElement as HTMLElement).blur());
     await page.keyboard.press('b');
     await page.waitForFunction(() => document.querySelectorAll('[data-role=bars] tbody tr').length === 8);
-    const marked = await page.$$eval('[data-role=bars] tbody tr:first-child [data-differs=true]', (marks) => marks.map((mark) => mark.textContent));
+    const marked = await page.$$eval('[data-role=bars] tbody tr:first-child [data-differs=true]', (marks) =>
+      marks.map((mark) => mark.textContent),
+    );
     expect(marked).toEqual(['3 on F♯', '3 on F♯']);
-    expect(await page.$$eval('[data-column]', (columns) => columns.map((column) => column.getAttribute('data-column')))).toEqual(['D-major', 'F-major']);
+    expect(
+      await page.$$eval('[data-column]', (columns) => columns.map((column) => column.getAttribute('data-column'))),
+    ).toEqual(['D-major', 'F-major']);
   });
 
   it('shows a picture with the numbers behind it, and saves them', async () => {
@@ -113,7 +140,10 @@ describe('a survey of keys', () => {
 
   it('puts a run of keys into a pupil’s plan, in the order in which they were chosen; it can be taken back', async () => {
     await page.keyboard.press('k');
-    await page.select('[data-role=pupil]', await page.$eval('[data-role=pupil] option:nth-child(2)', (option) => (option as HTMLOptionElement).value));
+    await page.select(
+      '[data-role=pupil]',
+      await page.$eval('[data-role=pupil] option:nth-child(2)', (option) => (option as HTMLOptionElement).value),
+    );
     await isWhole();
     await page.locator('[data-role=put-into-plan]').click();
     await page.waitForSelector('[data-role=planned]');
@@ -132,7 +162,8 @@ describe('a survey of keys', () => {
 });
 
 describe('the shelf asked at once', () => {
-  const count = (filter: string): Promise<number> => page.$eval(`[data-count="${filter}"]`, (shown) => Number(shown.textContent));
+  const count = (filter: string): Promise<number> =>
+    page.$eval(`[data-count="${filter}"]`, (shown) => Number(shown.textContent));
   const isAsked = () => page.waitForSelector('[data-role=fit][data-state=done]');
 
   it('is one key from the shelf, and says beside each line how many pieces would be left', async () => {
@@ -146,7 +177,11 @@ describe('the shelf asked at once', () => {
     const expected = await count('stays-put');
     expect(expected).toBeGreaterThan(3);
     await page.keyboard.press('1');
-    await page.waitForFunction((wanted: number) => document.querySelector('[data-role=fitting]')?.getAttribute('data-count') === String(wanted), {}, expected);
+    await page.waitForFunction(
+      (wanted: number) => document.querySelector('[data-role=fitting]')?.getAttribute('data-count') === String(wanted),
+      {},
+      expected,
+    );
     await page.waitForSelector('[data-fitting="lantern-walk"]');
   });
 
@@ -157,9 +192,13 @@ describe('the shelf asked at once', () => {
     await page.locator('[data-filter=no-black]').click();
     await says('no-black');
     // With B♭ in F a finger is on black in nearly every piece.
-    await page.waitForFunction(() => Number(document.querySelector('[data-role=fitting]')?.getAttribute('data-count')) < 4);
+    await page.waitForFunction(
+      () => Number(document.querySelector('[data-role=fitting]')?.getAttribute('data-count')) < 4,
+    );
     await page.select('[data-role=enough]', 'one');
-    await page.waitForFunction(() => Number(document.querySelector('[data-role=fitting]')?.getAttribute('data-count')) > 3);
+    await page.waitForFunction(
+      () => Number(document.querySelector('[data-role=fitting]')?.getAttribute('data-count')) > 3,
+    );
     await page.locator('[data-fitting="lantern-walk"] [data-fit-key="G-major"]').click();
     await seesKey(page, 'G-major');
   });
@@ -169,7 +208,9 @@ describe('the shelf asked at once', () => {
     await page.waitForFunction(() => document.querySelector('[data-role=fit]')?.getAttribute('data-known') === '12');
     await page.waitForSelector('[data-fitting="lantern-walk"]');
     await press(page, 'Ask for nothing');
-    await page.waitForFunction(() => document.querySelector('[data-role=fitting]')?.getAttribute('data-count') === '12');
+    await page.waitForFunction(
+      () => document.querySelector('[data-role=fitting]')?.getAttribute('data-count') === '12',
+    );
   });
 
   it('asks again only about what is new', async () => {

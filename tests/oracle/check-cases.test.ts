@@ -1,7 +1,7 @@
 /** The thirty check cases of the project's fingering model, with their marks: P published (Hanon 1873 and common chord tables, from memory),
  * CP common practice, D our own choice or a result of the model. */
 import { describe, expect, it } from '@jest/globals';
-import { neutralView } from '@/core/finger';
+import { neutralView } from '@/core/fingering';
 import { planOf, planned, studied } from '../support/planning';
 import { handLine, passage } from '../support/passages';
 
@@ -32,15 +32,15 @@ describe('one hand, one key', () => {
     [21, 'CP', 'right', 'E4 F4 G4 F4 [E4 E5]:2', {}, 'C', '123215'],
     [23, 'CP', 'right', 'E4 F4 F#4 G4 F#4 F4 E4:2', { level: 1 }, 'C', '1234321'],
     [24, 'P', 'left', '[C3 E3 G3]:2 [C3 F3 A3]:2 [B2 F3 G3]:2 [C3 E3 G3]:2', { level: 3 }, 'C', '531521521531'],
-  ] as const)('case %i (%s), %s hand: %s', (_number, _mark, hand, text, wish, key, fingers) => {
-    expect(joined(planned(hand, text, wish, key))).toBe(fingers);
+  ] as const)('case %i (%s), %s hand: %s', (_number, _mark, hand, text, options, key, fingers) => {
+    expect(joined(planned(hand, text, options, key))).toBe(fingers);
   });
 
   // Cases 8 to 11 (P), scales and arpeggios, are part of published-fingerings.test.ts.
 
   it('case 16 (D): the repeated key takes 1 to where 3 was', () => {
     const { steps } = planOf(passage('right', 'C4 D4 E4 F4 F4 G4 A4 B4 A4 F4:2'), { level: 3 });
-    expect(steps[4]?.join).toBe('change');
+    expect(steps[4]?.transition).toBe('change');
     expect((steps[4]?.low ?? 0) - (steps[3]?.low ?? 0)).toBe(2);
   });
 
@@ -85,16 +85,29 @@ describe('brought into another key', () => {
   it('case 26 (CP): a closed tune keeps its fingers and its one position in all twelve keys at level 1', () => {
     for (let up = -5; up <= 6; up += 1) {
       const { study, changes, added } = studied('right', TUNE, up, { level: 1, outer: 'avoid' });
-      expect([changes.length, added.length, study.plan.limits, study.plan.steps.filter(({ join }) => join !== 'stay').length]).toEqual([0, 0, 0, 1]);
+      expect([
+        changes.length,
+        added.length,
+        study.plan.limits,
+        study.plan.steps.filter(({ transition: join }) => join !== 'stay').length,
+      ]).toEqual([0, 0, 0, 1]);
     }
   });
 
   it('case 27 (CP and D): the tune costs least in C and G, then D, F, E, and last in the flat keys', () => {
     const cost = (up: number): number => {
       const { study } = studied('right', TUNE, up, { level: 1 });
-      return study.keptPlan.cost - study.ground.neutral.cost;
+      return study.keptPlan.cost - study.baseline.neutral.cost;
     };
-    const [c, g, d, f, e, eFlat, aFlat] = [0, 7, 2, 5, 4, 3, 8].map(cost) as [number, number, number, number, number, number, number];
+    const [c, g, d, f, e, eFlat, aFlat] = [0, 7, 2, 5, 4, 3, 8].map(cost) as [
+      number,
+      number,
+      number,
+      number,
+      number,
+      number,
+      number,
+    ];
     expect([c, g, d, f, e].every((value, i, all) => i === 0 || value >= (all[i - 1] as number) - 0.1)).toBe(true);
     expect(Math.min(eFlat, aFlat)).toBeGreaterThan(Math.max(c, g, d, f, e));
   });
@@ -102,7 +115,9 @@ describe('brought into another key', () => {
   it('case 28 (D): the neutral view is the same in all keys', () => {
     const inC = neutralView(passage('right', TUNE));
     const inD = neutralView(passage('right', 'F#4 E4 D4 E4 F#4 A4 G4:2 E4 G4 F#4 D4 E4 D4:2', 'D'));
-    expect([...inD.places].map((place, i) => place - (inC.places[i] as number))).toEqual(Array.from(inC.places, () => 2350));
+    expect([...inD.places].map((place, i) => place - (inC.places[i] as number))).toEqual(
+      Array.from(inC.places, () => 2350),
+    );
   });
 
   it('case 29 (D): an unusual printed finger is not laid to black keys', () => {

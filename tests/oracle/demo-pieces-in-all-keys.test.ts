@@ -7,7 +7,7 @@ import { createVerovio, pitchesOf, type Engraver } from '../support/verovio';
 import { drawnByTheBarRule } from '../support/bar-rule';
 import { moved, open } from '../support/open';
 import { fifteenKeys, intervalName, keyText, nameText, pitchText, signatureOf } from '@/core/pitch';
-import { signatureLine } from '@/core/transpose';
+import { signatureLine } from '@/core/notation';
 import { notesOf } from '@/core/score';
 import { writeMusicXml } from '@/core/write';
 
@@ -19,7 +19,9 @@ beforeAll(async () => {
 /** A piece that changes to a key beyond seven signs is turned there: those bars sound the same under other letters. */
 function turnedBars(remarks: readonly { readonly code: string }[], bars: number): ReadonlySet<number> {
   const remark = remarks.find(({ code }) => code === 'respelled-key') as { readonly bar: string } | undefined;
-  return new Set(remark ? Array.from({ length: bars }, (_, i) => i + 1).filter((bar) => bar >= Number(remark.bar)) : []);
+  return new Set(
+    remark ? Array.from({ length: bars }, (_, i) => i + 1).filter((bar) => bar >= Number(remark.bar)) : [],
+  );
 }
 
 describe.each(DEMO_FILES.map((file) => [file.id, file.text] as const))('%s', (_id, text) => {
@@ -38,29 +40,41 @@ describe.each(DEMO_FILES.map((file) => [file.id, file.text] as const))('%s', (_i
       if (!turned.has(Number(note.bar))) expect(`${i} ${after && pitchText(after.pitch)}`).toBe(`${i} ${expected}`);
     }
     const tonalSignature =
-      key.mode === 'minor' ? TonalKey.minorKey(nameText(key.tonic)).keySignature : TonalKey.majorKey(nameText(key.tonic)).keySignature;
+      key.mode === 'minor'
+        ? TonalKey.minorKey(nameText(key.tonic)).keySignature
+        : TonalKey.majorKey(nameText(key.tonic)).keySignature;
     const part = version.score.parts[0];
     const first = part && signatureLine(part).at(0, 0, 1).fifths;
     expect(signatureText(first ?? 99)).toBe(tonalSignature);
     expect(first).toBe(signatureOf(key));
   });
 
-  it.each(keys.map((key) => [keyText(key), key] as const))('sounds like Verovio’s own transposition in %s', (_name, key) => {
-    const version = moved(piece, keyText(key));
-    const written = pitchesOf(engraver, writeMusicXml(version.score), {});
-    const transposed = pitchesOf(engraver, text, { transpose: intervalName(version.interval) });
-    expect(written.map(({ midi }) => midi)).toEqual(transposed.map(({ midi }) => midi));
-    const turned = version.remarks.some(({ code }) => code === 'respelled-key');
-    if (!turned) expect(written.map(({ name }) => name)).toEqual(transposed.map(({ name }) => name));
-  });
+  it.each(keys.map((key) => [keyText(key), key] as const))(
+    'sounds like Verovio’s own transposition in %s',
+    (_name, key) => {
+      const version = moved(piece, keyText(key));
+      const written = pitchesOf(engraver, writeMusicXml(version.score), {});
+      const transposed = pitchesOf(engraver, text, { transpose: intervalName(version.interval) });
+      expect(written.map(({ midi }) => midi)).toEqual(transposed.map(({ midi }) => midi));
+      const turned = version.remarks.some(({ code }) => code === 'respelled-key');
+      if (!turned) expect(written.map(({ name }) => name)).toEqual(transposed.map(({ name }) => name));
+    },
+  );
 
-  it.each(keys.map((key) => [keyText(key), key] as const))('draws every accidental by the bar rule in %s', (_name, key) => {
-    const version = moved(piece, keyText(key));
-    const part = version.score.parts[0];
-    const expected = drawnByTheBarRule(writeMusicXml(version.score));
-    const drawn = part ? notesOf(part).filter(({ pitch }) => pitch).map(({ accidental }) => (accidental ? `${accidental.sign}${accidental.courtesy ? '?' : ''}` : '')) : [];
-    expect(drawn).toEqual(expected);
-  });
+  it.each(keys.map((key) => [keyText(key), key] as const))(
+    'draws every accidental by the bar rule in %s',
+    (_name, key) => {
+      const version = moved(piece, keyText(key));
+      const part = version.score.parts[0];
+      const expected = drawnByTheBarRule(writeMusicXml(version.score));
+      const drawn = part
+        ? notesOf(part)
+            .filter(({ pitch }) => pitch)
+            .map(({ accidental }) => (accidental ? `${accidental.sign}${accidental.courtesy ? '?' : ''}` : ''))
+        : [];
+      expect(drawn).toEqual(expected);
+    },
+  );
 });
 
 /** Our `M2` and `-P4` as tonal writes them: `2M`, `-4P`. */

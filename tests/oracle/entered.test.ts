@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { newScore } from '@/core/edit';
-import { beginSession, press, type Command } from '@/core/enter';
+import { beginSession, press, type Command } from '@/core/entry';
 import { midiNumber } from '@/core/pitch';
 import { notesOf, type Part } from '@/core/score';
 import { writeMusicXml } from '@/core/write';
@@ -21,12 +21,24 @@ const OTHERS: Readonly<Record<string, Command>> = {
 };
 
 function entered(keys: string) {
-  const score = newScore({ title: '', key: { tonic: { step: 1, alter: 0 }, mode: 'major' }, meter: { beats: 4, beatType: 4 }, pickupBeats: 0 });
+  const score = newScore({
+    title: '',
+    key: { tonic: { step: 1, alter: 0 }, mode: 'major' },
+    meter: { beats: 4, beatType: 4 },
+    pickupBeats: 0,
+  });
   const commands = [...keys].map((key): Command => {
     const row = ROWS.findIndex((one) => one.includes(key));
-    return OTHERS[key] ?? { kind: 'finger', finger: ((ROWS[row] as string).indexOf(key) + 1) as 1, row: NAMES[row] as 'beat' };
+    return (
+      OTHERS[key] ?? {
+        kind: 'finger',
+        finger: ((ROWS[row] as string).indexOf(key) + 1) as 1,
+        row: NAMES[row] as 'beat',
+      }
+    );
   });
-  return commands.reduce((session, command) => press(session, command, 0).session, beginSession(score, 'P1')).edited.score;
+  return commands.reduce((session, command) => press(session, command, 0).session, beginSession(score, 'P1')).edited
+    .score;
 }
 
 describe('what is entered sounds to Verovio as it does to the core', () => {
@@ -38,8 +50,12 @@ describe('what is entered sounds to Verovio as it does to the core', () => {
   ])('%s', async (_, keys) => {
     const score = entered(keys.replaceAll(' ', ''));
     const text = writeMusicXml(score);
-    const heard = pitchesOf(await createVerovio(), text, {}).map(({ midi }) => midi).sort((a, b) => a - b);
-    const own = notesOf(score.parts[0] as Part).flatMap(({ pitch }) => (pitch ? [midiNumber(pitch)] : [])).sort((a, b) => a - b);
+    const heard = pitchesOf(await createVerovio(), text, {})
+      .map(({ midi }) => midi)
+      .sort((a, b) => a - b);
+    const own = notesOf(score.parts[0] as Part)
+      .flatMap(({ pitch }) => (pitch ? [midiNumber(pitch)] : []))
+      .sort((a, b) => a - b);
     expect(heard).toEqual(own);
   });
 });

@@ -1,8 +1,20 @@
 /** Every pair of tonics of a mode and every interval within two octaves, against tonal 6.4 and Verovio 6.3. */
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import { Note as TonalNote } from 'tonal';
-import { fifteenKeys, intervalName, intervalOf, intervalToKey, keyText, midiNumber, parsePitch, pitchText, signatureOf, transposeBy, type Pitch } from '@/core/pitch';
-import { unwrap } from '@/core/result';
+import {
+  fifteenKeys,
+  intervalName,
+  intervalOf,
+  intervalToKey,
+  keyText,
+  midiNumber,
+  parsePitch,
+  pitchText,
+  signatureOf,
+  transposeBy,
+  type Pitch,
+} from '@/core/pitch';
+import { unwrap } from '@/core/base';
 import { writeMusicXml } from '@/core/write';
 import { musicXml } from '../support/build-piece';
 import { moved, open } from '../support/open';
@@ -43,8 +55,8 @@ describe.each(['major', 'minor'] as const)('every pair of the fifteen %s keys', 
   it('is as far apart as tonal says, whichever way', () => {
     for (const from of keys) {
       for (const to of keys) {
-        for (const way of ['nearest', 'up', 'down'] as const) {
-          const interval = intervalToKey(from, to, way);
+        for (const undoRedo of ['nearest', 'up', 'down'] as const) {
+          const interval = intervalToKey(from, to, undoRedo);
           const tonic: Pitch = { ...from.tonic, octave: 4 };
           const there = unwrap(transposeBy(tonic, interval));
           expect(TonalNote.transpose(pitchText(tonic), tonalName(intervalName(interval)))).toBe(pitchText(there));
@@ -55,7 +67,16 @@ describe.each(['major', 'minor'] as const)('every pair of the fifteen %s keys', 
   });
 
   it.each(keys.map((key) => [keyText(key), key] as const))('from %s sounds as Verovio transposes it', (_name, from) => {
-    const home = moved(open(musicXml({ right: mode === 'major' ? 'C4q E4q F#4q G4q | C5w' : 'A4q C5q G#4q E4q | A4w', left: mode === 'major' ? 'C3w | C3w' : 'A2w | A2w', mode })), keyText(from));
+    const home = moved(
+      open(
+        musicXml({
+          right: mode === 'major' ? 'C4q E4q F#4q G4q | C5w' : 'A4q C5q G#4q E4q | A4w',
+          left: mode === 'major' ? 'C3w | C3w' : 'A2w | A2w',
+          mode,
+        }),
+      ),
+      keyText(from),
+    );
     const text = writeMusicXml(home.score);
     const piece = open(text);
     expect(signatureOf(piece.key.key)).toBe(signatureOf(from));

@@ -1,13 +1,14 @@
-/** The planner against published fingerings. Source: Hanon 1873, nos 39–41, from memory (src/core/atlas/published.table.ts).
+/** The planner against published fingerings. Source: Hanon 1873, nos 39–41, from memory (src/core/reference/published.table.ts).
  * The weights were fitted on these keys; `npm run bench` prints the figures for keys that were not used in fitting. */
 import { describe, expect, it } from '@jest/globals';
-import { demandsOf } from '@/core/finger';
+import { demandsOf } from '@/core/fingering';
 import { chromatic, exerciseOf, fingersOf, judge } from '../support/scales';
 import { player } from '../support/planning';
-import { PUBLISHED_ARPEGGIOS, PUBLISHED_SCALES } from '../../src/core/atlas';
+import { PUBLISHED_ARPEGGIOS, PUBLISHED_SCALES } from '../../src/core/reference';
 
 const usual = demandsOf(player());
-const judged = (list: typeof PUBLISHED_SCALES) => list.map((published) => judge(exerciseOf(published), fingersOf(exerciseOf(published), usual).fingers));
+const judged = (list: typeof PUBLISHED_SCALES) =>
+  list.map((published) => judge(exerciseOf(published), fingersOf(exerciseOf(published), usual).fingers));
 
 describe('two octaves up and down, without a printed finger', () => {
   it('scales: the inner notes of all 48 are as published, 44 or more with their ends', () => {

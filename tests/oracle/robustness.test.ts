@@ -3,8 +3,9 @@
 import { describe, expect, it } from '@jest/globals';
 import { zipSync, strToU8 } from 'fflate';
 import { faultWords, remarkWords } from '@/core/explain';
-import { asWritten, ladderOf, openPiece, saveAs, type Fingering } from '@/core/job';
-import { unwrap, FILE_FORMATS } from '@/core/result';
+import { asWritten, openPiece, saveAs, type Fingering } from '@/core/piece';
+import { ladderOf } from '@/core/views';
+import { unwrap, FILE_FORMATS } from '@/core/base';
 import { bytesOf, musicXml } from '../support/build-piece';
 import { generatedPiece, mutilatedFiles } from '../support/odd-files';
 import { open, USUAL } from '../support/open';
@@ -28,30 +29,60 @@ function fingeringOf(number: number): Fingering {
 }
 
 describe('100 mutilated files', () => {
-  it.each(mutilatedFiles(100).map((bytes, i) => [i, bytes] as const))('number %i is read or refused in words', (i, bytes) => useAll(bytes, fingeringOf(i)));
+  it.each(mutilatedFiles(100).map((bytes, i) => [i, bytes] as const))(
+    'number %i is read or refused in words',
+    (i, bytes) => useAll(bytes, fingeringOf(i)),
+  );
 });
 
 describe('200 generated pieces', () => {
-  it.each(Array.from({ length: 200 }, (_, seed) => seed))('number %i is read, moved to every key and written in every format', (seed) => {
-    const text = generatedPiece(seed);
-    expect(openPiece(bytesOf(text), { format: null, key: null, part: null }).ok).toBe(true);
-    useAll(bytesOf(text), fingeringOf(seed));
-  });
+  it.each(Array.from({ length: 200 }, (_, seed) => seed))(
+    'number %i is read, moved to every key and written in every format',
+    (seed) => {
+      const text = generatedPiece(seed);
+      expect(openPiece(bytesOf(text), { format: null, key: null, part: null }).ok).toBe(true);
+      useAll(bytesOf(text), fingeringOf(seed));
+    },
+  );
 });
 
 describe('files made with ill will', () => {
   it.each([
-    ['an archive of zeros a hundred times its size', zipSync({ 'META-INF/container.xml': strToU8('<container/>'), 'a.xml': new Uint8Array(51 * 1024 * 1024) }), 'read.archive'],
-    ['an archive whose score is called like a way out', zipSync({ '../../etc/score.xml': strToU8(musicXml({ right: 'C4w' })) }), null],
+    [
+      'an archive of zeros a hundred times its size',
+      zipSync({ 'META-INF/container.xml': strToU8('<container/>'), 'a.xml': new Uint8Array(51 * 1024 * 1024) }),
+      'read.archive',
+    ],
+    [
+      'an archive whose score is called like a way out',
+      zipSync({ '../../etc/score.xml': strToU8(musicXml({ right: 'C4w' })) }),
+      null,
+    ],
     ['an archive without a score', zipSync({ 'letter.txt': strToU8('META-INF/container.xml') }), 'read.unknown-format'],
-    ['entities in entities', bytesOf('<!DOCTYPE a [<!ENTITY b "&c;&c;&c;"><!ENTITY c "ha">]><score-partwise>&b;</score-partwise>'), 'read.entity'],
-    ['an entity from outside', bytesOf('<!DOCTYPE a [<!ENTITY b SYSTEM "file:///etc/passwd">]><score-partwise>&b;</score-partwise>'), 'read.entity'],
-    ['a million bars', bytesOf(`<score-partwise><part id="P">${'<measure/>'.repeat(6000)}</part></score-partwise>`), 'read.too-many-bars'],
-    ['a duration without end', bytesOf(musicXml({ right: 'C4w' }).replace('<duration>8', '<duration>99999999999999')), 'read.bad-value'],
+    [
+      'entities in entities',
+      bytesOf('<!DOCTYPE a [<!ENTITY b "&c;&c;&c;"><!ENTITY c "ha">]><score-partwise>&b;</score-partwise>'),
+      'read.entity',
+    ],
+    [
+      'an entity from outside',
+      bytesOf('<!DOCTYPE a [<!ENTITY b SYSTEM "file:///etc/passwd">]><score-partwise>&b;</score-partwise>'),
+      'read.entity',
+    ],
+    [
+      'a million bars',
+      bytesOf(`<score-partwise><part id="P">${'<measure/>'.repeat(6000)}</part></score-partwise>`),
+      'read.too-many-bars',
+    ],
+    [
+      'a duration without end',
+      bytesOf(musicXml({ right: 'C4w' }).replace('<duration>8', '<duration>99999999999999')),
+      'read.bad-value',
+    ],
   ])('%s', (_what, bytes, code) => {
-      const opened = openPiece(bytes, { format: null, key: null, part: null });
+    const opened = openPiece(bytes, { format: null, key: null, part: null });
     expect(opened.ok ? null : opened.error.code).toBe(code);
-    });
+  });
 
   it('repeats of repeats are played out only so often', () => {
     const repeat = '<barline location="right"><repeat direction="backward" times="999999999"/></barline>';
@@ -60,6 +91,8 @@ describe('files made with ill will', () => {
   });
 
   it('a name that is not there is no part of ours', () => {
-    expect(unwrap(openPiece(bytesOf(musicXml({ right: 'C4w' })), { format: 'musicxml', key: null, part: null })).part.id).toBe('P1');
+    expect(
+      unwrap(openPiece(bytesOf(musicXml({ right: 'C4w' })), { format: 'musicxml', key: null, part: null })).part.id,
+    ).toBe('P1');
   });
 });

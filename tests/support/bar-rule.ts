@@ -50,7 +50,8 @@ function timedNotes(part: WalkedElement): readonly TimedNote[] {
 
 function signOf(note: TimedNote, all: readonly TimedNote[]): string {
   if (note.tiedIn) return '';
-  const sign = { '-2': 'flat-flat', '-1': 'flat', '0': 'natural', '1': 'sharp', '2': 'double-sharp' }[String(note.alter)] ?? '';
+  const sign =
+    { '-2': 'flat-flat', '-1': 'flat', '0': 'natural', '1': 'sharp', '2': 'double-sharp' }[String(note.alter)] ?? '';
   const onLine = all
     .filter((other) => other.part === note.part && other.line === note.line)
     .sort((a, b) => a.bar - b.bar || a.onset - b.onset || a.order - b.order);

@@ -29,7 +29,9 @@ export function musicXml(text: PieceText): string {
   const opening =
     `<attributes><divisions>2</divisions><key><fifths>${text.fifths ?? 0}</fifths>${mode}</key>` +
     `<time><beats>${beats}</beats><beat-type>${beatType}</beat-type></time>` +
-    (left ? '<staves>2</staves><clef number="1"><sign>G</sign><line>2</line></clef><clef number="2"><sign>F</sign><line>4</line></clef>' : '') +
+    (left
+      ? '<staves>2</staves><clef number="1"><sign>G</sign><line>2</line></clef><clef number="2"><sign>F</sign><line>4</line></clef>'
+      : '') +
     `${text.attributes ?? ''}</attributes>`;
   const readRight = lineReader(1);
   const readLeft = lineReader(2);

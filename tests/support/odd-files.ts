@@ -1,5 +1,5 @@
-import { asWritten, saveAs } from '@/core/job';
-import { FILE_FORMATS } from '@/core/result';
+import { asWritten, saveAs } from '@/core/piece';
+import { FILE_FORMATS } from '@/core/base';
 import { bytesOf, musicXml } from './build-piece';
 import { DEMO_FILES } from './demo-pieces';
 import { open } from './open';
@@ -67,13 +67,23 @@ export function generatedPiece(seed: number): string {
     let left = 8;
     while (left > 0) {
       const length = pick((['w', 'h', 'q', 'e'] as const).filter((value) => LENGTHS[value] <= left));
-      const pitch = (): string => `${pick(['C', 'D', 'E', 'F', 'G', 'A', 'B'])}${pick(['', '', '', '#', 'b', '##', 'bb'])}${pick(octaves)}`;
-      notes.push(random() < 0.15 ? `R${length}` : `${random() < 0.2 ? `${pitch()}+${pitch()}` : pitch()}${length}${random() < 0.5 ? `/${pick([1, 2, 3, 4, 5])}` : ''}${random() < 0.2 ? '~' : ''}`);
+      const pitch = (): string =>
+        `${pick(['C', 'D', 'E', 'F', 'G', 'A', 'B'])}${pick(['', '', '', '#', 'b', '##', 'bb'])}${pick(octaves)}`;
+      notes.push(
+        random() < 0.15
+          ? `R${length}`
+          : `${random() < 0.2 ? `${pitch()}+${pitch()}` : pitch()}${length}${random() < 0.5 ? `/${pick([1, 2, 3, 4, 5])}` : ''}${random() < 0.2 ? '~' : ''}`,
+      );
       left -= LENGTHS[length];
     }
     return notes.join(' ');
   };
   const bars = 1 + Math.floor(random() * 8);
   const line = (octaves: readonly number[]): string => Array.from({ length: bars }, () => bar(octaves)).join(' | ');
-  return musicXml({ right: line([4, 5, 6]), left: line([2, 3]), fifths: Math.floor(random() * 15) - 7, mode: pick(['major', 'minor', 'dorian']) });
+  return musicXml({
+    right: line([4, 5, 6]),
+    left: line([2, 3]),
+    fifths: Math.floor(random() * 15) - 7,
+    mode: pick(['major', 'minor', 'dorian']),
+  });
 }

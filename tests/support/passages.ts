@@ -1,5 +1,14 @@
-import { passageOf, type Passage } from '@/core/finger';
-import { midiNumber, parseKey, parsePitch, signatureAlter, signatureOf, type Key, type Pitch, type Step } from '@/core/pitch';
+import { passageOf, type Passage } from '@/core/fingering';
+import {
+  midiNumber,
+  parseKey,
+  parsePitch,
+  signatureAlter,
+  signatureOf,
+  type Key,
+  type Pitch,
+  type Step,
+} from '@/core/pitch';
 import type { Finger, Hand, HandNote, NoteItem } from '@/core/score';
 
 /** One tick a twelfth of a quarter. */
@@ -21,7 +30,8 @@ export function handLine(hand: Hand, text: string): readonly HandNote[] {
     if (body === undefined) throw new Error(`not a note: ${token}`);
     const duration = Number(length) * QUARTER;
     if (body !== 'r') {
-      for (const name of body.replace(/[[\]]/g, ' ').trim().split(/\s+/)) notes.push(handNote(hand, name, onset, duration, dot !== undefined, notes.length));
+      for (const name of body.replace(/[[\]]/g, ' ').trim().split(/\s+/))
+        notes.push(handNote(hand, name, onset, duration, dot !== undefined, notes.length));
     }
     onset += duration;
   }

@@ -14,7 +14,11 @@ export interface VerovioNote {
 }
 
 /** Sounding pitches in the order in which Verovio has them in its own document (MEI), ties and chords included. */
-export function pitchesOf(engraver: Engraver, musicXml: string, options: Readonly<Record<string, string>>): readonly VerovioNote[] {
+export function pitchesOf(
+  engraver: Engraver,
+  musicXml: string,
+  options: Readonly<Record<string, string>>,
+): readonly VerovioNote[] {
   engraver.setOptions({ breaks: 'none', transpose: '', ...options });
   if (!engraver.loadData(musicXml)) throw new Error('Verovio refused the file');
   return XMLParser.elements(engraver.getMEI({}), 'note').map(({ attributes, children }) => {
@@ -24,6 +28,9 @@ export function pitchesOf(engraver: Engraver, musicXml: string, options: Readonl
     if (alter === undefined) throw new Error(`unknown sign ${sign}`);
     const letter = (attributes['pname'] ?? '').toUpperCase();
     const semitone = { C: 0, D: 2, E: 4, F: 5, G: 7, A: 9, B: 11 }[letter] ?? Number.NaN;
-    return { midi: semitone + alter + 12 * (Number(attributes['oct']) + 1), name: `${letter}${alter}/${attributes['oct']}` };
+    return {
+      midi: semitone + alter + 12 * (Number(attributes['oct']) + 1),
+      name: `${letter}${alter}/${attributes['oct']}`,
+    };
   });
 }

@@ -1,4 +1,14 @@
-import { childText, element, isElement, textOf, withAttribute, withChild, withChildren, type XmlElement, type XmlNode } from '../markup';
+import {
+  childText,
+  element,
+  isElement,
+  textOf,
+  withAttribute,
+  withChild,
+  withChildren,
+  type XmlElement,
+  type XmlNode,
+} from '../xml';
 import type { AttributesItem, Measure, MeasureItem, NoteItem, Part, Score } from '../score';
 import { lcm } from '../time';
 
@@ -20,7 +30,8 @@ export function readyToEdit(score: Score): Score {
 function isReady(part: Part, ticks: number): boolean {
   const items = part.measures.flatMap((measure) => measure.items);
   const divisions = items.flatMap((item) => (item.kind === 'attributes' ? [childText(item.xml, 'divisions')] : []));
-  const isFine = divisions[0] === String(ticks) && divisions.every((text) => text === undefined || text === String(ticks));
+  const isFine =
+    divisions[0] === String(ticks) && divisions.every((text) => text === undefined || text === String(ticks));
   return isFine && items.every((item) => item.kind !== 'note' || item.xml.attributes['id'] === item.id);
 }
 
@@ -52,7 +63,8 @@ function readyNote(note: NoteItem, onset: number, xml: XmlElement, finer: number
 function inTicks(node: XmlNode, ticks: number, divisions: number): XmlNode {
   if (!isElement(node)) return node;
   if (node.name === 'divisions') return withChildren(node, [{ kind: 'text', text: String(ticks) }]);
-  if (IN_DIVISIONS.includes(node.name)) return withChildren(node, [{ kind: 'text', text: String((Number(textOf(node)) * ticks) / divisions) }]);
+  if (IN_DIVISIONS.includes(node.name))
+    return withChildren(node, [{ kind: 'text', text: String((Number(textOf(node)) * ticks) / divisions) }]);
   const children = node.children.map((child) => inTicks(child, ticks, divisions));
   return children.every((child, i) => child === node.children[i]) ? node : withChildren(node, children);
 }
@@ -62,7 +74,15 @@ function withDivisions(items: readonly MeasureItem[], ticks: number): readonly M
   const at = items.findIndex((item) => item.kind === 'attributes');
   const said = element('divisions', {}, [String(ticks)]);
   const first = items[at];
-  if (first?.kind === 'attributes') return items.with(at, { ...first, xml: withChild(first.xml, said, ['footnote', 'level']) });
-  const attributes: AttributesItem = { kind: 'attributes', onset: 0, xml: element('attributes', {}, [said]), keys: [], clefs: [], transposition: null };
+  if (first?.kind === 'attributes')
+    return items.with(at, { ...first, xml: withChild(first.xml, said, ['footnote', 'level']) });
+  const attributes: AttributesItem = {
+    kind: 'attributes',
+    onset: 0,
+    xml: element('attributes', {}, [said]),
+    keys: [],
+    clefs: [],
+    transposition: null,
+  };
   return [attributes, ...items];
 }

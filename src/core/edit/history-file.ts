@@ -8,14 +8,24 @@ export interface KeptChange {
 }
 
 /** All changes in the order in which they were done. */
-function inOrder<C>(history: History<C>): readonly { readonly state: KeptChange['state']; readonly change: Change<C> }[] {
-  return [...history.done.map((change) => ({ state: 'done' as const, change })), ...history.undone.toReversed().map((change) => ({ state: 'undone' as const, change }))];
+function inOrder<C>(
+  history: History<C>,
+): readonly { readonly state: KeptChange['state']; readonly change: Change<C> }[] {
+  return [
+    ...history.done.map((change) => ({ state: 'done' as const, change })),
+    ...history.undone.toReversed().map((change) => ({ state: 'undone' as const, change })),
+  ];
 }
 
 /** What has to be kept anew after a history went on from another: the changes that are new or were turned, and how many there are now. */
-export function keptSince<C>(before: History<C>, now: History<C>): { readonly changed: readonly KeptChange[]; readonly count: number } {
+export function keptSince<C>(
+  before: History<C>,
+  now: History<C>,
+): { readonly changed: readonly KeptChange[]; readonly count: number } {
   const [old, fresh] = [inOrder(before), inOrder(now)];
-  const changed = fresh.flatMap(({ state, change }, number) => (old[number]?.change === change ? [] : [{ number, state, change: JSON.stringify(change) }]));
+  const changed = fresh.flatMap(({ state, change }, number) =>
+    old[number]?.change === change ? [] : [{ number, state, change: JSON.stringify(change) }],
+  );
   return { changed, count: fresh.length };
 }
 
@@ -28,7 +38,8 @@ export function historyOf<C>(kept: readonly KeptChange[], isCaret: (value: unkno
   const firstUndone = changes.findIndex(({ state }) => state === 'undone');
   const isOrdered = firstUndone < 0 || changes.slice(firstUndone).every(({ state }) => state === 'undone');
   if (!isWhole || !isOrdered) return null;
-  const of = (wanted: KeptChange['state']): readonly Change<C>[] => changes.flatMap(({ state, change }) => (state === wanted && change ? [change] : []));
+  const of = (wanted: KeptChange['state']): readonly Change<C>[] =>
+    changes.flatMap(({ state, change }) => (state === wanted && change ? [change] : []));
   return { done: of('done'), undone: of('undone').toReversed() };
 }
 
@@ -44,13 +55,26 @@ function changeOf<C>(text: string, isCaret: (value: unknown) => value is C): Cha
 function isChange<C>(value: unknown, isCaret: (value: unknown) => value is C): value is Change<C> {
   if (!isRecord(value)) return false;
   const { label, atMs, steps, caret } = value;
-  return isRecord(label) && typeof label['code'] === 'string' && typeof atMs === 'number' && Array.isArray(steps) && steps.every(isStep) && isCaret(caret);
+  return (
+    isRecord(label) &&
+    typeof label['code'] === 'string' &&
+    typeof atMs === 'number' &&
+    Array.isArray(steps) &&
+    steps.every(isStep) &&
+    isCaret(caret)
+  );
 }
 
 function isStep(value: unknown): boolean {
   if (!isRecord(value)) return false;
-  if (value['kind'] === 'set-document') return typeof value['title'] === 'string' && typeof value['composer'] === 'string' && isRecord(value['document']);
-  return value['kind'] === 'replace-bars' && Number.isInteger(value['at']) && Number.isInteger(value['remove']) && Array.isArray(value['put']);
+  if (value['kind'] === 'set-document')
+    return typeof value['title'] === 'string' && typeof value['composer'] === 'string' && isRecord(value['document']);
+  return (
+    value['kind'] === 'replace-bars' &&
+    Number.isInteger(value['at']) &&
+    Number.isInteger(value['remove']) &&
+    Array.isArray(value['put'])
+  );
 }
 
 function isRecord(value: unknown): value is Readonly<Record<string, unknown>> {

@@ -1,24 +1,58 @@
 export { readyToEdit } from './fine-grid';
 export { newScore, readOpening } from './new-piece';
-export type { NewPiece } from './new-piece';
-export { laneTicks, openBar, withEntries } from './open-bar';
-export type { Entry, Lane, OpenBar } from './open-bar';
-export { applyStep, barCount, stepsBetween } from './step';
-export type { PutBar, Step } from './step';
-export { NO_HISTORY, record, turn } from './history';
-export type { Change, Edited, History } from './history';
+export { voiceTicks, openBar, withEntries } from './open-bar';
+export type { Entry, Voice } from './open-bar';
+export { barCount } from './score-edit';
+export { NO_HISTORY, record, undoOrRedo } from './history';
+export type { Edited, History } from './history';
 export type { EditLabel } from './label';
-export { barTroubles, changeLane, freeVoice, laneAt, staffOfHand, voicesOf, wantedTicks } from './change-lane';
-export { withNewBars, withoutBars } from './bar-deeds';
-export type { BarTrouble, LanePlace } from './change-lane';
-export { TRIPLET, freshIds, hasSign, isBarRest, isRest, lengthOf, lengthTicks, makeBarRest, makeEntry, withLength, withLyric, withPitch, withTies } from './make-entry';
+export { barMiscounts, changeVoice, freeVoice, voiceAt, staffOfHand, voicesOf, wantedTicks } from './change-voice';
+export type { BarMiscount } from './change-voice';
+export { withNewBars, withoutBars } from './bar-edits';
+export {
+  TRIPLET,
+  freshIds,
+  hasSign,
+  isBarRest,
+  isRest,
+  lengthOf,
+  makeBarRest,
+  makeEntry,
+  withLength,
+  withLyric,
+  withPitch,
+  withTies,
+} from './make-entry';
 export type { EntryPlace, Length, NewNote } from './make-entry';
-export { DYNAMICS, changeEntry, insertEntry, overwritten, removeEntry, toggledSign, withDynamic, withFinger, withNote, withWords, withoutNote } from './entry-deeds';
-export type { Dynamic, EntryAt } from './entry-deeds';
-export { toggledSlur } from './slurs';
-export { copyBars, copyPassage, isIn, movedPassage, placesOf, pasted, removePassage, repeatedBar, rescaled, toOtherHand } from './passage';
-export type { Clip, Passage } from './passage';
-export { withComposer, withMeter, withPickup, withSignature, withTempo, withTitle } from './frame-deeds';
-export { settled } from './settle';
+export {
+  DYNAMICS,
+  changeEntry,
+  insertEntry,
+  overwriteEntries,
+  removeEntry,
+  toggleSign,
+  withDynamic,
+  withFinger,
+  withNote,
+  withWords,
+  withoutNote,
+} from './entry-edits';
+export type { Dynamic, EntryAt } from './entry-edits';
+export { toggleSlur } from './slurs';
+export {
+  copyBars,
+  copyRegion,
+  isIn,
+  moveRegion,
+  placesOf,
+  paste,
+  removeRegion,
+  repeatBar,
+  rescale,
+  toOtherHand,
+} from './region';
+export type { Clip, Region } from './region';
+export { withComposer, withMeter, withPickup, withSignature, withTempo, withTitle } from './frame-edits';
+export { normaliseScore } from './normalise';
 export { historyOf, keptSince } from './history-file';
 export type { KeptChange } from './history-file';

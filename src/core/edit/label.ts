@@ -4,7 +4,13 @@ import type { Meter } from '../time';
 
 /** What a change was, as facts: `explain/` puts it into words. `bar` is the printed number. */
 export type EditLabel =
-  | { readonly code: 'entered'; readonly bar: string; readonly hand: Hand; readonly pitches: readonly Pitch[]; readonly finger: Finger | null }
+  | {
+      readonly code: 'entered';
+      readonly bar: string;
+      readonly hand: Hand;
+      readonly pitches: readonly Pitch[];
+      readonly finger: Finger | null;
+    }
   | { readonly code: 'rest'; readonly bar: string; readonly hand: Hand }
   | { readonly code: 'joined'; readonly bar: string; readonly pitch: Pitch }
   | { readonly code: 'removed'; readonly bar: string; readonly what: 'note' | 'rest' | 'chord' | 'passage' }
@@ -14,7 +20,12 @@ export type EditLabel =
   | { readonly code: 'tie'; readonly bar: string; readonly is: 'on' | 'off' }
   | { readonly code: 'slur'; readonly bar: string; readonly is: 'begun' | 'ended' | 'off' }
   | { readonly code: 'sign'; readonly bar: string; readonly sign: string; readonly is: 'on' | 'off' }
-  | { readonly code: 'words'; readonly bar: string; readonly kind: 'lyric' | 'words' | 'dynamic'; readonly text: string }
+  | {
+      readonly code: 'words';
+      readonly bar: string;
+      readonly kind: 'lyric' | 'words' | 'dynamic';
+      readonly text: string;
+    }
   | { readonly code: 'bars-added'; readonly bar: string; readonly count: number }
   | { readonly code: 'bars-removed'; readonly bar: string; readonly count: number }
   | { readonly code: 'bar-repeated'; readonly bar: string }

@@ -1,6 +1,5 @@
-import { element, type XmlDocument } from '../markup';
-import type { Key } from '../pitch';
-import { signatureOf } from '../pitch';
+import { element, type XmlDocument } from '../xml';
+import { type Key, signatureOf } from '../pitch';
 import type { AttributesItem, CarriedItem, Measure, Part, Score } from '../score';
 import { barTicks, type Meter } from '../time';
 import { say } from './note-xml';
@@ -19,7 +18,8 @@ export function newScore({ title, key, meter, pickupBeats }: NewPiece): Score {
   const fifths = signatureOf(key);
   const isPickup = pickupBeats > 0 && pickupBeats < meter.beats;
   const measureXml = element('measure', { number: isPickup ? '0' : '1', ...(isPickup ? { implicit: 'yes' } : {}) });
-  const clef = (staff: number, sign: string, line: number) => element('clef', { number: String(staff) }, [say('sign', sign), say('line', line)]);
+  const clef = (staff: number, sign: string, line: number) =>
+    element('clef', { number: String(staff) }, [say('sign', sign), say('line', line)]);
   const attributes: AttributesItem = {
     kind: 'attributes',
     onset: 0,
@@ -39,8 +39,22 @@ export function newScore({ title, key, meter, pickupBeats }: NewPiece): Score {
     ]),
   };
   const lead = isPickup ? barTicks(meter, 1) - (pickupBeats * 4) / meter.beatType : 0;
-  const measure: Measure = { index: 0, number: isPickup ? '0' : '1', meter, lead, length: isPickup ? (pickupBeats * 4) / meter.beatType : 0, xml: measureXml, items: isPickup ? [attributes, silence((pickupBeats * 4) / meter.beatType)] : [attributes] };
-  const part: Part = { id: 'P1', name: 'Piano', staves: 2, xml: element('part', { id: 'P1' }, [element('measure')]), measures: [measure] };
+  const measure: Measure = {
+    index: 0,
+    number: isPickup ? '0' : '1',
+    meter,
+    lead,
+    length: isPickup ? (pickupBeats * 4) / meter.beatType : 0,
+    xml: measureXml,
+    items: isPickup ? [attributes, silence((pickupBeats * 4) / meter.beatType)] : [attributes],
+  };
+  const part: Part = {
+    id: 'P1',
+    name: 'Piano',
+    staves: 2,
+    xml: element('part', { id: 'P1' }, [element('measure')]),
+    measures: [measure],
+  };
   return readyToEdit({ document: documentOf(title), title, composer: '', ticksPerQuarter: 1, parts: [part] });
 }
 
@@ -51,15 +65,27 @@ function silence(quarters: number): CarriedItem {
 
 function documentOf(title: string): XmlDocument {
   const list = element('part-list', {}, [element('score-part', { id: 'P1' }, [say('part-name', 'Piano')])]);
-  const root = element('score-partwise', { version: '4.0' }, [element('work', {}, [say('work-title', title)]), list, element('part', { id: 'P1' })]);
+  const root = element('score-partwise', { version: '4.0' }, [
+    element('work', {}, [say('work-title', title)]),
+    list,
+    element('part', { id: 'P1' }),
+  ]);
   return { declaration: 'version="1.0" encoding="UTF-8"', doctype: null, prolog: [], epilog: [], root };
 }
 
 /** Reads the short way of saying what a new piece begins with: key, meter, beats of a pick-up: `g 3/4 1`, `Bb`, `am 6/8`, `g31`.
  * What is not said is C major, 4/4, no pick-up. Null where it is none of these.
  * @example readOpening('g31') //=> G major, 3/4, a pick-up of one beat */
-export function readOpening(text: string): { readonly tonic: string; readonly mode: 'major' | 'minor'; readonly meter: Meter; readonly pickupBeats: number } | null {
-  const match = /^\s*(?:([a-gA-G])(#|b|♯|♭)?(?:\s*(m|min|minor|maj|major))?)?\s*(?:(12|\d)\s*(?:\/\s*(\d+))?)?(?:\s*(\d+))?\s*$/.exec(text);
+export function readOpening(text: string): {
+  readonly tonic: string;
+  readonly mode: 'major' | 'minor';
+  readonly meter: Meter;
+  readonly pickupBeats: number;
+} | null {
+  const match =
+    /^\s*(?:([a-gA-G])(#|b|♯|♭)?(?:\s*(m|min|minor|maj|major))?)?\s*(?:(12|\d)\s*(?:\/\s*(\d+))?)?(?:\s*(\d+))?\s*$/.exec(
+      text,
+    );
   if (!match) return null;
   const [, letter = 'C', sign = '', mode = '', beatsText, typeText, pickupText] = match;
   const beats = Number(beatsText ?? 4);
@@ -67,7 +93,8 @@ export function readOpening(text: string): { readonly tonic: string; readonly mo
   if (beats < 1 || ![1, 2, 4, 8, 16].includes(beatType)) return null;
   const said = Number(pickupText ?? 0);
   // Three-four is also written 34, and six-eight 68.
-  const isMeterWithout = typeText === undefined && pickupText !== undefined && said >= beats && [2, 4, 8].includes(said);
+  const isMeterWithout =
+    typeText === undefined && pickupText !== undefined && said >= beats && [2, 4, 8].includes(said);
   return {
     tonic: letter.toUpperCase() + sign.replace('♯', '#').replace('♭', 'b'),
     mode: mode.startsWith('mi') || mode === 'm' ? 'minor' : 'major',

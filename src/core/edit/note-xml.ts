@@ -1,9 +1,32 @@
-import { childElements, element, firstChild, isElement, textOf, withChildren, type XmlElement } from '../markup';
+import { childElements, element, firstChild, isElement, textOf, withChildren, type XmlElement } from '../xml';
 
 /** The children of a note in their order. Source: MusicXML 4.0, `note`. */
 const NOTE_ORDER = [
-  'grace', 'cue', 'chord', 'pitch', 'rest', 'unpitched', 'duration', 'tie', 'instrument', 'footnote', 'level', 'voice', 'type', 'dot', 'accidental',
-  'time-modification', 'stem', 'notehead', 'notehead-text', 'staff', 'beam', 'notations', 'lyric', 'play', 'listen',
+  'grace',
+  'cue',
+  'chord',
+  'pitch',
+  'rest',
+  'unpitched',
+  'duration',
+  'tie',
+  'instrument',
+  'footnote',
+  'level',
+  'voice',
+  'type',
+  'dot',
+  'accidental',
+  'time-modification',
+  'stem',
+  'notehead',
+  'notehead-text',
+  'staff',
+  'beam',
+  'notations',
+  'lyric',
+  'play',
+  'listen',
 ];
 
 /** Gives a note other children of a name, in their place; all others stay as they are. */
@@ -36,7 +59,10 @@ export function notationsOf(note: XmlElement, group?: string): readonly XmlEleme
 }
 
 /** Changes what stands in a note's notations; an empty one goes. */
-export function withNotations(note: XmlElement, change: (all: readonly XmlElement[]) => readonly XmlElement[]): XmlElement {
+export function withNotations(
+  note: XmlElement,
+  change: (all: readonly XmlElement[]) => readonly XmlElement[],
+): XmlElement {
   const before = notationsOf(note);
   const after = change(before).filter((child) => !(GROUPS.includes(child.name) && childElements(child).length === 0));
   if (after.length === before.length && after.every((child, i) => child === before[i])) return note;
@@ -47,7 +73,11 @@ export function withNotations(note: XmlElement, change: (all: readonly XmlElemen
 const GROUPS = ['articulations', 'technical', 'ornaments'];
 
 /** Changes a group of notations, as `articulations`. */
-export function withGroup(note: XmlElement, group: string, change: (marks: readonly XmlElement[]) => readonly XmlElement[]): XmlElement {
+export function withGroup(
+  note: XmlElement,
+  group: string,
+  change: (marks: readonly XmlElement[]) => readonly XmlElement[],
+): XmlElement {
   return withNotations(note, (all) => {
     const own = all.filter(({ name }) => name === group);
     const marks = change(own.flatMap((found) => childElements(found)));

@@ -1,4 +1,5 @@
-import { childText, element, isElement, type XmlElement } from '../markup';
+import { memoOf } from '../base';
+import { childText, element, isElement, type XmlElement } from '../xml';
 import type { CarriedItem, Measure, MeasureItem, NoteItem } from '../score';
 import type { Ticks } from '../time';
 
@@ -11,7 +12,7 @@ export interface Entry {
 }
 
 /** One voice of a bar. `after` is what stands behind its last entry. */
-export interface Lane {
+export interface Voice {
   readonly staff: number;
   readonly voice: string;
   readonly entries: readonly Entry[];
@@ -21,35 +22,27 @@ export interface Lane {
 /** A bar taken apart into its voices. `head` is what begins it (signatures, clefs, a bar line on the left), `foot` what ends it. */
 export interface OpenBar {
   readonly head: readonly MeasureItem[];
-  readonly lanes: readonly Lane[];
+  readonly voices: readonly Voice[];
   readonly foot: readonly MeasureItem[];
 }
 
-/** Bars that were taken apart before: most bars of a piece stay as they are from one key press to the next. */
-const opened = new WeakMap<Measure, OpenBar>();
-
-/** Takes a bar apart. Nothing of it is lost; only blank text and the moves between voices are made anew when it is put together. */
-export function openBar(measure: Measure): OpenBar {
-  const bar = opened.get(measure) ?? takenApart(measure);
-  opened.set(measure, bar);
-  return bar;
-}
-
-function takenApart(measure: Measure): OpenBar {
+/** Takes a bar apart. Nothing of it is lost; only blank text and the moves between voices are made anew when it is put together. Most bars of a piece
+ * stay as they are from one key press to the next. */
+export const openBar = memoOf((measure: Measure): OpenBar => {
   const segments = segmentsOf(measure.items);
   const head: MeasureItem[] = [];
   const foot: MeasureItem[] = [];
-  const lanes: Lane[] = [];
+  const voices: Voice[] = [];
   for (const [i, segment] of segments.entries()) {
     const own = segment.filter((item) => !(isHead(item) && head.push(item)) && !(isFoot(item) && foot.push(item)));
-    const lane = laneOf(own, i + 1);
-    const last = lanes.at(-1);
-    if (lane.entries.length > 0) lanes.push(lane);
-    else if (last) lanes.splice(-1, 1, { ...last, after: [...last.after, ...lane.after] });
-    else head.push(...lane.after);
+    const voice = voiceOfSegment(own, i + 1);
+    const last = voices.at(-1);
+    if (voice.entries.length > 0) voices.push(voice);
+    else if (last) voices.splice(-1, 1, { ...last, after: [...last.after, ...voice.after] });
+    else head.push(...voice.after);
   }
-  return { head, lanes, foot };
-}
+  return { head, voices, foot };
+});
 
 function segmentsOf(items: readonly MeasureItem[]): readonly (readonly MeasureItem[])[] {
   const segments: MeasureItem[][] = [[]];
@@ -61,7 +54,7 @@ function segmentsOf(items: readonly MeasureItem[]): readonly (readonly MeasureIt
   return segments;
 }
 
-function laneOf(items: readonly MeasureItem[], number: number): Lane {
+function voiceOfSegment(items: readonly MeasureItem[], number: number): Voice {
   const entries: Entry[] = [];
   let ahead: MeasureItem[] = [];
   const begin = items[0]?.onset ?? 0;
@@ -112,19 +105,23 @@ function isBlank(item: MeasureItem): boolean {
 }
 
 /** Puts a bar together again: onsets, moves between voices and the length follow from the entries. */
-export function closeBar(measure: Measure, { head, lanes, foot }: OpenBar): Measure {
+export function closeBar(measure: Measure, { head, voices, foot }: OpenBar): Measure {
   const items: MeasureItem[] = head.map((item) => ({ ...item, onset: 0 }));
   let now: Ticks = 0;
   let length: Ticks = 0;
-  for (const lane of lanes) {
+  for (const voice of voices) {
     if (now > 0) items.push(move('backup', now, now));
     now = 0;
-    for (const entry of lane.entries) {
+    for (const entry of voice.entries) {
       items.push(...entry.ahead.map((item) => ({ ...item, onset: now })));
-      items.push(...(entry.notes.length === 0 ? [move('forward', entry.duration, now)] : entry.notes.map((note) => ({ ...note, onset: now }))));
+      items.push(
+        ...(entry.notes.length === 0
+          ? [move('forward', entry.duration, now)]
+          : entry.notes.map((note) => ({ ...note, onset: now }))),
+      );
       now += entry.duration;
     }
-    items.push(...lane.after.map((item) => ({ ...item, onset: now })));
+    items.push(...voice.after.map((item) => ({ ...item, onset: now })));
     length = Math.max(length, now);
   }
   items.push(...foot.map((item) => ({ ...item, onset: now })));
@@ -146,16 +143,16 @@ function withBlanks(items: readonly MeasureItem[], before: readonly MeasureItem[
 }
 
 /** How long a voice is. */
-export function laneTicks(lane: Lane | undefined): Ticks {
-  return (lane?.entries ?? []).reduce((sum, { duration }) => sum + duration, 0);
+export function voiceTicks(voice: Voice | undefined): Ticks {
+  return (voice?.entries ?? []).reduce((sum, { duration }) => sum + duration, 0);
 }
 
 /** A voice with other entries in place of those it has. What the file had in front of the old ones stays in the bar; their grace notes go with them. */
-export function withEntries(lane: Lane, entries: readonly Entry[]): Lane {
-  const kept = lane.entries.flatMap(({ ahead }) => carriedIn(ahead));
+export function withEntries(voice: Voice, entries: readonly Entry[]): Voice {
+  const kept = voice.entries.flatMap(({ ahead }) => carriedIn(ahead));
   const [first, ...rest] = entries;
-  if (!first) return { ...lane, entries: [], after: [...kept, ...lane.after] };
-  return { ...lane, entries: [{ ...first, ahead: [...kept, ...first.ahead] }, ...rest] };
+  if (!first) return { ...voice, entries: [], after: [...kept, ...voice.after] };
+  return { ...voice, entries: [{ ...first, ahead: [...kept, ...first.ahead] }, ...rest] };
 }
 
 /** What stays when the entry behind it goes: everything but its grace notes. */

@@ -1,5 +1,5 @@
-import type { DrillKind, DrillRhythm, FiveFingers, Turning } from '../atlas';
-import type { FindKind, FindQuestion } from '../find';
+import type { DrillKind, DrillRhythm, FindKind, FindQuestion } from '../practice';
+import type { FiveFingers, Turning } from '../reference';
 import { keyPrint, namePrint, signatureOf, type Key, type PitchName } from '../pitch';
 import type { Finger } from '../score';
 import { countWord, listed } from './en-common';
@@ -40,13 +40,16 @@ export const RHYTHM_NAMES: Readonly<Record<DrillRhythm, string>> = {
 /** The title of a drill. */
 export function drillTitle(kind: DrillKind, keys: readonly Key[]): string {
   const [only] = keys;
-  return keys.length === 1 && only ? `${DRILL_NAMES[kind]} in ${keyPrint(only)}` : `${DRILL_NAMES[kind]} in ${countWord(keys.length)} keys`;
+  return keys.length === 1 && only
+    ? `${DRILL_NAMES[kind]} in ${keyPrint(only)}`
+    : `${DRILL_NAMES[kind]} in ${countWord(keys.length)} keys`;
 }
 
 /** What turns black or white between two positions: “only 3 turns black”. */
 export function turningWords({ toBlack, toWhite }: Turning): string {
   if (toBlack.length === 0 && toWhite.length === 0) return 'nothing changes: the hand feels the same';
-  const told = (fingers: readonly Finger[], colour: string): readonly string[] => (fingers.length === 0 ? [] : [`${listed(fingers.map(String))} ${fingers.length === 1 ? 'turns' : 'turn'} ${colour}`]);
+  const told = (fingers: readonly Finger[], colour: string): readonly string[] =>
+    fingers.length === 0 ? [] : [`${listed(fingers.map(String))} ${fingers.length === 1 ? 'turns' : 'turn'} ${colour}`];
   const isOne = toBlack.length + toWhite.length === 1;
   return `${isOne ? 'only ' : ''}${[...told(toBlack, 'black'), ...told(toWhite, 'white')].join('; ')}`;
 }
@@ -64,7 +67,12 @@ export function signatureWords(signs: readonly PitchName[], key: Key): string {
   const names = signs.map(namePrint).join(' ');
   const order = kind === 'sharp' ? ['F', 'C', 'G', 'D', 'A', 'E', 'B'] : ['B', 'E', 'A', 'D', 'G', 'C', 'F'];
   const left = order.slice(signs.length);
-  const short = signs.length >= 4 && left.length > 0 ? ` (all the ${kind}s but ${listed(left)})` : signs.length === 7 ? ` (all the ${kind}s)` : '';
+  const short =
+    signs.length >= 4 && left.length > 0
+      ? ` (all the ${kind}s but ${listed(left)})`
+      : signs.length === 7
+        ? ` (all the ${kind}s)`
+        : '';
   return `${signs.length} ${kind}${signs.length === 1 ? '' : 's'}: ${names}${short}`;
 }
 

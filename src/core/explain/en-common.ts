@@ -9,7 +9,13 @@ export interface FlagWords {
 
 /** Words that several files of this language share. */
 export const HAND: Readonly<Record<Hand, string>> = { right: 'right hand', left: 'left hand' };
-export const FINGER: Readonly<Record<Finger, string>> = { 1: 'thumb', 2: 'finger 2', 3: 'finger 3', 4: 'finger 4', 5: 'finger 5' };
+export const FINGER: Readonly<Record<Finger, string>> = {
+  1: 'thumb',
+  2: 'finger 2',
+  3: 'finger 3',
+  4: 'finger 4',
+  5: 'finger 5',
+};
 
 const COUNTS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
 
@@ -43,4 +49,21 @@ export function capital(text: string): string {
 /** `A`, `A and B`, `A, B and C`. */
 export function listed(items: readonly string[]): string {
   return items.length < 2 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items.at(-1)}`;
+}
+
+/** So many letters of what a file or an address says are told at most. */
+const MOST_LETTERS = 200;
+
+/** A text that is told: cut where it is longer than anyone reads. */
+export function shortened(text: string): string {
+  return text.length > MOST_LETTERS ? `${text.slice(0, MOST_LETTERS - 1)}…` : text;
+}
+
+/** Facts that are told, each text in them cut: a file may hold a title or a number of fifty thousand letters. */
+export function toldFacts<T extends object>(facts: T): T {
+  const told = Object.entries(facts).map(([name, fact]: [string, unknown]) => [
+    name,
+    typeof fact === 'string' ? shortened(fact) : fact,
+  ]);
+  return Object.fromEntries(told) as T;
 }

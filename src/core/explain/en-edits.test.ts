@@ -1,14 +1,17 @@
 import { describe, expect, it } from '@jest/globals';
 import type { EditLabel } from '../edit';
-import type { Notice } from '../enter';
-import { editWords, noticeWords, signsWords, troubleWords } from './en-edits';
+import type { Notice } from '../entry';
+import { editWords, noticeWords, signsWords, miscountWords } from './en-edits';
 
 const C4 = { step: 0, alter: 0, octave: 4 } as const;
 const F4 = { step: 3, alter: 1, octave: 4 } as const;
 
 /** One of each code, with its words; the compiler holds the list against the union. */
 const EDITS: { readonly [Code in EditLabel['code']]: readonly [Extract<EditLabel, { code: Code }>, string] } = {
-  entered: [{ code: 'entered', bar: '3', hand: 'right', pitches: [C4, F4], finger: 1 }, 'C4 and F♯4 with 1, right hand, bar 3'],
+  entered: [
+    { code: 'entered', bar: '3', hand: 'right', pitches: [C4, F4], finger: 1 },
+    'C4 and F♯4 with 1, right hand, bar 3',
+  ],
   rest: [{ code: 'rest', bar: '3', hand: 'left' }, 'rest, left hand, bar 3'],
   joined: [{ code: 'joined', bar: '3', pitch: F4 }, 'F♯4 added to the chord, bar 3'],
   removed: [{ code: 'removed', bar: '3', what: 'chord' }, 'chord taken out, bar 3'],
@@ -34,7 +37,19 @@ const EDITS: { readonly [Code in EditLabel['code']]: readonly [Extract<EditLabel
   abc: [{ code: 'abc', bar: '3' }, 'ABC from bar 3'],
 };
 
-const NOTICES: readonly Notice['code'][] = ['nothing-to-change', 'nothing-to-tie', 'off-keyboard', 'nothing-copied', 'clip-too-fine', 'no-bar-before', 'one-hand-only', 'last-bar', 'nothing-to-undo', 'nothing-to-redo'];
+/** Every notice there is: one that is missing here is a type error. */
+const NOTICES: Readonly<Record<Notice['code'], true>> = {
+  'nothing-to-change': true,
+  'nothing-to-tie': true,
+  'off-keyboard': true,
+  'nothing-copied': true,
+  'clip-too-fine': true,
+  'no-bar-before': true,
+  'one-hand-only': true,
+  'last-bar': true,
+  'nothing-to-undo': true,
+  'nothing-to-redo': true,
+};
 
 describe('editWords', () => {
   it.each(Object.values(EDITS))('%j', (label, words) => expect(editWords(label)).toBe(words));
@@ -48,11 +63,15 @@ describe('editWords', () => {
 });
 
 describe('noticeWords', () => {
-  it.each(NOTICES)('%s is a sentence, or two', (code) => expect(noticeWords({ code })).toMatch(/^[A-Z].*\.$/));
+  it.each(Object.keys(NOTICES) as Notice['code'][])('%s is a sentence, or two', (code) =>
+    expect(noticeWords({ code })).toMatch(/^[A-Z].*\.$/),
+  );
 });
 
-describe('troubleWords', () => {
+describe('miscountWords', () => {
   it('counts in beats of the meter', () => {
-    expect(troubleWords({ bar: 2, number: '3', hand: 'left', found: 120, wanted: 144 }, 48)).toBe('Bar 3, left hand: 2.5 beats, 3 wanted');
+    expect(miscountWords({ bar: 2, number: '3', hand: 'left', found: 120, wanted: 144 }, 48)).toBe(
+      'Bar 3, left hand: 2.5 beats, 3 wanted',
+    );
   });
 });

@@ -1,10 +1,16 @@
-import type { BarTrouble, EditLabel } from '../edit';
-import type { Notice } from '../enter';
-import { pitchPrint } from '../pitch';
-import { assertNever } from '../result';
+import type { BarMiscount, EditLabel } from '../edit';
+import type { Notice } from '../entry';
+import type { NoteValue } from '../time';
+import { pitchPrint, type Pitch } from '../pitch';
+import { assertNever } from '../base';
 import { countWord, HAND, listed } from './en-common';
 
-const SIGN_NAMES: Readonly<Record<string, string>> = { staccato: 'staccato', accent: 'accent', tenuto: 'tenuto', fermata: 'fermata' };
+const SIGN_NAMES: Readonly<Record<string, string>> = {
+  staccato: 'staccato',
+  accent: 'accent',
+  tenuto: 'tenuto',
+  fermata: 'fermata',
+};
 
 /** What an edit was, for the list of edits and for “taken back: …”. */
 export function editWords(label: EditLabel): string {
@@ -30,7 +36,9 @@ export function editWords(label: EditLabel): string {
     case 'sign':
       return `${SIGN_NAMES[label.sign] ?? label.sign} ${label.is === 'on' ? 'set' : 'taken away'}, bar ${label.bar}`;
     case 'words':
-      return label.text === '' ? `words taken away, bar ${label.bar}` : `“${label.text}” ${label.kind === 'lyric' ? 'under' : 'at'} a note, bar ${label.bar}`;
+      return label.text === ''
+        ? `words taken away, bar ${label.bar}`
+        : `“${label.text}” ${label.kind === 'lyric' ? 'under' : 'at'} a note, bar ${label.bar}`;
     case 'bars-added':
       return `${countWord(label.count)} ${label.count === 1 ? 'bar' : 'bars'} put in before bar ${label.bar}`;
     case 'bars-removed':
@@ -63,9 +71,9 @@ export function editWords(label: EditLabel): string {
 }
 
 function stepsWords(steps: number): string {
-  const way = steps > 0 ? 'up' : 'down';
+  const direction = steps > 0 ? 'up' : 'down';
   const size = Math.abs(steps);
-  return size === 7 ? `an octave ${way}` : `${countWord(size)} ${size === 1 ? 'step' : 'steps'} ${way}`;
+  return size === 7 ? `an octave ${direction}` : `${countWord(size)} ${size === 1 ? 'step' : 'steps'} ${direction}`;
 }
 
 /** A signature by its signs. */
@@ -104,7 +112,36 @@ export function noticeWords(notice: Notice): string {
 }
 
 /** A bar that does not add up, in beats of its meter. `beat` is the length of one. */
-export function troubleWords({ number, hand, found, wanted }: BarTrouble, beat: number): string {
+export function miscountWords(miscount: BarMiscount, beat: number): string {
+  return `Bar ${miscount.number}, ${HAND[miscount.hand]}: ${sumWords(miscount, beat)}`;
+}
+
+/** The same where bar and hand are seen: `5 beats, 4 wanted`. */
+export function sumWords({ found, wanted }: BarMiscount, beat: number): string {
   const beats = (ticks: number): string => String(Math.round((ticks / beat) * 100) / 100);
-  return `Bar ${number}, ${HAND[hand]}: ${beats(found)} beats, ${beats(wanted)} wanted`;
+  return `${beats(found)} beats, ${beats(wanted)} wanted`;
+}
+
+/** What was entered at one place. */
+export interface EntryFacts {
+  /** Empty for a rest. */
+  readonly notes: readonly { readonly pitch: Pitch; readonly finger: number | null }[];
+  /** Null where the length is none that is written as one note. */
+  readonly value: NoteValue | null;
+  readonly isTuplet: boolean;
+  readonly bar: string;
+}
+
+/** What those hear who listen before anything is entered. */
+export const NOTHING_ENTERED = 'nothing entered yet';
+
+const DOTS = ['', 'dotted ', 'double dotted '];
+
+/** An entry for those who listen: `C4 finger 1 and E4 finger 3, dotted quarter, bar 2`. */
+export function entryWords({ notes, value, isTuplet, bar }: EntryFacts): string {
+  const sounding = notes.map(
+    ({ pitch, finger }) => `${pitchPrint(pitch)}${finger === null ? '' : ` finger ${finger}`}`,
+  );
+  const length = value ? `${DOTS[value.dots]}${value.type}${isTuplet ? ' of a triplet' : ''}` : '';
+  return `${sounding.length > 0 ? sounding.join(' and ') : 'rest'}, ${length}, bar ${bar}`;
 }

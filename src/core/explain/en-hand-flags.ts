@@ -1,6 +1,6 @@
-import type { Flag, FlagEvidence } from '../flag';
+import type { Flag, FlagEvidence } from '../flags';
 import { namePrint, pitchPrint } from '../pitch';
-import { assertNever } from '../result';
+import { assertNever } from '../base';
 import type { Finger } from '../score';
 import { barsText, countWord, FINGER, HAND, type FlagWords } from './en-common';
 import { priceWords, reasonWords } from './en-rules';
@@ -8,7 +8,17 @@ import { priceWords, reasonWords } from './en-rules';
 /** The flags that come from planning the hand. */
 type HandEvidence = Extract<
   FlagEvidence,
-  { kind: 'finger-change' | 'position-change' | 'extension' | 'stretch' | 'out-of-reach' | 'hop' | 'crossing' | 'held-finger' }
+  {
+    kind:
+      | 'finger-change'
+      | 'position-change'
+      | 'extension'
+      | 'stretch'
+      | 'out-of-reach'
+      | 'hop'
+      | 'crossing'
+      | 'held-finger';
+  }
 >;
 
 /** Stretching must never hurt (handbook, cautions). */
@@ -35,18 +45,27 @@ export function handFlagWords(flag: Flag, evidence: HandEvidence): FlagWords {
       return {
         title: `Out of reach: ${pitchPrint(evidence.keys[0])}–${pitchPrint(evidence.keys[1])}`,
         message: `In ${where} ${evidence.isHeld ? 'a held key and the next one' : 'the outer keys'} are ${evidence.needsMm} mm apart; this ${hand} reaches ${evidence.spanMm} mm.`,
-        suggestion: evidence.canShare ? 'The other hand is free to take the outer note.' : evidence.isHeld ? 'Let the held key go, or hold it with the pedal.' : CAUTION,
+        suggestion: evidence.canShare
+          ? 'The other hand is free to take the outer note.'
+          : evidence.isHeld
+            ? 'Let the held key go, or hold it with the pedal.'
+            : CAUTION,
       };
     case 'hop':
       return {
         title: `Finger ${evidence.finger} hops to ${namePrint(evidence.keys[1])}`,
         message: `In ${where} the ${hand}’s ${FINGER[evidence.finger]} plays ${pitchPrint(evidence.keys[0])} and then ${pitchPrint(evidence.keys[1])}${evidence.inChords ? ' from chord to chord' : ', which breaks the line'}.`,
-        suggestion: evidence.inChords ? 'Aim with the finger that stays nearest; the hand follows.' : 'A rest, a repeated note or a crossing would bring the hand there without a break.',
+        suggestion: evidence.inChords
+          ? 'Aim with the finger that stays nearest; the hand follows.'
+          : 'A rest, a repeated note or a crossing would bring the hand there without a break.',
       };
     case 'crossing':
       return {
-        title: evidence.way === 'thumb-under' ? `Thumb under to ${namePrint(evidence.key)}` : `Finger ${evidence.finger} over to ${namePrint(evidence.key)}`,
-        message: `In ${where} the ${hand} crosses: ${evidence.way === 'thumb-under' ? 'the thumb goes under to' : `finger ${evidence.finger} goes over to`} ${pitchPrint(evidence.key)}.`,
+        title:
+          evidence.technique === 'thumb-under'
+            ? `Thumb under to ${namePrint(evidence.key)}`
+            : `Finger ${evidence.finger} over to ${namePrint(evidence.key)}`,
+        message: `In ${where} the ${hand} crosses: ${evidence.technique === 'thumb-under' ? 'the thumb goes under to' : `finger ${evidence.finger} goes over to`} ${pitchPrint(evidence.key)}.`,
         suggestion: 'Let the arm carry the hand along, and prepare the crossing as soon as the finger is free.',
       };
     case 'held-finger':
@@ -67,14 +86,25 @@ const CAUSES = {
   none: 'not because of black keys: the printed fingers are unusual in any key',
 } as const;
 
-function changeWords({ bars, hand, severity, costs }: Flag, evidence: Extract<HandEvidence, { kind: 'finger-change' }>): FlagWords {
+function changeWords(
+  { bars, hand, severity, costs }: Flag,
+  evidence: Extract<HandEvidence, { kind: 'finger-change' }>,
+): FlagWords {
   const [was, now] = [evidence.before[0], evidence.after[0]];
   const reasons = costs ? reasonWords(costs) : '';
-  const old = severity === 'must' ? 'The old fingers cannot be played here at this level and reach' : reasons ? `The old fingers would bring ${reasons}` : 'The new fingers lie better';
+  const old =
+    severity === 'must'
+      ? 'The old fingers cannot be played here at this level and reach'
+      : reasons
+        ? `The old fingers would bring ${reasons}`
+        : 'The new fingers lie better';
   const others = evidence.alternatives.map(({ finger, price }) => `${FINGER[finger]} (${priceWords(price)})`);
   const also = others.length > 0 ? ` To begin with ${others.join(' or ')} also works.` : '';
   return {
-    title: was === now ? `Other fingers from ${namePrint(evidence.key)} on` : `${now ?? 'No finger'} for ${was ?? 'none'} on ${namePrint(evidence.key)}`,
+    title:
+      was === now
+        ? `Other fingers from ${namePrint(evidence.key)} on`
+        : `${now ?? 'No finger'} for ${was ?? 'none'} on ${namePrint(evidence.key)}`,
     message: `In ${barsText(bars)} the ${HAND[hand]} ${evidence.isApplied ? 'plays' : 'would better play'} ${fingersText(evidence.after)} instead of ${fingersText(evidence.before)}, ${CAUSES[evidence.cause]}. ${old}.`,
     suggestion: `${severity === 'watch' ? 'The old fingers can stay if the pupil knows them well.' : 'Pencil the new fingers in before the passage is played for the first time.'}${also}`,
   };
@@ -88,7 +118,10 @@ function fingersText(fingers: readonly (Finger | null)[]): string {
   return `${shown.join(' ')}${fingers.length > TOLD_FINGERS ? ' …' : ''}`;
 }
 
-function positionChangeWords({ bars, hand }: Flag, { finger, key, because }: Extract<HandEvidence, { kind: 'position-change' }>): FlagWords {
+function positionChangeWords(
+  { bars, hand }: Flag,
+  { finger, key, because }: Extract<HandEvidence, { kind: 'position-change' }>,
+): FlagWords {
   const lands = `${FINGER[finger]} lands on ${pitchPrint(key)}`;
   if (because === 'black-keys') {
     return {
@@ -104,7 +137,10 @@ function positionChangeWords({ bars, hand }: Flag, { finger, key, because }: Ext
   };
 }
 
-function extensionWords({ bars, hand }: Flag, { letters, because }: Extract<HandEvidence, { kind: 'extension' }>): FlagWords {
+function extensionWords(
+  { bars, hand }: Flag,
+  { letters, because }: Extract<HandEvidence, { kind: 'extension' }>,
+): FlagWords {
   const wide = `The hand opens by ${countWord(letters)}`;
   if (because === 'open') {
     return {
@@ -119,4 +155,3 @@ function extensionWords({ bars, hand }: Flag, { letters, because }: Extract<Hand
     suggestion: 'Let the hand open before the wide note comes, and close again after it.',
   };
 }
-

@@ -1,4 +1,4 @@
-import type { FlagKind } from '../flag';
+import type { FlagKind } from '../flags';
 
 /** What kinds of hand notes are called, in English. */
 export const KIND_NAMES: Readonly<Record<FlagKind, string>> = {

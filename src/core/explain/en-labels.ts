@@ -1,4 +1,4 @@
-import type { Label, LabelKind } from '../label';
+import type { Label, LabelKind } from '../annotate';
 
 /** How the kinds of labels are called, in English. */
 export const LABEL_NAMES: Readonly<Record<LabelKind, string>> = {

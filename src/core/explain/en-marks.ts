@@ -1,4 +1,4 @@
-import type { Find, MarkKind, MarkWords } from '../mark';
+import type { NotesOfKind, MarkKind, MarkWords } from '../annotate';
 import { intervalSize, labelWords } from './en-labels';
 
 /** How marks are called, in English. */
@@ -17,7 +17,7 @@ export function markText(words: MarkWords): string {
 }
 
 /** What is looked for, as an answer to “every …”. */
-export function findWords(find: Find): string {
+export function kindWords(find: NotesOfKind): string {
   switch (find.by) {
     case 'letter':
     case 'pitch':

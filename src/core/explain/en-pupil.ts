@@ -1,11 +1,17 @@
-import type { Flag } from '../flag';
+import type { Flag } from '../flags';
 import { namePrint } from '../pitch';
-import { assertNever } from '../result';
+import { assertNever } from '../base';
 import type { Finger, Hand } from '../score';
 import { barsText } from './en-common';
 
 const HAND: Readonly<Record<Hand, string>> = { right: 'right hand', left: 'left hand' };
-const FINGER: Readonly<Record<Finger, string>> = { 1: 'thumb', 2: 'finger 2', 3: 'finger 3', 4: 'finger 4', 5: 'little finger' };
+const FINGER: Readonly<Record<Finger, string>> = {
+  1: 'thumb',
+  2: 'finger 2',
+  3: 'finger 3',
+  4: 'finger 4',
+  5: 'little finger',
+};
 
 /** A flag in one short sentence for the pupil, in English. */
 export function pupilWords(flag: Flag): string {
@@ -25,7 +31,9 @@ export function pupilWords(flag: Flag): string {
     case 'hop':
       return `In ${where}, ${FINGER[evidence.finger]} hops from ${namePrint(evidence.keys[0])} to ${namePrint(evidence.keys[1])}.`;
     case 'crossing':
-      return evidence.way === 'thumb-under' ? `In ${where}, your thumb goes under to ${namePrint(evidence.key)}.` : `In ${where}, ${FINGER[evidence.finger]} goes over to ${namePrint(evidence.key)}.`;
+      return evidence.technique === 'thumb-under'
+        ? `In ${where}, your thumb goes under to ${namePrint(evidence.key)}.`
+        : `In ${where}, ${FINGER[evidence.finger]} goes over to ${namePrint(evidence.key)}.`;
     case 'held-finger':
       return `In ${where}, let the long note go a little early.`;
     case 'thumb-on-black':

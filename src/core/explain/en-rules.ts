@@ -1,5 +1,5 @@
-import type { Rule } from '../finger';
-import { totalOf, type Comparison, type RuleCost } from '../force';
+import type { Rule } from '../fingering';
+import { totalOf, type Comparison, type RuleCost } from '../forced';
 import { listed } from './en-common';
 
 /** What a rule of the planner is about, as the second half of “this is harder by …”. */
@@ -54,7 +54,8 @@ const LEAST_TOLD = 0.3;
 
 /** What makes one way harder than the other, in words, the weightiest first; empty where nothing much does. */
 export function reasonWords({ worse, better }: Comparison): string {
-  const costOf = (costs: readonly RuleCost[], rule: Rule): number => costs.find((entry) => entry.rule === rule)?.cost ?? 0;
+  const costOf = (costs: readonly RuleCost[], rule: Rule): number =>
+    costs.find((entry) => entry.rule === rule)?.cost ?? 0;
   const words = worse
     .map(({ rule, cost }) => ({ words: RULE_WORDS[rule], more: cost - costOf(better, rule) }))
     .filter(({ more }) => more >= LEAST_TOLD)
@@ -66,11 +67,14 @@ export function reasonWords({ worse, better }: Comparison): string {
 /** The costs behind a flag in figures: `18.2 with the old fingers, 9.6 with the new ones`. */
 export function costWords(comparison: Comparison): string {
   const [worse, better] = [totalOf(comparison.worse).toFixed(1), totalOf(comparison.better).toFixed(1)];
-  return comparison.between === 'fingers' ? `Effort ${worse} with the old fingers, ${better} with the new ones.` : `Effort ${worse} on these keys, ${better} if they were white.`;
+  return comparison.between === 'fingers'
+    ? `Effort ${worse} with the old fingers, ${better} with the new ones.`
+    : `Effort ${worse} on these keys, ${better} if they were white.`;
 }
 
 /** How much harder something is, in words. */
-export function priceWords(price: number): string {
+export function priceWords(price: number | null): string {
+  if (price === null) return 'cannot be played so';
   if (price < 0.5) return 'just as easy';
   if (price < 2) return 'a little harder';
   return 'clearly harder';

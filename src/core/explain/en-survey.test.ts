@@ -1,15 +1,30 @@
 import { describe, expect, it } from '@jest/globals';
-import { fiveFingers } from '../atlas';
-import { keyCard } from '../chord';
+import { fiveFingers, keyCard } from '../reference';
 import { fifteenKeys, parseKey, parseName, type Key, type PitchName } from '../pitch';
 import type { Finger, Hand } from '../score';
 import { blackWordsOf, drillTitle, signatureWords } from './en-atlas';
 import { barRanges } from './en-common';
-import { effortSentence, effortWords, type KeyReasons } from './en-survey';
+import type { KeyReasons } from '../survey';
+import { effortWords } from './en-survey';
 
-const NONE: KeyReasons = { black: [], moreMoves: 0, ownKey: 'C major', forcedFingers: [], must: [], should: [], signs: 0, accidentals: 0, moreLedgerLines: 0 };
+const NONE: KeyReasons = {
+  black: [],
+  moreMoves: 0,
+  ownKey: parseKey('C-major', 'major') as Key,
+  forcedFingers: [],
+  must: [],
+  should: [],
+  signs: 0,
+  accidentals: 0,
+  moreLedgerLines: 0,
+};
 const words = (reasons: Partial<KeyReasons>): readonly string[] => effortWords({ ...NONE, ...reasons });
-const use = (hand: Hand, finger: Finger, key: string, ...bars: readonly string[]) => ({ hand, finger, key: parseName(key) as PitchName, bars });
+const use = (hand: Hand, finger: Finger, key: string, ...bars: readonly string[]) => ({
+  hand,
+  finger,
+  key: parseName(key) as PitchName,
+  bars,
+});
 const key = (name: string): Key => parseKey(name, 'major') as Key;
 
 describe('what a key costs', () => {
@@ -34,7 +49,6 @@ describe('what a key costs', () => {
       'reads two flats',
       'three accidentals',
     ]);
-    expect(effortSentence(all)).toMatch(/^Cannot be played so: .*; three accidentals\.$/);
   });
 
   it.each([
@@ -49,13 +63,29 @@ describe('what a key costs', () => {
   ])('a signature of %i', (signs, phrase) => expect(words({ signs })).toEqual([phrase]));
 
   it('tells short fingers before long ones (handbook, section 2.5)', () => {
-    const told = words({ black: [use('right', 3, 'F#', '1'), use('right', 1, 'Bb', '1'), use('left', 2, 'Eb', '1'), use('right', 4, 'Ab', '1')] });
-    expect(told.slice(0, 4).map((phrase) => phrase.split(' on ')[0])).toEqual(['right 1', 'right 4', 'left 2', 'right 3']);
+    const told = words({
+      black: [
+        use('right', 3, 'F#', '1'),
+        use('right', 1, 'Bb', '1'),
+        use('left', 2, 'Eb', '1'),
+        use('right', 4, 'Ab', '1'),
+      ],
+    });
+    expect(told.slice(0, 4).map((phrase) => phrase.split(' on ')[0])).toEqual([
+      'right 1',
+      'right 4',
+      'left 2',
+      'right 3',
+    ]);
   });
 
   it('draws together hands that meet the same key in the same bars, and several keys of one finger', () => {
-    expect(words({ black: [use('right', 3, 'F#', '1'), use('left', 3, 'F#', '1')] })[0]).toBe('right 3 and left 3 on F♯ in bar 1');
-    expect(words({ black: [use('right', 4, 'Bb', '1'), use('right', 4, 'Eb', '2')] })[0]).toBe('right 4 on B♭ and E♭ in bars 1 and 2');
+    expect(words({ black: [use('right', 3, 'F#', '1'), use('left', 3, 'F#', '1')] })[0]).toBe(
+      'right 3 and left 3 on F♯ in bar 1',
+    );
+    expect(words({ black: [use('right', 4, 'Bb', '1'), use('right', 4, 'Eb', '2')] })[0]).toBe(
+      'right 4 on B♭ and E♭ in bars 1 and 2',
+    );
   });
 });
 
@@ -77,7 +107,9 @@ describe('signatures and positions in words', () => {
     ['E', '4 sharps: F♯ C♯ G♯ D♯ (all the sharps but A, E and B)'],
     ['Db', '5 flats: B♭ E♭ A♭ D♭ G♭ (all the flats but C and F)'],
     ['C#', '7 sharps: F♯ C♯ G♯ D♯ A♯ E♯ B♯ (all the sharps)'],
-  ])('%s (handbook, signs and signatures)', (name, phrase) => expect(signatureWords(keyCard(key(name)).signs, key(name))).toBe(phrase));
+  ])('%s (handbook, signs and signatures)', (name, phrase) =>
+    expect(signatureWords(keyCard(key(name)).signs, key(name))).toBe(phrase),
+  );
 
   it('fingers are named from the thumb in the right hand and from the fifth in the left, as they lie', () => {
     expect(blackWordsOf(fiveFingers(key('Bb')))).toBe('right 1, 4 · left 5, 2 on black');

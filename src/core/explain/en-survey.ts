@@ -1,37 +1,8 @@
-import type { FlagKind } from '../flag';
-import { namePrint, type PitchName } from '../pitch';
+import type { BlackUse, KeyReasons } from '../survey';
+import { keyPrint, namePrint, type PitchName } from '../pitch';
 import type { Finger, Hand } from '../score';
 import { KIND_NAMES } from './en-kinds';
-import { HAND, barRanges, capital, countWord, listed } from './en-common';
-
-/** A black key under a finger, and the bars in which it is played. */
-export interface BlackUse {
-  readonly hand: Hand;
-  readonly finger: Finger;
-  readonly key: PitchName;
-  readonly bars: readonly string[];
-}
-
-/** A kind of trouble for the hands, and the bars in which it is. */
-export interface Trouble {
-  readonly kind: FlagKind;
-  readonly bars: readonly string[];
-}
-
-/** What the words about a key are made of. */
-export interface KeyReasons {
-  readonly black: readonly BlackUse[];
-  /** Moves of the hands beyond those of the piece where it stands; negative where there are fewer. */
-  readonly moreMoves: number;
-  readonly ownKey: string;
-  readonly forcedFingers: readonly string[];
-  /** What cannot be played so, and what is better otherwise. */
-  readonly must: readonly Trouble[];
-  readonly should: readonly Trouble[];
-  readonly signs: number;
-  readonly accidentals: number;
-  readonly moreLedgerLines: number;
-}
+import { HAND, barRanges, countWord, listed } from './en-common';
 
 /** Fingers by how much a black key troubles them, the most first. Source: handbook, section 2.5. */
 const TROUBLE: readonly Finger[] = [1, 5, 4, 2, 3];
@@ -42,10 +13,12 @@ export function effortWords(reasons: KeyReasons): readonly string[] {
   return [
     ...must.map(({ kind, bars }) => `cannot be played so: ${KIND_NAMES[kind]} in ${barRanges(bars)}`),
     ...should.map(({ kind, bars }) => `better otherwise: ${KIND_NAMES[kind]} in ${barRanges(bars)}`),
-    ...(moreMoves === 0 ? [] : [moves(moreMoves, ownKey)]),
+    ...(moreMoves === 0 ? [] : [moves(moreMoves, keyPrint(ownKey))]),
     ...(forcedFingers.length > 0 ? [`fingers change in ${barRanges(forcedFingers)}`] : []),
     ...blackWords(black),
-    ...(moreLedgerLines > 0 ? [`${countWord(moreLedgerLines)} more ledger line${moreLedgerLines === 1 ? '' : 's'}`] : []),
+    ...(moreLedgerLines > 0
+      ? [`${countWord(moreLedgerLines)} more ledger line${moreLedgerLines === 1 ? '' : 's'}`]
+      : []),
     signsRead(reasons.signs),
     ...(accidentals > 0 ? [`${countWord(accidentals)} accidental${accidentals === 1 ? '' : 's'}`] : []),
   ];
@@ -84,7 +57,7 @@ function blackWords(black: readonly BlackUse[]): readonly string[] {
   return [...fingersBy].map(([place, fingers]) => `${listed(fingers)} ${place}`);
 }
 
-/** The words for what a key costs as one sentence. */
-export function effortSentence(why: readonly string[]): string {
-  return `${capital(why.join('; '))}.`;
+/** Why a key is left out for now, where the school avoids short fingers on black keys. */
+export function leaveOutWords(tonic: PitchName, hands: readonly Hand[]): string {
+  return `In ${namePrint(tonic)} a short finger lies on a black key (${hands.join(' and ')} hand); your school leaves such keys out for now.`;
 }

@@ -1,8 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
-import { asWritten, benchView } from '../job';
+import { asWritten } from '../piece';
+import { benchView } from '../views';
 import { parsePitch, type Pitch } from '../pitch';
-import type { Fault, Remark } from '../result';
-import type { Flag, FlagEvidence } from '../flag';
+import type { Fault, Remark } from '../base';
+import type { Flag, FlagEvidence } from '../flags';
 import { demoFile } from '../../../tests/support/demo-pieces';
 import { musicXml } from '../../../tests/support/build-piece';
 import { moved, open } from '../../../tests/support/open';
@@ -21,12 +22,12 @@ const FAULTS: { readonly [Code in Fault['code']]: Extract<Fault, { code: Code }>
   'read.unknown-format': { code: 'read.unknown-format' },
   'read.not-a-score': { code: 'read.not-a-score', rootName: 'opus', at },
   'read.encoding': { code: 'read.encoding', encoding: 'ebcdic' },
-  'read.malformed': { code: 'read.malformed', detail: 'unclosed tag', at },
+  'read.malformed': { code: 'read.malformed', said: 'unclosed tag', at },
   'read.cut-off': { code: 'read.cut-off', at },
   'read.entity': { code: 'read.entity', name: 'x', at },
-  'read.midi-damaged': { code: 'read.midi-damaged', detail: 'a track ends too early' },
+  'read.midi-damaged': { code: 'read.midi-damaged', reason: 'ends-early' },
   'read.archive': { code: 'read.archive', detail: 'no-score' },
-  'read.own-file': { code: 'read.own-file', detail: 'the music is missing' },
+  'read.own-file': { code: 'read.own-file', reason: 'incomplete' },
   'read.no-notes': { code: 'read.no-notes' },
   'read.too-many-bars': { code: 'read.too-many-bars', limit: 5000 },
   'read.bad-value': { code: 'read.bad-value', element: 'step', value: 'H', bar: '3', at },
@@ -34,7 +35,7 @@ const FAULTS: { readonly [Code in Fault['code']]: Extract<Fault, { code: Code }>
   'read.unpitched': { code: 'read.unpitched', bar: '3', at },
   'read.quarter-tone': { code: 'read.quarter-tone', bar: '3', at },
   'read.key-steps': { code: 'read.key-steps', bar: '3', at },
-  'pitch.out-of-range': { code: 'pitch.out-of-range', detail: 'four sharps at a note' },
+  'pitch.out-of-range': { code: 'pitch.out-of-range', unit: 'fifths', amount: 30 },
   'move.out-of-range': { code: 'move.out-of-range', bar: '3' },
   'query.missing': { code: 'query.missing', name: 'to' },
   'query.value': { code: 'query.value', name: 'to', value: 'H', allowed: 'a key' },
@@ -44,16 +45,26 @@ const FAULTS: { readonly [Code in Fault['code']]: Extract<Fault, { code: Code }>
 };
 const REMARKS: { readonly [Code in Remark['code']]: Extract<Remark, { code: Code }> } = {
   'respelled-key': { code: 'respelled-key', bar: '9', from: 'G♯ major', to: 'A♭ major', part: 'Piano' },
-  'octave-proposed': { code: 'octave-proposed', hand: 'right', way: 'lower' },
+  'octave-proposed': { code: 'octave-proposed', hand: 'right', direction: 'lower' },
   'respelled-note': { code: 'respelled-note', bars: ['3'], from: 'E♯', to: 'F' },
   'other-mode': { code: 'other-mode', from: 'C major', to: 'C minor' },
   'enharmonic-proposed': { code: 'enharmonic-proposed', to: 'A♭ minor' },
-  'not-playable': { code: 'not-playable', hand: 'left', bar: '2', limit: 'move', atLevel: 1, level: 2, spanMm: null, isKeys: false },
+  'not-playable': {
+    code: 'not-playable',
+    hand: 'left',
+    bar: '2',
+    limit: 'move',
+    atLevel: 1,
+    level: 2,
+    spanMm: null,
+    isKeys: false,
+  },
   'moves-spared': { code: 'moves-spared', hand: 'left', bars: ['2'] },
   'bar-length': { code: 'bar-length', bar: '2', part: 'Piano', expected: '4', found: '3' },
   'key-guessed': { code: 'key-guessed', key: 'A minor', runnerUp: 'C major' },
   'carried-element': { code: 'carried-element', element: 'x-studio', bar: '2', count: 3 },
-  'abc-unclear': { code: 'abc-unclear', line: 6, column: 7, detail: 'Unknown character ignored' },
+  'abc-key': { code: 'abc-key', line: 4, key: 'Hxx', from: 'the beginning' },
+  'abc-unclear': { code: 'abc-unclear', line: 6, column: 7, about: { said: 'Unknown character ignored' } },
   'abc-octaves': { code: 'abc-octaves' },
   'more-tunes': { code: 'more-tunes', count: 3 },
   'midi-grid': { code: 'midi-grid', grid: 'sixteenths', moved: 3 },
@@ -64,13 +75,29 @@ const REMARKS: { readonly [Code in Remark['code']]: Extract<Remark, { code: Code
 };
 const pitch = parsePitch('F#4') as Pitch;
 const EVIDENCE: { readonly [Kind in FlagEvidence['kind']]: FlagEvidence } = {
-  'finger-change': { kind: 'finger-change', key: pitch, before: [1, 2], after: [2, 3], cause: 'colour', gain: 3.2, alternatives: [{ finger: 4, price: 0.6 }], isApplied: true },
+  'finger-change': {
+    kind: 'finger-change',
+    key: pitch,
+    before: [1, 2],
+    after: [2, 3],
+    cause: 'colour',
+    gain: 3.2,
+    alternatives: [{ finger: 4, price: 0.6 }],
+    isApplied: true,
+  },
   'position-change': { kind: 'position-change', finger: 2, key: pitch, because: 'black-keys' },
   extension: { kind: 'extension', letters: 1, because: 'notes' },
   stretch: { kind: 'stretch', fingers: [4, 5], keys: [pitch, { ...pitch, octave: 5 }], mm: 55 },
-  'out-of-reach': { kind: 'out-of-reach', keys: [pitch, { ...pitch, octave: 5 }], needsMm: 165, spanMm: 150, isHeld: false, canShare: true },
+  'out-of-reach': {
+    kind: 'out-of-reach',
+    keys: [pitch, { ...pitch, octave: 5 }],
+    needsMm: 165,
+    spanMm: 150,
+    isHeld: false,
+    canShare: true,
+  },
   hop: { kind: 'hop', finger: 1, keys: [pitch, { ...pitch, octave: 5 }], inChords: false },
-  crossing: { kind: 'crossing', way: 'thumb-under', finger: 1, key: pitch },
+  crossing: { kind: 'crossing', technique: 'thumb-under', finger: 1, key: pitch },
   'held-finger': { kind: 'held-finger', finger: 3, key: pitch },
   'thumb-on-black': { kind: 'thumb-on-black', finger: 1, key: pitch, school: 'allow' },
   'fifth-on-black': { kind: 'fifth-on-black', finger: 5, key: pitch, school: 'avoid' },
@@ -82,7 +109,18 @@ const EVIDENCE: { readonly [Kind in FlagEvidence['kind']]: FlagEvidence } = {
   'off-keyboard': { kind: 'off-keyboard', pitch, keyboard: 61 },
   'hands-overlap': { kind: 'hands-overlap', right: pitch, left: { ...pitch, octave: 5 } },
 };
-const flag = (evidence: FlagEvidence): Flag => ({ evidence, severity: 'watch', hand: 'left', bar: '3', bars: ['3', '5'], beat: 1, notes: ['n1'], byBlackKey: true, wasThere: false, costs: null });
+const flag = (evidence: FlagEvidence): Flag => ({
+  evidence,
+  severity: 'watch',
+  hand: 'left',
+  bar: '3',
+  bars: ['3', '5'],
+  beat: 1,
+  notes: ['n1'],
+  byBlackKey: true,
+  wasThere: false,
+  costs: null,
+});
 
 /** Sentences for teachers: none of the program's own words, no gaps left unfilled. */
 function isForTeachers(sentence: string): void {
@@ -100,7 +138,9 @@ describe('words', () => {
     if ('bar' in fault) expect(message).toContain('ar 3');
   });
 
-  it.each(Object.values(REMARKS))('for the remark $code are a sentence', (remark) => isForTeachers(remarkWords(remark)));
+  it.each(Object.values(REMARKS))('for the remark $code are a sentence', (remark) =>
+    isForTeachers(remarkWords(remark)),
+  );
 
   it.each(Object.values(EVIDENCE))('for the flag $kind name the hand or the place, and a remedy', (evidence) => {
     const { title, message, suggestion } = flagWords(flag(evidence));
@@ -118,9 +158,18 @@ describe('words', () => {
   });
 
   it('tell why a finger changes, and what else would do', () => {
-    const costs = { between: 'fingers', worse: [{ rule: 'thumbBlack', cost: 4 }, { rule: 'pass', cost: 2 }], better: [{ rule: 'pass', cost: 2 }] } as const;
+    const costs = {
+      between: 'fingers',
+      worse: [
+        { rule: 'thumbBlack', cost: 4 },
+        { rule: 'pass', cost: 2 },
+      ],
+      better: [{ rule: 'pass', cost: 2 }],
+    } as const;
     const words = flagWords({ ...flag(EVIDENCE['finger-change']), costs });
-    expect(words.message).toBe('In bars 3 and 5 the left hand plays 2 3 instead of 1 2, because of the colour of the keys. The old fingers would bring the thumb on a black key.');
+    expect(words.message).toBe(
+      'In bars 3 and 5 the left hand plays 2 3 instead of 1 2, because of the colour of the keys. The old fingers would bring the thumb on a black key.',
+    );
     expect(words.suggestion).toContain('To begin with finger 4 (a little harder) also works.');
     expect(costWords(costs)).toBe('Effort 6.0 with the old fingers, 2.0 with the new ones.');
     expect(reasonWords({ ...costs, worse: costs.better })).toBe('');
@@ -128,7 +177,11 @@ describe('words', () => {
 });
 
 describe('barsText', () => {
-  it.each([[['3'], 'bar 3'], [['1', '3', '5'], 'bars 1, 3 and 5'], [['1', '2', '3', '4', '5', '6', '7'], 'bars 1, 2, 3 and 4 more']])('%j is %s', (bars, text) => {
+  it.each([
+    [['3'], 'bar 3'],
+    [['1', '3', '5'], 'bars 1, 3 and 5'],
+    [['1', '2', '3', '4', '5', '6', '7'], 'bars 1, 2, 3 and 4 more'],
+  ])('%j is %s', (bars, text) => {
     expect(barsText(bars)).toBe(text);
   });
 });
@@ -137,20 +190,39 @@ describe('hands in words', () => {
   const summary = (text: string, to: string): readonly string[] => {
     const piece = open(text);
     const before = moved(piece, 'C');
-    return benchView(piece, before, moved(piece, to), { view: 'both', columns: 30, prefixes: { before: 'a-', after: 'b-' }, labels: [], marks: [], tracks: 'hidden' }).summary;
+    return benchView(piece, before, moved(piece, to), {
+      view: 'both',
+      columns: 30,
+      prefixes: { before: 'a-', after: 'b-' },
+      labels: [],
+      marks: [],
+      tracks: 'hidden',
+    }).summary;
   };
   const words = (text: string): readonly string[] => {
     const piece = open(text);
     const version = asWritten(piece);
-    return benchView(piece, version, version, { view: 'both', columns: 30, prefixes: { before: 'a-', after: 'b-' }, labels: [], marks: [], tracks: 'hidden' }).positions.map((position) => position.words);
+    return benchView(piece, version, version, {
+      view: 'both',
+      columns: 30,
+      prefixes: { before: 'a-', after: 'b-' },
+      labels: [],
+      marks: [],
+      tracks: 'hidden',
+    }).positions.map((position) => position.words);
   };
 
   it('name the black keys and the fingers on them: “F♯ and G♯ under 2 and 3” (common practice)', () => {
-    expect(summary(demoFile('lantern-walk'), 'E')).toEqual(['Right hand: F♯ and G♯ under 2 and 3.', 'Left hand: F♯ and G♯ under 4 and 3.']);
+    expect(summary(demoFile('lantern-walk'), 'E')).toEqual([
+      'Right hand: F♯ and G♯ under 2 and 3.',
+      'Left hand: F♯ and G♯ under 4 and 3.',
+    ]);
   });
 
   it('go key by key where one finger has several keys, and stretch by stretch where the hand moves on', () => {
-    expect(summary(demoFile('the-sixth-step'), 'Eb')[0]).toBe('Right hand, bars 1–5: E♭ under 1; A♭ under 4; B♭ under 4.');
+    expect(summary(demoFile('the-sixth-step'), 'Eb')[0]).toBe(
+      'Right hand, bars 1–5: E♭ under 1; A♭ under 4; B♭ under 4.',
+    );
   });
 
   it('say plainly that all stays as it is', () => {
@@ -158,9 +230,18 @@ describe('hands in words', () => {
   });
 
   it('tell a move from where the hand was: “1 where 4 was” (common practice)', () => {
-    expect(words(musicXml({ right: 'C4q/1 D4q/2 E4q/3 F4q/4 | F4q/1 G4q/2 A4q/3 B4q/4' }))).toEqual(['C position', 'F position · 1 where 4 was, on the repeated key']);
-    expect(words(musicXml({ right: 'F4q/1 C5q/5 Rh | C4q/1 G4q/5 Rh' }))[1]).toBe('C position · 5 where 2 was, in the rest');
-    expect(words(musicXml({ right: 'C5w | C5w', left: 'C3q/5 G3q/1 Rh | D3q/5 A3q/1 Rh' }))[2]).toBe('D position · 5 where 4 was, in the rest');
-    expect(words(musicXml({ right: 'C4q/1 G4q/5 Rh | C5q/1 G5q/5 Rh' }))[1]).toBe('C position · the same place an octave higher, in the rest');
+    expect(words(musicXml({ right: 'C4q/1 D4q/2 E4q/3 F4q/4 | F4q/1 G4q/2 A4q/3 B4q/4' }))).toEqual([
+      'C position',
+      'F position · 1 where 4 was, on the repeated key',
+    ]);
+    expect(words(musicXml({ right: 'F4q/1 C5q/5 Rh | C4q/1 G4q/5 Rh' }))[1]).toBe(
+      'C position · 5 where 2 was, in the rest',
+    );
+    expect(words(musicXml({ right: 'C5w | C5w', left: 'C3q/5 G3q/1 Rh | D3q/5 A3q/1 Rh' }))[2]).toBe(
+      'D position · 5 where 4 was, in the rest',
+    );
+    expect(words(musicXml({ right: 'C4q/1 G4q/5 Rh | C5q/1 G5q/5 Rh' }))[1]).toBe(
+      'C position · the same place an octave higher, in the rest',
+    );
   });
 });

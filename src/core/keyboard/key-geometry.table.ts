@@ -6,7 +6,9 @@ export const WHITE_KEY_MM = OCTAVE_MM / 7;
 /** Centres of the twelve keys of an octave from the left edge of C. Unit: mm, range 0..164.5.
  * White keys: evenly spaced. Black keys: by the equal-tail rule (C–E is five tails of 14.10, F–B seven of 13.43),
  * a common approximation, our choice. Checked by: keyboard.test.ts (each black key lies between its neighbours). */
-export const KEY_CENTRES_MM = [11.75, 21.15, 35.25, 49.35, 58.75, 82.25, 90.64, 105.75, 117.5, 129.25, 144.36, 152.75] as const;
+export const KEY_CENTRES_MM = [
+  11.75, 21.15, 35.25, 49.35, 58.75, 82.25, 90.64, 105.75, 117.5, 129.25, 144.36, 152.75,
+] as const;
 
 /** Sizes of the keys as seen from above. Unit: mm. Source: from memory, rounded; only drawings rest on them.
  * Checked by: keyboard.test.ts (a black key is shorter and narrower than a white one). */

@@ -24,10 +24,19 @@ describe('the 88 keys', () => {
     const keys = drawnKeys(21, 108);
     expect(keys.filter(({ isBlack }) => isBlack)).toHaveLength(36);
     expect(keys.filter(({ isBlack }) => !isBlack)).toHaveLength(52);
-    expect([isOnKeyboard(20), isOnKeyboard(21), isOnKeyboard(108), isOnKeyboard(109)]).toEqual([false, true, true, false]);
+    expect([isOnKeyboard(20), isOnKeyboard(21), isOnKeyboard(108), isOnKeyboard(109)]).toEqual([
+      false,
+      true,
+      true,
+      false,
+    ]);
   });
 
-  it.each([[61, 'C2', 'C7'], [76, 'E1', 'G7'], [88, 'A0', 'C8']] as const)('of a keyboard of %i go from %s to %s (common practice)', (size, lowest, highest) => {
+  it.each([
+    [61, 'C2', 'C7'],
+    [76, 'E1', 'G7'],
+    [88, 'A0', 'C8'],
+  ] as const)('of a keyboard of %i go from %s to %s (common practice)', (size, lowest, highest) => {
     const midi = (text: string): number => midiNumber(parsePitch(text) as Pitch);
     expect(KEYBOARD_RANGES[size]).toEqual([midi(lowest), midi(highest)]);
     expect(midi(highest) - midi(lowest) + 1).toBe(size);

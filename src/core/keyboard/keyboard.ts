@@ -1,4 +1,13 @@
-import { BLACK_KEY_LENGTH_MM, BLACK_KEY_WIDTH_MM, KEY_CENTRES_MM, KEYBOARD_RANGES, OCTAVE_MM, WHITE_KEY_LENGTH_MM, WHITE_KEY_MM, type KeyboardSize } from './key-geometry.table';
+import {
+  BLACK_KEY_LENGTH_MM,
+  BLACK_KEY_WIDTH_MM,
+  KEY_CENTRES_MM,
+  KEYBOARD_RANGES,
+  OCTAVE_MM,
+  WHITE_KEY_LENGTH_MM,
+  WHITE_KEY_MM,
+  type KeyboardSize,
+} from './key-geometry.table';
 
 const BLACK_CLASSES: readonly number[] = [1, 3, 6, 8, 10];
 
@@ -37,5 +46,11 @@ export function drawnKeys(lowest: number, highest: number): readonly DrawnKey[] 
 function drawnKey(midi: number): DrawnKey {
   const isBlack = isBlackKey(midi);
   const widthMm = isBlack ? BLACK_KEY_WIDTH_MM : WHITE_KEY_MM;
-  return { midi, isBlack, widthMm, leftMm: keyCentreMm(midi) - widthMm / 2, lengthMm: isBlack ? BLACK_KEY_LENGTH_MM : WHITE_KEY_LENGTH_MM };
+  return {
+    midi,
+    isBlack,
+    widthMm,
+    leftMm: keyCentreMm(midi) - widthMm / 2,
+    lengthMm: isBlack ? BLACK_KEY_LENGTH_MM : WHITE_KEY_LENGTH_MM,
+  };
 }

@@ -1,26 +1,15 @@
 export { LETTERS } from './letters.table';
 export type { Letter, Step } from './letters.table';
-export {
-  diatonicNumber,
-  fifthsOf,
-  fromCoordinates,
-  midiNumber,
-  nameAtFifths,
-  pitchClass,
-  samePitch,
-  toCoordinates,
-} from './pitch';
-export type { Coordinates, Pitch, PitchName } from './pitch';
+export { diatonicNumber, fifthsOf, midiNumber, nameAtFifths, pitchClass, samePitch } from './pitch';
+export type { Pitch, PitchName } from './pitch';
 export { namePrint, nameText, parseName, parsePitch, pitchPrint, pitchText, stepOfLetter } from './pitch-text';
 export {
   UNISON,
   addIntervals,
-  intervalBetween,
   intervalName,
   intervalOf,
   intervalSemitones,
   intervalSteps,
-  negateInterval,
   transposeBy,
   transposeName,
 } from './interval';
@@ -48,6 +37,4 @@ export {
 } from './key';
 export type { Direction, Key, Mode } from './key';
 export { profileFit, rankKeys } from './key-profile';
-export type { SoundingKey } from './key-profile';
 export { spellKey } from './spell';
-export type { HeardKey } from './spell';

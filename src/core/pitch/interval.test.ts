@@ -1,13 +1,28 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { Interval as TonalInterval } from 'tonal';
-import { unwrap } from '../result';
-import { addIntervals, intervalBetween, intervalName, intervalOf, intervalSemitones, intervalSteps, negateInterval, transposeBy } from './interval';
+import { unwrap } from '../base';
+import {
+  addIntervals,
+  intervalBetween,
+  intervalName,
+  intervalOf,
+  intervalSemitones,
+  intervalSteps,
+  negateInterval,
+  transposeBy,
+} from './interval';
 import { parsePitch } from './pitch-text';
 import type { Pitch } from './pitch';
 
-const anyPitch = fc.record({ step: fc.integer({ min: 0, max: 6 }), alter: fc.integer({ min: -1, max: 1 }), octave: fc.integer({ min: 2, max: 5 }) }) as fc.Arbitrary<Pitch>;
-const anyInterval = fc.record({ fifths: fc.integer({ min: -7, max: 7 }), octaves: fc.integer({ min: -5, max: 5 }) }).filter((interval) => Math.abs(intervalSemitones(interval)) <= 48);
+const anyPitch = fc.record({
+  step: fc.integer({ min: 0, max: 6 }),
+  alter: fc.integer({ min: -1, max: 1 }),
+  octave: fc.integer({ min: 2, max: 5 }),
+}) as fc.Arbitrary<Pitch>;
+const anyInterval = fc
+  .record({ fifths: fc.integer({ min: -7, max: 7 }), octaves: fc.integer({ min: -5, max: 5 }) })
+  .filter((interval) => Math.abs(intervalSemitones(interval)) <= 48);
 
 describe('transposeBy', () => {
   it('up and down again is where it was', () => {
@@ -45,7 +60,10 @@ describe('transposeBy', () => {
 
   it('says what is too far instead of giving a wrong pitch', () => {
     const c4 = parsePitch('C4') as Pitch;
-    expect(transposeBy(c4, { fifths: 0, octaves: 5 })).toMatchObject({ ok: false, error: { code: 'pitch.out-of-range' } });
+    expect(transposeBy(c4, { fifths: 0, octaves: 5 })).toMatchObject({
+      ok: false,
+      error: { code: 'pitch.out-of-range' },
+    });
     expect(transposeBy(c4, { fifths: 30, octaves: -17 })).toMatchObject({ ok: false });
   });
 });
@@ -65,7 +83,16 @@ describe('intervalName', () => {
     );
   });
 
-  it.each([['C4', 'D4', 'M2'], ['C4', 'G3', '-P4'], ['C4', 'C4', 'P1'], ['C4', 'C5', 'P8'], ['F4', 'B4', 'A4'], ['C4', 'Bb3', '-M2'], ['C#4', 'Db4', 'd2'], ['C4', 'D5', 'M9']])('from %s to %s is %s', (from, to, name) => {
+  it.each([
+    ['C4', 'D4', 'M2'],
+    ['C4', 'G3', '-P4'],
+    ['C4', 'C4', 'P1'],
+    ['C4', 'C5', 'P8'],
+    ['F4', 'B4', 'A4'],
+    ['C4', 'Bb3', '-M2'],
+    ['C#4', 'Db4', 'd2'],
+    ['C4', 'D5', 'M9'],
+  ])('from %s to %s is %s', (from, to, name) => {
     expect(intervalName(intervalBetween(parsePitch(from) as Pitch, parsePitch(to) as Pitch))).toBe(name);
   });
 });

@@ -1,4 +1,4 @@
-import type { Fault, Result } from '../result';
+import type { Fault, Result } from '../base';
 import {
   fifthsOf,
   fromCoordinates,
@@ -47,7 +47,7 @@ export function intervalBetween(from: Pitch, to: Pitch): Interval {
  * @example transposeBy(C4, { fifths: 2, octaves: -1 }) //=> ok D4 */
 export function transposeBy(pitch: Pitch, interval: Interval): Result<Pitch, Fault> {
   if (Math.abs(intervalSemitones(interval)) > WIDEST_SEMITONES) {
-    return outOfRange(`an interval of ${intervalSemitones(interval)} semitones`);
+    return outOfRange('semitones', intervalSemitones(interval));
   }
   return fromCoordinates(addIntervals(toCoordinates(pitch), interval));
 }

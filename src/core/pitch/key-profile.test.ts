@@ -4,12 +4,16 @@ import { profileFit, rankKeys } from './key-profile';
 import { pitchText } from './pitch-text';
 import { spellKey } from './spell';
 
-const scaleOf = (steps: readonly number[], tonic: number): readonly number[] => Array.from({ length: 12 }, (_, semitone) => Number(steps.includes((semitone - tonic + 12) % 12)));
+const scaleOf = (steps: readonly number[], tonic: number): readonly number[] =>
+  Array.from({ length: 12 }, (_, semitone) => Number(steps.includes((semitone - tonic + 12) % 12)));
 const MAJOR = [0, 2, 4, 5, 7, 9, 11];
 
 describe('the profiles', () => {
   it('put the tonic first, then the triad, and scale tones above the others', () => {
-    for (const [profile, triad, scale] of [[MAJOR_PROFILE, [0, 4, 7], MAJOR], [MINOR_PROFILE, [0, 3, 7], [0, 2, 3, 5, 7, 8, 10]]] as const) {
+    for (const [profile, triad, scale] of [
+      [MAJOR_PROFILE, [0, 4, 7], MAJOR],
+      [MINOR_PROFILE, [0, 3, 7], [0, 2, 3, 5, 7, 8, 10]],
+    ] as const) {
       const order = profile.map((_, i) => i).sort((a, b) => (profile[b] as number) - (profile[a] as number));
       expect(order[0]).toBe(0);
       expect(new Set(order.slice(0, 3))).toEqual(new Set(triad));
@@ -31,7 +35,13 @@ describe('the profiles', () => {
 });
 
 describe('spellKey', () => {
-  const spell = (midi: number, fifths: number, mode: 'major' | 'minor' = 'major', before: number | null = null, next: number | null = null): string => pitchText(spellKey({ midi, before, next }, fifths, mode));
+  const spell = (
+    midi: number,
+    fifths: number,
+    mode: 'major' | 'minor' = 'major',
+    before: number | null = null,
+    next: number | null = null,
+  ): string => pitchText(spellKey({ midi, before, next }, fifths, mode));
 
   it('takes scale tones as the signature has them, in every signature', () => {
     expect([60, 62, 64, 65, 67, 69, 71].map((midi) => spell(midi, 0)).join(' ')).toBe('C4 D4 E4 F4 G4 A4 B4');

@@ -1,8 +1,25 @@
 import { describe, expect, it } from '@jest/globals';
 import { Key as TonalKey, Mode as TonalMode, Note as TonalNote } from 'tonal';
-import { unwrap } from '../result';
+import { unwrap } from '../base';
 import { intervalName, intervalSemitones } from './interval';
-import { MODES, degreeOf, enharmonicKey, fifteenKeys, intervalToKey, keyOfSignature, keyPrint, keyText, parallelKey, parseKey, relativeKey, signatureAlter, signatureOf, signatureSigns, signaturesAround, type Key } from './key';
+import {
+  MODES,
+  degreeOf,
+  enharmonicKey,
+  fifteenKeys,
+  intervalToKey,
+  keyOfSignature,
+  keyPrint,
+  keyText,
+  parallelKey,
+  parseKey,
+  relativeKey,
+  signatureAlter,
+  signatureOf,
+  signatureSigns,
+  signaturesAround,
+  type Key,
+} from './key';
 import { LETTERS, type Step } from './letters.table';
 import { nameText } from './pitch-text';
 
@@ -15,19 +32,28 @@ describe('fifteenKeys', () => {
 
   it('gives each major and minor key tonal’s signature', () => {
     const signs = (fifths: number): string => (fifths < 0 ? 'b' : '#').repeat(Math.abs(fifths));
-    for (const major of fifteenKeys('major')) expect(TonalKey.majorKey(nameText(major.tonic)).keySignature).toBe(signs(signatureOf(major)));
-    for (const minor of fifteenKeys('minor')) expect(TonalKey.minorKey(nameText(minor.tonic)).keySignature).toBe(signs(signatureOf(minor)));
+    for (const major of fifteenKeys('major'))
+      expect(TonalKey.majorKey(nameText(major.tonic)).keySignature).toBe(signs(signatureOf(major)));
+    for (const minor of fifteenKeys('minor'))
+      expect(TonalKey.minorKey(nameText(minor.tonic)).keySignature).toBe(signs(signatureOf(minor)));
   });
 });
 
 describe('signatureAlter', () => {
-  it.each(MODES.filter((mode) => mode !== 'ionian' && mode !== 'aeolian'))('spells the scale of every %s key as tonal does', (mode) => {
-    for (const each of fifteenKeys(mode)) {
-      const ours = LETTERS.map((letter, step) => `${letter}${signatureAlter(signatureOf(each), step as Step)}`).sort();
-      const notes = TonalMode.notes(mode, nameText(each.tonic)).map((name) => `${TonalNote.get(name).letter}${TonalNote.get(name).alt}`);
-      expect(ours).toEqual([...notes].sort());
-    }
-  });
+  it.each(MODES.filter((mode) => mode !== 'ionian' && mode !== 'aeolian'))(
+    'spells the scale of every %s key as tonal does',
+    (mode) => {
+      for (const each of fifteenKeys(mode)) {
+        const ours = LETTERS.map(
+          (letter, step) => `${letter}${signatureAlter(signatureOf(each), step as Step)}`,
+        ).sort();
+        const notes = TonalMode.notes(mode, nameText(each.tonic)).map(
+          (name) => `${TonalNote.get(name).letter}${TonalNote.get(name).alt}`,
+        );
+        expect(ours).toEqual([...notes].sort());
+      }
+    },
+  );
 
   it('leaves A, E and B alone in four sharps (common practice)', () => {
     const sharpened = LETTERS.filter((_, step) => signatureAlter(4, step as Step) === 1);
@@ -57,7 +83,8 @@ describe('intervalToKey', () => {
   it('goes at most a tritone to the nearest, and always the way it is told', () => {
     for (const from of fifteenKeys('major')) {
       for (const to of fifteenKeys('major')) {
-        const size = (way: 'nearest' | 'up' | 'down'): number => intervalSemitones(intervalToKey(from, to, way));
+        const size = (direction: 'nearest' | 'up' | 'down'): number =>
+          intervalSemitones(intervalToKey(from, to, direction));
         expect(Math.abs(size('nearest'))).toBeLessThanOrEqual(6);
         expect(size('nearest')).not.toBe(-6);
         expect(size('up')).toBeGreaterThanOrEqual(0);
@@ -69,7 +96,17 @@ describe('intervalToKey', () => {
 });
 
 describe('parseKey', () => {
-  it.each([['D', 'D-major'], ['Bb', 'Bb-major'], ['B♭', 'Bb-major'], ['F#', 'F#-major'], ['Fsharp', 'F#-major'], ['Bb-major', 'Bb-major'], ['c-minor', 'C-minor'], ['D-dorian', 'D-dorian'], ['d dorian', 'D-dorian']])('reads %s', (typed, text) => {
+  it.each([
+    ['D', 'D-major'],
+    ['Bb', 'Bb-major'],
+    ['B♭', 'Bb-major'],
+    ['F#', 'F#-major'],
+    ['Fsharp', 'F#-major'],
+    ['Bb-major', 'Bb-major'],
+    ['c-minor', 'C-minor'],
+    ['D-dorian', 'D-dorian'],
+    ['d dorian', 'D-dorian'],
+  ])('reads %s', (typed, text) => {
     expect(keyText(key(typed))).toBe(text);
   });
 
@@ -84,7 +121,11 @@ describe('parseKey', () => {
 
 describe('keys beside each other', () => {
   it('are turned over by twelve fifths: C♯ and D♭, F♯ and G♭, B and C♭ (common practice)', () => {
-    expect(['C#', 'F#', 'B'].map((text) => keyText(unwrap(enharmonicKey(key(text)))))).toEqual(['Db-major', 'Gb-major', 'Cb-major']);
+    expect(['C#', 'F#', 'B'].map((text) => keyText(unwrap(enharmonicKey(key(text)))))).toEqual([
+      'Db-major',
+      'Gb-major',
+      'Cb-major',
+    ]);
   });
 
   it('are relative and parallel as tonal has them', () => {
@@ -99,7 +140,10 @@ describe('keys beside each other', () => {
   it('write their signs in order: F C G D A E B, and the other way round for flats (common practice)', () => {
     expect(signatureSigns(7).map(nameText).join(' ')).toBe('F# C# G# D# A# E# B#');
     expect(signatureSigns(-3).map(nameText).join(' ')).toBe('Bb Eb Ab');
-    for (const { fifths, signs } of [-7, -4, 0, 3, 6].map((value) => ({ fifths: value, signs: signatureSigns(value) }))) {
+    for (const { fifths, signs } of [-7, -4, 0, 3, 6].map((value) => ({
+      fifths: value,
+      signs: signatureSigns(value),
+    }))) {
       for (const { step, alter } of signs) expect(signatureAlter(fifths, step)).toBe(alter);
     }
   });

@@ -1,11 +1,21 @@
-import { ok, type Fault, type Result } from '../result';
+import { ok, type Fault, type Result } from '../base';
 import { STEP_SEMITONES, type Step } from './letters.table';
 import { namePrint, nameText, parseName } from './pitch-text';
 import { fifthsOf, nameAtFifths, type PitchName } from './pitch';
 import { intervalOf, type Interval } from './interval';
 
 /** The modes a key signature can stand for. */
-export const MODES = ['major', 'minor', 'dorian', 'phrygian', 'lydian', 'mixolydian', 'aeolian', 'locrian', 'ionian'] as const;
+export const MODES = [
+  'major',
+  'minor',
+  'dorian',
+  'phrygian',
+  'lydian',
+  'mixolydian',
+  'aeolian',
+  'locrian',
+  'ionian',
+] as const;
 export type Mode = (typeof MODES)[number];
 
 /** A key: its tonic as spelled, and its mode. */
@@ -115,8 +125,7 @@ export type Direction = (typeof DIRECTIONS)[number];
  * @example intervalToKey(C major, D major, 'nearest') //=> M2 up */
 export function intervalToKey(from: Key, to: Key, direction: Direction): Interval {
   const steps = to.tonic.step - from.tonic.step;
-  const semitones =
-    STEP_SEMITONES[to.tonic.step] + to.tonic.alter - STEP_SEMITONES[from.tonic.step] - from.tonic.alter;
+  const semitones = STEP_SEMITONES[to.tonic.step] + to.tonic.alter - STEP_SEMITONES[from.tonic.step] - from.tonic.alter;
   const octaves = octavesToward(semitones, direction);
   return intervalOf(steps + 7 * octaves, semitones + 12 * octaves);
 }

@@ -1,12 +1,24 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { Note as TonalNote } from 'tonal';
-import { unwrap } from '../result';
+import { unwrap } from '../base';
 import { STEP_FIFTHS, STEP_SEMITONES } from './letters.table';
-import { diatonicNumber, fifthsOf, fromCoordinates, midiNumber, nameAtFifths, toCoordinates, type Pitch } from './pitch';
+import {
+  diatonicNumber,
+  fifthsOf,
+  fromCoordinates,
+  midiNumber,
+  nameAtFifths,
+  toCoordinates,
+  type Pitch,
+} from './pitch';
 import { namePrint, parseName, parsePitch, pitchText } from './pitch-text';
 
-const anyPitch = fc.record({ step: fc.integer({ min: 0, max: 6 }), alter: fc.integer({ min: -2, max: 2 }), octave: fc.integer({ min: 0, max: 8 }) }) as fc.Arbitrary<Pitch>;
+const anyPitch = fc.record({
+  step: fc.integer({ min: 0, max: 6 }),
+  alter: fc.integer({ min: -2, max: 2 }),
+  octave: fc.integer({ min: 0, max: 8 }),
+}) as fc.Arbitrary<Pitch>;
 
 describe('the tables of letters', () => {
   it('agree with each other: seven semitones a fifth', () => {
@@ -53,7 +65,14 @@ describe('pitch text', () => {
     fc.assert(fc.property(anyPitch, (pitch) => expect(parsePitch(pitchText(pitch))).toEqual(pitch)));
   });
 
-  it.each([['Fsharp', 'F♯'], ['f#', 'F♯'], ['B♭', 'B♭'], ['Bflat', 'B♭'], ['Cbb', 'C𝄫'], ['G##', 'G𝄪']])('reads %s as people type it', (typed, printed) => {
+  it.each([
+    ['Fsharp', 'F♯'],
+    ['f#', 'F♯'],
+    ['B♭', 'B♭'],
+    ['Bflat', 'B♭'],
+    ['Cbb', 'C𝄫'],
+    ['G##', 'G𝄪'],
+  ])('reads %s as people type it', (typed, printed) => {
     const name = parseName(typed);
     expect(name && namePrint(name)).toBe(printed);
   });

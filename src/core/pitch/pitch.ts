@@ -1,4 +1,4 @@
-import { err, ok, type Fault, type Result } from '../result';
+import { err, ok, type Fault, type Result } from '../base';
 import { MAX_ALTER, STEP_FIFTHS, STEP_SEMITONES, type Step } from './letters.table';
 
 /** A pitch class as it is spelled: F♯ and G♭ differ. `alter` counts semitones, -3..3. */
@@ -29,7 +29,7 @@ export function fifthsOf(name: PitchName): number {
  * @example nameAtFifths(6) //=> ok F♯ */
 export function nameAtFifths(fifths: number): Result<PitchName, Fault> {
   const alter = Math.floor((fifths + 1) / 7);
-  if (Math.abs(alter) > MAX_ALTER) return outOfRange(`${fifths} fifths from C`);
+  if (Math.abs(alter) > MAX_ALTER) return outOfRange('fifths', fifths);
   const natural = fifths - 7 * alter;
   const step = STEP_FIFTHS.findIndex((value) => value === natural) as Step;
   return ok({ step, alter });
@@ -67,6 +67,6 @@ export function samePitch(a: Pitch, b: Pitch): boolean {
   return a.step === b.step && a.alter === b.alter && a.octave === b.octave;
 }
 
-export function outOfRange(detail: string): Result<never, Fault> {
-  return err({ code: 'pitch.out-of-range', detail });
+export function outOfRange(unit: 'fifths' | 'semitones', amount: number): Result<never, Fault> {
+  return err({ code: 'pitch.out-of-range', unit, amount });
 }

@@ -24,14 +24,15 @@ function direction(midi: number, other: number | null): number {
 }
 
 /** Places on the line of fifths, from the signature's F: 0..6 are the scale. */
-function placeOnFifths(midi: number, fifths: number, mode: 'major' | 'minor', way: number): number {
+function placeOnFifths(midi: number, fifths: number, mode: 'major' | 'minor', direction: number): number {
   const above = (((midi * 7 + 1 - fifths) % 12) + 12) % 12;
   const sharpwards = fifths - 1 + above;
   if (above <= 6) return sharpwards;
   const flatwards = sharpwards - 12;
   // 7 raised fourth of the major key, 8 its raised first, 9 raised fifth (the minor key's leading note), 10 lowered third, 11 lowered seventh.
-  const prefersSharp = above === 7 || above === 8 || (above === 9 && mode === 'minor') || (above === 9 && way >= 0);
-  if (way > 0 && above !== 11) return sharpwards;
-  if (way < 0 && above !== 7 && !(mode === 'minor' && above === 9)) return flatwards;
+  const prefersSharp =
+    above === 7 || above === 8 || (above === 9 && mode === 'minor') || (above === 9 && direction >= 0);
+  if (direction > 0 && above !== 11) return sharpwards;
+  if (direction < 0 && above !== 7 && !(mode === 'minor' && above === 9)) return flatwards;
   return prefersSharp ? sharpwards : flatwards;
 }

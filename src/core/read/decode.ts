@@ -1,5 +1,5 @@
 import { strFromU8 } from 'fflate';
-import { err, ok, type Fault, type Result } from '../result';
+import { err, ok, type Fault, type Result } from '../base';
 
 /** Turns the bytes of a text file into text. Known by their first bytes or their XML declaration:
  * UTF-8 (with or without mark), UTF-16 in both orders, Latin-1. Errors: `read.encoding` for any other. */

@@ -1,15 +1,10 @@
 export { recogniseFormat } from './recognise';
 export { readPiece, splitPieces, MAX_FILE_MB } from './read-piece';
 export type { Grid } from './midi/grid';
-export { readDraft, readMusicXml } from './read-musicxml';
-export type { Reading } from './read-musicxml';
+export { readDraft } from './read-musicxml';
 export { readAccidental, readFingers, readPitch } from './read-note';
 export { readKey } from './read-attributes';
 export { chordNames } from './read-part';
-export { parseXml } from './parse-xml';
 export { OWN_FILE_VERSION } from './own-file';
 export { readPlayed } from './played';
-export type { PlayedKey, PlayedTo } from './played';
-export { composeMusicXml } from './compose/compose-musicxml';
-export { PLAIN_BAR, PLAIN_EVENT, PLAIN_TICKS } from './compose/plain-piece';
-export type { PlainBar, PlainEvent, PlainNote, PlainPiece } from './compose/plain-piece';
+export type { PlayedKey } from './played';

@@ -1,7 +1,6 @@
 import { strFromU8, unzipSync, type UnzipFileInfo } from 'fflate';
-import { childElements, type XmlElement } from '../markup';
-import { err, ok, type Fault, type Result } from '../result';
-import { parseXml } from './parse-xml';
+import { childElements, type XmlElement, parseXml } from '../xml';
+import { err, ok, type Fault, type Result } from '../base';
 
 /** The most that a compressed file may unpack to. */
 const MAX_UNPACKED_BYTES = 50 * 1024 * 1024;
@@ -15,7 +14,10 @@ export function unpackMxl(bytes: Uint8Array): Result<Uint8Array, Fault> {
     const files = listed(bytes);
     const total = files.reduce((sum, { originalSize }) => sum + originalSize, 0);
     if (total > MAX_UNPACKED_BYTES) return err({ code: 'read.archive', detail: 'too-large' });
-    const wanted = rootFile(bytes, files.map(({ name }) => name));
+    const wanted = rootFile(
+      bytes,
+      files.map(({ name }) => name),
+    );
     if (wanted === undefined) return err({ code: 'read.archive', detail: 'no-score' });
     const score = unzipSync(bytes, { filter: ({ name }) => name === wanted })[wanted];
     return score ? ok(score) : err({ code: 'read.archive', detail: 'no-score' });
@@ -38,10 +40,15 @@ function listed(bytes: Uint8Array): readonly UnzipFileInfo[] {
 
 /** The score that the container names; without one, the first that looks like a score. */
 function rootFile(bytes: Uint8Array, names: readonly string[]): string | undefined {
-  const container = names.includes(CONTAINER) ? unzipSync(bytes, { filter: ({ name }) => name === CONTAINER })[CONTAINER] : undefined;
+  const container = names.includes(CONTAINER)
+    ? unzipSync(bytes, { filter: ({ name }) => name === CONTAINER })[CONTAINER]
+    : undefined;
   const parsed = container && parseXml(strFromU8(container));
   const paths = parsed?.ok ? rootPaths(parsed.value.root) : [];
-  return paths.find((path) => names.includes(path)) ?? names.find((name) => /\.(musicxml|xml)$/i.test(name) && !name.startsWith('META-INF/'));
+  return (
+    paths.find((path) => names.includes(path)) ??
+    names.find((name) => /\.(musicxml|xml)$/i.test(name) && !name.startsWith('META-INF/'))
+  );
 }
 
 function rootPaths(root: XmlElement): readonly string[] {

@@ -1,5 +1,5 @@
 import { number, object, string, ValidationError } from 'yup';
-import { err, ok, type Fault, type Result } from '../result';
+import { err, ok, type Fault, type Result } from '../base';
 
 /** New Thumb's own piece file: the music as MusicXML, and what the teacher decided beside it. */
 export const OWN_FILE_VERSION = 1;
@@ -22,15 +22,20 @@ export function readOwnFile(text: string): Result<OwnFile, Fault> {
   try {
     value = JSON.parse(text);
   } catch {
-    return err({ code: 'read.own-file', detail: 'it was cut off' });
+    return err({ code: 'read.own-file', reason: 'cut-off' });
   }
   try {
     const file = ownFileSchema.validateSync(value, { strict: true });
-    if (file.version > OWN_FILE_VERSION) return err({ code: 'read.own-file', detail: `it was saved by a newer New Thumb (form ${file.version})` });
+    if (file.version > OWN_FILE_VERSION) return err({ code: 'read.own-file', reason: 'newer', version: file.version });
     const carried = Object.entries(file).filter(([name]) => !['newThumb', 'version', 'musicXml'].includes(name));
     return ok({ musicXml: file.musicXml, carried: Object.fromEntries(carried) });
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
-    return err({ code: 'read.own-file', detail: error.errors[0] ?? 'something is missing' });
+    const [said] = error.errors;
+    return err(
+      said === undefined
+        ? { code: 'read.own-file', reason: 'incomplete' }
+        : { code: 'read.own-file', reason: 'invalid', said },
+    );
   }
 }

@@ -1,7 +1,6 @@
-import type { Fault, Result } from '../result';
+import type { Fault, Result } from '../base';
 import { barTicks, type Meter, type Ticks } from '../time';
-import { composeMusicXml } from './compose/compose-musicxml';
-import { PLAIN_BAR, PLAIN_TICKS, type PlainBar } from './compose/plain-piece';
+import { composeMusicXml, PLAIN_BAR, PLAIN_TICKS, type PlainBar } from '../plain-piece';
 import { toGrid, type Grid } from './midi/grid';
 import { voicesOf } from './midi/voices';
 import { readDocument, type Reading } from './read-musicxml';
@@ -25,14 +24,33 @@ export interface PlayedTo {
 /** Sets what was played against a metronome to the grid, as one voice in whole bars. Keys struck just before the first beat belong to it.
  * Errors: `read.no-notes` where nothing was played. */
 export function readPlayed(keys: readonly PlayedKey[], to: PlayedTo): Result<Reading, Fault> {
-  const played = keys.map(({ midi, downMs, upMs }) => ({ group: 'played', key: midi, start: Math.max(0, downMs), end: Math.max(downMs + 1, upMs) }));
+  const played = keys.map(({ midi, downMs, upMs }) => ({
+    group: 'played',
+    key: midi,
+    start: Math.max(0, downMs),
+    end: Math.max(downMs + 1, upMs),
+  }));
   const { notes } = toGrid(played, to.msPerQuarter, to.grid);
   const [voice = []] = voicesOf(notes, [{ from: 0, fifths: to.fifths, mode: to.mode }], new Map());
   const end = Math.max(0, ...notes.map((note) => note.end));
-  return readDocument(composeMusicXml({ title: '', composer: '', tempos: [], staves: [{ clef: 'G', voices: [voice] }], bars: barsUntil(end, to) }));
+  return readDocument(
+    composeMusicXml({
+      title: '',
+      composer: '',
+      tempos: [],
+      staves: [{ clef: 'G', voices: [voice] }],
+      bars: barsUntil(end, to),
+    }),
+  );
 }
 
 function barsUntil(end: Ticks, { meter, fifths, mode }: PlayedTo): readonly PlainBar[] {
   const length = barTicks(meter, PLAIN_TICKS);
-  return Array.from({ length: Math.max(1, Math.ceil(end / length)) }, (_, i) => ({ ...PLAIN_BAR, start: i * length, length, meter: i === 0 ? meter : null, key: i === 0 ? { fifths, mode } : null }));
+  return Array.from({ length: Math.max(1, Math.ceil(end / length)) }, (_, i) => ({
+    ...PLAIN_BAR,
+    start: i * length,
+    length,
+    meter: i === 0 ? meter : null,
+    key: i === 0 ? { fifths, mode } : null,
+  }));
 }

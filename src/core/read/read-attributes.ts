@@ -1,5 +1,5 @@
-import { err, ok, type Fault, type Result } from '../result';
-import { childElements, childText, firstChild, type XmlElement } from '../markup';
+import { err, ok, type Fault, type Result } from '../base';
+import { childElements, childText, firstChild, type XmlElement } from '../xml';
 import { MODES, type Mode } from '../pitch';
 import type { AttributesItem, Clef, KeySignature, Transposition } from '../score';
 import type { Meter, Ticks } from '../time';
@@ -46,7 +46,8 @@ export function readMeter(xml: XmlElement, bar: string): Result<Meter | null, Fa
   const typeText = childText(time, 'beat-type') ?? '';
   const beats = beatsText.split('+').reduce((sum, part) => sum + Number(part), 0);
   const beatType = Number(typeText);
-  if (!Number.isInteger(beats) || beats < 1) return err({ code: 'read.bad-value', element: 'beats', value: beatsText, bar, at });
+  if (!Number.isInteger(beats) || beats < 1)
+    return err({ code: 'read.bad-value', element: 'beats', value: beatsText, bar, at });
   if (![1, 2, 4, 8, 16, 32, 64].includes(beatType)) {
     return err({ code: 'read.bad-value', element: 'beat-type', value: typeText, bar, at });
   }

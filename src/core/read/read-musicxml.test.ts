@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { strToU8 } from 'fflate';
-import { unwrap, type FileFormat } from '../result';
+import { unwrap, type FileFormat } from '../base';
 import { notesOf, type NoteItem } from '../score';
 import { pitchText } from '../pitch';
 import { bytesOf, musicXml } from '../../../tests/support/build-piece';
@@ -14,9 +14,11 @@ const faultOf = (text: string) => {
   if (result.ok) throw new Error('this should have been refused');
   return result.error;
 };
-const bar = (inside: string): string => `<score-partwise version="4.0"><part-list/><part id="P1">\n<measure number="1">${inside}</measure></part></score-partwise>`;
+const bar = (inside: string): string =>
+  `<score-partwise version="4.0"><part-list/><part id="P1">\n<measure number="1">${inside}</measure></part></score-partwise>`;
 const NOTE = '<note><pitch><step>C</step><octave>4</octave></pitch><duration>4</duration></note>';
-const places = (notes: readonly NoteItem[]): readonly string[] => notes.map((note) => `${note.pitch ? pitchText(note.pitch) : 'rest'}@${note.onset}+${note.duration}`);
+const places = (notes: readonly NoteItem[]): readonly string[] =>
+  notes.map((note) => `${note.pitch ? pitchText(note.pitch) : 'rest'}@${note.onset}+${note.duration}`);
 
 describe('reading a piece', () => {
   it('places both hands in time, chords together', () => {
@@ -27,14 +29,17 @@ describe('reading a piece', () => {
 
   it('finds ticks that hold triplets and eighths of different divisions', () => {
     const triplet = '<note><pitch><step>D</step><octave>4</octave></pitch><duration>1</duration></note>'.repeat(3);
-    const text = bar(`<attributes><divisions>2</divisions></attributes>${NOTE.replace('<duration>4', '<duration>1')}<attributes><divisions>3</divisions></attributes>${triplet}`);
+    const text = bar(
+      `<attributes><divisions>2</divisions></attributes>${NOTE.replace('<duration>4', '<duration>1')}<attributes><divisions>3</divisions></attributes>${triplet}`,
+    );
     const { score } = unwrap(read(text));
     expect(score.ticksPerQuarter).toBe(6);
     expect(score.parts[0] && notesOf(score.parts[0]).map(({ onset }) => onset)).toEqual([0, 3, 5, 7]);
   });
 
   it('reads printed fingers, one a note of a chord, but no alternative ones', () => {
-    const alternate = '<notations><technical><fingering>2</fingering><fingering alternate="yes">3</fingering></technical></notations>';
+    const alternate =
+      '<notations><technical><fingering>2</fingering><fingering alternate="yes">3</fingering></technical></notations>';
     const { score } = unwrap(read(bar(NOTE.replace('</note>', `${alternate}</note>`))));
     expect(score.parts[0] && notesOf(score.parts[0])[0]?.fingers).toEqual([2]);
     const chord = unwrap(read(musicXml({ right: 'C4+E4+G4w/1/3/5' })));
@@ -60,7 +65,8 @@ describe('reading a piece', () => {
   });
 
   it('gives notes without ids the same ids each time, and keeps those they have', () => {
-    const ids = (): readonly string[] => unwrap(read(musicXml({ right: 'C4q D4q E4h' }))).score.parts.flatMap((part) => notesOf(part).map(({ id }) => id));
+    const ids = (): readonly string[] =>
+      unwrap(read(musicXml({ right: 'C4q D4q E4h' }))).score.parts.flatMap((part) => notesOf(part).map(({ id }) => id));
     expect(ids()).toEqual(['n1', 'n2', 'n3']);
     expect(ids()).toEqual(ids());
     const twice = bar(`${NOTE.replace('<note>', '<note id="n1">')}${NOTE}${NOTE.replace('<note>', '<note id="n1">')}`);
@@ -78,7 +84,11 @@ describe('reading a piece', () => {
   });
 
   it.each([
-    ['UTF-16 with a mark', (text: string) => Uint8Array.from([0xff, 0xfe, ...[...text].flatMap((c) => [c.charCodeAt(0) & 255, c.charCodeAt(0) >> 8])])],
+    [
+      'UTF-16 with a mark',
+      (text: string) =>
+        Uint8Array.from([0xff, 0xfe, ...[...text].flatMap((c) => [c.charCodeAt(0) & 255, c.charCodeAt(0) >> 8])]),
+    ],
     ['UTF-8 with a mark', (text: string) => Uint8Array.from([0xef, 0xbb, 0xbf, ...strToU8(text)])],
     ['Latin-1 as declared', (text: string) => strToU8(`<?xml version="1.0" encoding="ISO-8859-1"?>${text}`, true)],
   ])('reads a title in %s', (_name, encode) => {
@@ -91,7 +101,11 @@ describe('what is refused', () => {
   it.each([
     ['unpitched percussion', bar('<note><unpitched/><duration>4</duration></note>'), 'read.unpitched'],
     ['a quarter tone', bar(NOTE.replace('</step>', '</step><alter>0.5</alter>')), 'read.quarter-tone'],
-    ['a signature by key-step', bar('<attributes><key><key-step>F</key-step><key-alter>1</key-alter></key></attributes>'), 'read.key-steps'],
+    [
+      'a signature by key-step',
+      bar('<attributes><key><key-step>F</key-step><key-alter>1</key-alter></key></attributes>'),
+      'read.key-steps',
+    ],
     ['a step that is no letter', bar(NOTE.replace('>C<', '>H<')), 'read.bad-value'],
     ['a note without a duration', bar('<note><pitch><step>C</step><octave>4</octave></pitch></note>'), 'read.missing'],
     ['a file cut off', musicXml({ right: 'C4q D4q E4h' }).slice(0, 700), 'read.cut-off'],
@@ -109,15 +123,24 @@ describe('what is refused', () => {
   });
 
   it('says in which bar and line', () => {
-    expect(faultOf(bar('\n<note><unpitched/><duration>4</duration></note>'))).toMatchObject({ bar: '1', at: { line: 3 } });
+    expect(faultOf(bar('\n<note><unpitched/><duration>4</duration></note>'))).toMatchObject({
+      bar: '1',
+      at: { line: 3 },
+    });
   });
 
   it('a character set that nobody here reads', () => {
-    expect(faultOf('<?xml version="1.0" encoding="EBCDIC"?><score-partwise/>')).toEqual({ code: 'read.encoding', encoding: 'ebcdic' });
+    expect(faultOf('<?xml version="1.0" encoding="EBCDIC"?><score-partwise/>')).toEqual({
+      code: 'read.encoding',
+      encoding: 'ebcdic',
+    });
   });
 
   it('more than ten megabytes', () => {
-    expect(readPiece(new Uint8Array(10 * 1024 * 1024 + 1), null)).toMatchObject({ ok: false, error: { code: 'read.too-large', limitMb: 10 } });
+    expect(readPiece(new Uint8Array(10 * 1024 * 1024 + 1), null)).toMatchObject({
+      ok: false,
+      error: { code: 'read.too-large', limitMb: 10 },
+    });
   });
 });
 

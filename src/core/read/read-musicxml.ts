@@ -1,8 +1,17 @@
-import { err, ok, type Fault, type Remark, type Result } from '../result';
-import { childAt, childElements, childText, isElement, textOf, withChildren, type XmlDocument, type XmlElement } from '../markup';
+import { err, ok, type Fault, type Remark, type Result } from '../base';
+import {
+  childAt,
+  childElements,
+  childText,
+  isElement,
+  textOf,
+  withChildren,
+  type XmlDocument,
+  type XmlElement,
+  parseXml,
+} from '../xml';
 import type { Part, Score } from '../score';
 import { commonTicks, parseFraction, type Fraction } from './durations';
-import { parseXml } from './parse-xml';
 import { hasPitch, readPart, type IdSource } from './read-part';
 import { toPartwise } from './timewise';
 
@@ -49,7 +58,13 @@ function readParts(parsed: XmlDocument): Result<Reading, Fault> {
   if (longest > MAX_BARS) return err({ code: 'read.too-many-bars', limit: MAX_BARS });
   const ticksPerQuarter = ticksFor(partElements);
   if (ticksPerQuarter === null) {
-    return err({ code: 'read.bad-value', element: 'divisions', value: 'many different', bar: '1', at: { line: root.line, column: root.column } });
+    return err({
+      code: 'read.bad-value',
+      element: 'divisions',
+      value: 'many different',
+      bar: '1',
+      at: { line: root.line, column: root.column },
+    });
   }
   const remarks: Remark[] = [];
   const ids = idSource(partElements, remarks);
@@ -60,12 +75,18 @@ function readParts(parsed: XmlDocument): Result<Reading, Fault> {
     parts.push(read.value.part);
     remarks.push(...read.value.remarks);
   }
-  return ok({ score: { ...headings(document), document: emptied(document), ticksPerQuarter, parts }, remarks, signs: 'drawn', carried: {} });
+  return ok({
+    score: { ...headings(document), document: emptied(document), ticksPerQuarter, parts },
+    remarks,
+    signs: 'drawn',
+    carried: {},
+  });
 }
 
 function headings(document: XmlDocument): Pick<Score, 'title' | 'composer'> {
   const { root } = document;
-  const title = textOf(childAt(root, 'work', 'work-title')) || textOf(childAt(root, 'movement-title')) || creditTitle(root);
+  const title =
+    textOf(childAt(root, 'work', 'work-title')) || textOf(childAt(root, 'movement-title')) || creditTitle(root);
   const creators = childElements(childAt(root, 'identification') ?? root, 'creator');
   const composer = creators.find((creator) => creator.attributes['type'] === 'composer');
   return { title, composer: textOf(composer) };

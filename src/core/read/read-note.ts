@@ -1,5 +1,5 @@
-import { err, ok, type Fault, type Result } from '../result';
-import { childElements, childText, firstChild, textOf, type XmlElement } from '../markup';
+import { err, ok, type Fault, type Result } from '../base';
+import { childElements, childText, firstChild, textOf, type XmlElement } from '../xml';
 import { stepOfLetter, type Letter, type Pitch } from '../pitch';
 import type { AccidentalSign, DrawnAccidental, Finger, NoteItem } from '../score';
 import type { Ticks } from '../time';
@@ -85,7 +85,9 @@ export function readFingers(note: XmlElement): readonly Finger[] {
     .flatMap((technical) => childElements(technical, 'fingering'))
     .filter((fingering) => fingering.attributes['alternate'] !== 'yes')
     .map((fingering) => textOf(fingering))
-    .flatMap((text) => (FINGER_MARK.test(text) ? [...text.matchAll(/[1-5]/g)].map(([digit]) => Number(digit) as Finger) : []));
+    .flatMap((text) =>
+      FINGER_MARK.test(text) ? [...text.matchAll(/[1-5]/g)].map(([digit]) => Number(digit) as Finger) : [],
+    );
 }
 
 const FINGER_MARK = /^\s*[1-5](\s*[-–—/]\s*[1-5])?\s*$/;

@@ -1,5 +1,5 @@
-import { err, ok, type Fault, type Remark, type Result } from '../result';
-import { childText, firstChild, isElement, textOf, withChildren, type XmlElement } from '../markup';
+import { err, ok, type Fault, type Remark, type Result } from '../base';
+import { childText, firstChild, isElement, textOf, withChildren, type XmlElement } from '../xml';
 import { nameAtFifths, stepOfLetter, type Letter, type PitchName } from '../pitch';
 import type { HarmonyItem, Measure, MeasureItem, NoteItem, Part } from '../score';
 import { barTicks, type Meter, type Ticks } from '../time';
@@ -26,14 +26,24 @@ export interface PartReading {
 }
 
 /** Reads one `<part>`. Errors: those of notes and attributes, `read.missing`, `read.bad-value`. */
-export function readPart(xml: XmlElement, name: string, ticksPerQuarter: number, ids: IdSource): Result<PartReading, Fault> {
-  const running: Running = { divisions: { over: 1, under: 1 }, meter: { beats: 4, beatType: 4 }, staves: 1, previousGap: 0 };
+export function readPart(
+  xml: XmlElement,
+  name: string,
+  ticksPerQuarter: number,
+  ids: IdSource,
+): Result<PartReading, Fault> {
+  const running: Running = {
+    divisions: { over: 1, under: 1 },
+    meter: { beats: 4, beatType: 4 },
+    staves: 1,
+    previousGap: 0,
+  };
   const measures: Measure[] = [];
   const remarks: Remark[] = [];
   const unknown = new Map<string, { readonly bar: string; readonly count: number }>();
   const bars = xml.children.filter(isElement).filter((child) => child.name === 'measure');
   for (const [index, bar] of bars.entries()) {
-    const measure = readMeasure(bar, index, ticksPerQuarter, running, ids);
+    const measure = readMeasure(bar, index, { ticksPerQuarter, running, ids });
     if (!measure.ok) return measure;
     measures.push(measure.value);
     const isLast = index === bars.length - 1;
@@ -42,16 +52,22 @@ export function readPart(xml: XmlElement, name: string, ticksPerQuarter: number,
     if (remark) remarks.push(remark);
   }
   for (const [element, { bar, count }] of unknown) remarks.push({ code: 'carried-element', element, bar, count });
-  const shell = withChildren(xml, xml.children.map((child) => (isElement(child) ? withChildren(child, []) : child)));
+  const shell = withChildren(
+    xml,
+    xml.children.map((child) => (isElement(child) ? withChildren(child, []) : child)),
+  );
   return ok({ part: { id: xml.attributes['id'] ?? '', name, staves: running.staves, xml: shell, measures }, remarks });
 }
 
+// eslint-disable-next-line max-lines-per-function -- one case an element of a measure, all of them moving the same place in time
 function readMeasure(
   xml: XmlElement,
   index: number,
-  ticksPerQuarter: number,
-  running: Running,
-  ids: IdSource,
+  {
+    ticksPerQuarter,
+    running,
+    ids,
+  }: { readonly ticksPerQuarter: number; readonly running: Running; readonly ids: IdSource },
 ): Result<Measure, Fault> {
   const number = xml.attributes['number'] ?? String(index + 1);
   const items: MeasureItem[] = [];
@@ -75,7 +91,12 @@ function readMeasure(
         if (!duration.ok) return duration;
         const isChordMember = firstChild(child, 'chord') !== undefined;
         const onset = isChordMember ? chordOnset : now;
-        const note = readNote(child, { bar: number, id: ids.take(child.attributes['id'], number), onset, duration: duration.value });
+        const note = readNote(child, {
+          bar: number,
+          id: ids.take(child.attributes['id'], number),
+          onset,
+          duration: duration.value,
+        });
         if (!note.ok) return note;
         items.push(note.value);
         if (!isChordMember) {
@@ -102,7 +123,7 @@ function readMeasure(
     length = Math.max(length, now);
   }
   const full = barTicks(running.meter, ticksPerQuarter);
-  const lead = leadOf(xml, index, length, full, running.previousGap);
+  const lead = leadOf(xml, { index, length, full, previousGap: running.previousGap });
   running.previousGap = Math.max(0, full - length - lead);
   return ok({ index, number, meter: running.meter, lead, length, xml: withChildren(xml, []), items });
 }
@@ -112,7 +133,13 @@ function readAttributesInto(xml: XmlElement, onset: Ticks, bar: string, running:
   if (divisionsText !== undefined) {
     const divisions = parseFraction(divisionsText);
     if (!divisions) {
-      return err({ code: 'read.bad-value', element: 'divisions', value: divisionsText, bar, at: { line: xml.line, column: xml.column } });
+      return err({
+        code: 'read.bad-value',
+        element: 'divisions',
+        value: divisionsText,
+        bar,
+        at: { line: xml.line, column: xml.column },
+      });
     }
     running.divisions = divisions;
   }
@@ -123,7 +150,12 @@ function readAttributesInto(xml: XmlElement, onset: Ticks, bar: string, running:
   return readAttributes(xml, onset, bar);
 }
 
-function noteDuration(xml: XmlElement, bar: string, divisions: Fraction, ticksPerQuarter: number): Result<Ticks, Fault> {
+function noteDuration(
+  xml: XmlElement,
+  bar: string,
+  divisions: Fraction,
+  ticksPerQuarter: number,
+): Result<Ticks, Fault> {
   if (firstChild(xml, 'grace')) return ok(0);
   const at = { line: xml.line, column: xml.column };
   const text = childText(xml, 'duration');
@@ -134,7 +166,15 @@ function noteDuration(xml: XmlElement, bar: string, divisions: Fraction, ticksPe
 }
 
 /** The silence in front of a pick-up: a first bar that is too short, or the second half of a bar that a repeat divides. */
-function leadOf(xml: XmlElement, index: number, length: Ticks, full: Ticks, previousGap: Ticks): Ticks {
+function leadOf(
+  xml: XmlElement,
+  {
+    index,
+    length,
+    full,
+    previousGap,
+  }: { readonly index: number; readonly length: Ticks; readonly full: Ticks; readonly previousGap: Ticks },
+): Ticks {
   if (length >= full) return 0;
   if (index === 0) return full - length;
   const completes = xml.attributes['implicit'] === 'yes' && previousGap > 0;
@@ -142,9 +182,24 @@ function leadOf(xml: XmlElement, index: number, length: Ticks, full: Ticks, prev
 }
 
 /** What stands in a bar besides notes, attributes and chord symbols. Source: MusicXML 4.0, `music-data`. */
-const KNOWN_IN_BARS = ['direction', 'barline', 'backup', 'forward', 'print', 'sound', 'listening', 'figured-bass', 'grouping', 'link', 'bookmark'];
+const KNOWN_IN_BARS = [
+  'direction',
+  'barline',
+  'backup',
+  'forward',
+  'print',
+  'sound',
+  'listening',
+  'figured-bass',
+  'grouping',
+  'link',
+  'bookmark',
+];
 
-function unknownElements({ number, items }: Measure, found: Map<string, { readonly bar: string; readonly count: number }>): void {
+function unknownElements(
+  { number, items }: Measure,
+  found: Map<string, { readonly bar: string; readonly count: number }>,
+): void {
   for (const item of items) {
     if (item.kind !== 'carried' || !isElement(item.node) || KNOWN_IN_BARS.includes(item.node.name)) continue;
     const { name } = item.node;
@@ -173,10 +228,14 @@ export function chordNames(xml: XmlElement, kind: 'root' | 'bass'): readonly Pit
       const letter = textOf(firstChild(child, `${kind}-step`));
       if (!/^[A-G]$/.test(letter)) return [];
       const alter = Number(childText(child, `${kind}-alter`) ?? '0');
-      return Number.isInteger(alter) && nameAtFifths(7 * alter).ok ? [{ step: stepOfLetter(letter as Letter), alter: alter + 0 }] : [];
+      return Number.isInteger(alter) && nameAtFifths(7 * alter).ok
+        ? [{ step: stepOfLetter(letter as Letter), alter: alter + 0 }]
+        : [];
     });
 }
 
 export function hasPitch(part: Part): boolean {
-  return part.measures.some((measure) => measure.items.some((item): item is NoteItem => item.kind === 'note' && item.pitch !== null));
+  return part.measures.some((measure) =>
+    measure.items.some((item): item is NoteItem => item.kind === 'note' && item.pitch !== null),
+  );
 }

@@ -1,7 +1,7 @@
 import { strToU8 } from 'fflate';
-import { err, ok, type Fault, type FileFormat, type Result } from '../result';
+import { err, ok, type Fault, type FileFormat, type Result } from '../base';
 import { readAbc, splitAbc, type PlainReading } from './abc/read-abc';
-import { composeMusicXml } from './compose/compose-musicxml';
+import { composeMusicXml } from '../plain-piece';
 import { decodeText } from './decode';
 import type { Grid } from './midi/grid';
 import { readMidi } from './midi/read-midi';
@@ -15,7 +15,11 @@ export const MAX_FILE_MB = 10;
 
 /** Reads a piece from the bytes of its file. The format is told from the bytes unless it is given. Of a file with
  * several tunes the first is read; `grid` is what the rhythm of a MIDI file is set to, found where it is null. Errors: the `read.*` codes. */
-export function readPiece(bytes: Uint8Array, given: FileFormat | null, grid: Grid | null = null): Result<Reading, Fault> {
+export function readPiece(
+  bytes: Uint8Array,
+  given: FileFormat | null,
+  grid: Grid | null = null,
+): Result<Reading, Fault> {
   if (bytes.length === 0) return err({ code: 'read.empty' });
   if (bytes.length > MAX_FILE_MB * 1024 * 1024) return err({ code: 'read.too-large', limitMb: MAX_FILE_MB });
   const format = given ?? recogniseFormat(bytes);

@@ -1,12 +1,14 @@
 import { strFromU8 } from 'fflate';
-import type { FileFormat } from '../result';
+import type { FileFormat } from '../base';
 import { startsWith } from './decode';
 
 /** Tells the format of a file from its bytes; null where it is none of ours. */
 export function recogniseFormat(bytes: Uint8Array): FileFormat | null {
   if (startsWith(bytes, [0x50, 0x4b, 0x03, 0x04])) return holdsScore(bytes) ? 'mxl' : null;
   if (startsWith(bytes, [0x4d, 0x54, 0x68, 0x64])) return 'midi';
-  const head = strFromU8(bytes.subarray(0, 4096), true).replaceAll('\0', '').replace(/^(?:ï»¿|ÿþ|þÿ)/, '');
+  const head = strFromU8(bytes.subarray(0, 4096), true)
+    .replaceAll('\0', '')
+    .replace(/^(?:ï»¿|ÿþ|þÿ)/, '');
   if (/^\s*</.test(head)) return isXmlScore(head) ? 'musicxml' : null;
   if (/^\s*\{/.test(head)) return /"newThumb"/.test(head) ? 'newthumb' : null;
   return /^X:\s*\d+/m.test(head) && /^K:/m.test(strFromU8(bytes.subarray(0, 65536), true)) ? 'abc' : null;

@@ -1,4 +1,4 @@
-import { childElements, withChildren, type XmlDocument, type XmlElement } from '../markup';
+import { childElements, withChildren, type XmlDocument, type XmlElement } from '../xml';
 
 /** Turns a score written bar by bar (`score-timewise`) into one written part by part. */
 export function toPartwise(document: XmlDocument): XmlDocument {
@@ -6,7 +6,11 @@ export function toPartwise(document: XmlDocument): XmlDocument {
   if (root.name !== 'score-timewise') return document;
   const measures = childElements(root, 'measure');
   const header = childElements(root).filter((child) => child.name !== 'measure');
-  const ids = [...new Set(measures.flatMap((measure) => childElements(measure, 'part').map((part) => part.attributes['id'] ?? '')))];
+  const ids = [
+    ...new Set(
+      measures.flatMap((measure) => childElements(measure, 'part').map((part) => part.attributes['id'] ?? '')),
+    ),
+  ];
   const parts = ids.map((id) => partOf(id, measures));
   return {
     ...document,

@@ -3,15 +3,26 @@ import { parsePitch, type Pitch } from '../pitch';
 import { musicXml } from '../../../tests/support/build-piece';
 import { demoFile } from '../../../tests/support/demo-pieces';
 import { open } from '../../../tests/support/open';
-import { handsOf, ledgerLines, pupilPart } from './hands';
+import { ledgerLines } from './clef';
+import { handsOf, pupilPart } from './hands';
 import { struckNotes } from './struck';
 
 describe('ledgerLines', () => {
   const treble = { staff: 1, sign: 'G', line: 2, octaveChange: 0 };
   const bass = { staff: 2, sign: 'F', line: 4, octaveChange: 0 };
   it.each([
-    ['C4', treble, 1], ['D4', treble, 0], ['A5', treble, 1], ['G5', treble, 0], ['C6', treble, 2], ['E6', treble, 3], ['A3', treble, 2], ['F3', treble, 3],
-    ['C4', bass, 1], ['E2', bass, 1], ['F2', bass, 0], ['C2', bass, 2],
+    ['C4', treble, 1],
+    ['D4', treble, 0],
+    ['A5', treble, 1],
+    ['G5', treble, 0],
+    ['C6', treble, 2],
+    ['E6', treble, 3],
+    ['A3', treble, 2],
+    ['F3', treble, 3],
+    ['C4', bass, 1],
+    ['E2', bass, 1],
+    ['F2', bass, 0],
+    ['C2', bass, 2],
     ['C5', { ...treble, octaveChange: 1 }, 1],
   ] as const)('%s has the right number in its clef', (pitch, clef, lines) => {
     expect(ledgerLines(parsePitch(pitch) as Pitch, clef)).toBe(lines);
@@ -28,9 +39,17 @@ describe('hands', () => {
   it('belong to the first part with two staves unless another is asked for', () => {
     const text = musicXml({ right: 'C4w', left: 'C3w' })
       .replace('<part-list>', '<part-list><score-part id="V"><part-name>Voice</part-name></score-part>')
-      .replace('<part id="P1">', '<part id="V"><measure number="1"><note><pitch><step>G</step><octave>4</octave></pitch><duration>4</duration></note></measure></part><part id="P1">');
+      .replace(
+        '<part id="P1">',
+        '<part id="V"><measure number="1"><note><pitch><step>G</step><octave>4</octave></pitch><duration>4</duration></note></measure></part><part id="P1">',
+      );
     const { score } = open(text);
-    expect([pupilPart(score, null)?.id, pupilPart(score, 'V')?.id, pupilPart(score, '1')?.id, pupilPart(score, 'X')]).toEqual(['P1', 'V', 'V', undefined]);
+    expect([
+      pupilPart(score, null)?.id,
+      pupilPart(score, 'V')?.id,
+      pupilPart(score, '1')?.id,
+      pupilPart(score, 'X'),
+    ]).toEqual(['P1', 'V', 'V', undefined]);
   });
 });
 
@@ -56,7 +75,11 @@ describe('handNotes', () => {
   });
 
   it('sound as a transposing part sounds', () => {
-    const clarinet = musicXml({ right: 'D4w', fifths: 2, attributes: '<transpose><diatonic>-1</diatonic><chromatic>-2</chromatic></transpose>' });
+    const clarinet = musicXml({
+      right: 'D4w',
+      fifths: 2,
+      attributes: '<transpose><diatonic>-1</diatonic><chromatic>-2</chromatic></transpose>',
+    });
     const piece = open(clarinet);
     expect([piece.notes[0]?.midi, piece.key.key.tonic.step]).toEqual([60, 0]);
   });

@@ -1,6 +1,7 @@
-import { childElements, type XmlElement } from '../markup';
+import { childElements, type XmlElement } from '../xml';
 import { intervalOf, midiNumber, transposeBy, type Pitch } from '../pitch';
 import { beatAt, type Ticks } from '../time';
+import { ledgerLines } from './clef';
 import type { Clef, Finger, Hand, NoteId, NoteItem, Part, Score, Transposition } from './score';
 
 /** A note as a hand plays it: sounding pitch, times counted from the beginning of the piece, ties still apart. */
@@ -90,7 +91,9 @@ export function handNotes(part: Part, ticksPerQuarter: number): readonly HandNot
     start += measure.length;
   }
   // Grace notes keep the order in which they are written: they are played one after the other.
-  return notes.sort((a, b) => a.onset - b.onset || Number(b.isGrace) - Number(a.isGrace) || (a.isGrace ? 0 : a.midi - b.midi));
+  return notes.sort(
+    (a, b) => a.onset - b.onset || Number(b.isGrace) - Number(a.isGrace) || (a.isGrace ? 0 : a.midi - b.midi),
+  );
 }
 
 /** Thirds of a beat have no exact decimal: six places tell them apart and print well. */
@@ -102,21 +105,6 @@ function firstClef(part: Part): Clef | undefined {
   return part.measures
     .flatMap((measure) => measure.items)
     .flatMap((item) => (item.kind === 'attributes' ? item.clefs : []))[0];
-}
-
-/** Letters from C0 of the clef's own letter: G4, F3 or C4. */
-const CLEF_DIATONIC: Readonly<Record<string, number>> = { G: 32, F: 24, C: 28 };
-
-/** How many ledger lines a pitch needs, above or below the five lines of its staff. */
-export function ledgerLines(pitch: Pitch, clef: Clef | undefined): number {
-  const anchor = CLEF_DIATONIC[clef?.sign ?? 'G'];
-  if (anchor === undefined) return 0;
-  const clefLine = clef?.line ?? 2;
-  const octaves = clef?.octaveChange ?? 0;
-  // Places are counted in letters above the bottom line: the five lines are 0, 2, 4, 6 and 8.
-  const place = pitch.step + 7 * pitch.octave - (anchor + 7 * octaves) + 2 * (clefLine - 1);
-  if (place > 8) return Math.floor((place - 8) / 2);
-  return place < 0 ? Math.floor(-place / 2) : 0;
 }
 
 function endsSlur(item: NoteItem): boolean {

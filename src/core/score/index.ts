@@ -17,9 +17,10 @@ export type {
   Score,
   Transposition,
 } from './score';
-export { handNotes, handOfStaff, handsOf, ledgerLines, pupilPart, soundingShift } from './hands';
+export { handNotes, handOfStaff, handsOf, pupilPart, soundingShift } from './hands';
 export type { HandNote } from './hands';
 export { pitchElement } from './pitch-element';
 export { struckNotes } from './struck';
 export { attributesOf, firstSignature, itemsOf, mapMeasures, notesOf } from './lookups';
 export { syllableAt } from './syllable';
+export { clefsAfter, staffPlace } from './clef';

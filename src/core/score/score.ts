@@ -1,5 +1,5 @@
 import type { Key, Mode, Pitch, PitchName } from '../pitch';
-import type { XmlDocument, XmlElement, XmlNode } from '../markup';
+import type { XmlDocument, XmlElement, XmlNode } from '../xml';
 import type { Meter, Ticks } from '../time';
 
 /** A piece in the document's own order: typed where we compute, raw where we only carry.

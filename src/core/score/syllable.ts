@@ -1,4 +1,4 @@
-import { childElements, childText } from '../markup';
+import { childElements, childText } from '../xml';
 import type { NoteItem } from './score';
 
 /** What is sung at a note in the first verse, with a hyphen where the word goes on; null where nothing is. */

@@ -1,4 +1,4 @@
-import type { PlacedPosition } from '../finger';
+import type { PlacedPosition } from '../fingering';
 import { isBlackKey } from '../keyboard';
 import type { Finger, Hand } from '../score';
 
@@ -10,7 +10,9 @@ export function blackFingers(positions: readonly PlacedPosition[]): BlackFingers
   const ofHand = (hand: Hand): readonly Finger[] => {
     const found = positions
       .filter(({ position }) => position.hand === hand)
-      .flatMap(({ notes, position }) => notes.filter(({ midi }) => isBlackKey(midi)).flatMap(({ id }) => position.fingers.get(id) ?? []));
+      .flatMap(({ notes, position }) =>
+        notes.filter(({ midi }) => isBlackKey(midi)).flatMap(({ id }) => position.fingers.get(id) ?? []),
+      );
     return [...new Set(found)].sort((a, b) => a - b);
   };
   return { right: ofHand('right'), left: ofHand('left') };

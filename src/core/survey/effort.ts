@@ -1,4 +1,4 @@
-import type { Flag } from '../flag';
+import type { Flag } from '../flags';
 import type { Finger, Hand } from '../score';
 import type { BlackFingers } from './black-fingers';
 
@@ -32,10 +32,17 @@ export interface ReadingEffort {
 }
 
 /** What makes up the effort of a key. */
-export function effortParts(fingers: BlackFingers, flags: readonly Flag[], reading: ReadingEffort): readonly EffortPart[] {
+export function effortParts(
+  fingers: BlackFingers,
+  flags: readonly Flag[],
+  reading: ReadingEffort,
+): readonly EffortPart[] {
   const hands: readonly Hand[] = ['right', 'left'];
-  const black = hands.flatMap((hand) => fingers[hand].map((finger): EffortPart => ({ kind: 'black', hand, finger, amount: 1 + FINGER_EFFORT[finger] })));
-  const count = (severity: Flag['severity']): number => flags.filter((flag) => flag.severity === severity && !flag.wasThere).length;
+  const black = hands.flatMap((hand) =>
+    fingers[hand].map((finger): EffortPart => ({ kind: 'black', hand, finger, amount: 1 + FINGER_EFFORT[finger] })),
+  );
+  const count = (severity: Flag['severity']): number =>
+    flags.filter((flag) => flag.severity === severity && !flag.wasThere).length;
   const [must, should, lines] = [count('must'), count('should'), Math.max(0, reading.moreLedgerLines)];
   const others: readonly EffortPart[] = [
     { kind: 'must', count: must, amount: MUST_EFFORT * must },
@@ -43,7 +50,10 @@ export function effortParts(fingers: BlackFingers, flags: readonly Flag[], readi
     { kind: 'signs', count: reading.signs, amount: SIGN_EFFORT * reading.signs },
     { kind: 'ledger-lines', count: lines, amount: (MOST_LEDGER_EFFORT * lines) / (lines + HALF_LEDGER_LINES) },
   ];
-  return [...black, ...others.filter(({ amount }) => amount > 0)].map((part) => ({ ...part, amount: thousandths(part.amount) }));
+  return [...black, ...others.filter(({ amount }) => amount > 0)].map((part) => ({
+    ...part,
+    amount: thousandths(part.amount),
+  }));
 }
 
 /** How much there is to do in a key: 0 for nothing, without a bound. */

@@ -73,7 +73,10 @@ export function isFit({ hands, limits }: FitKey, filter: FitFilter): boolean {
 /** Asks all pieces at once. A piece without hands (nothing is fingered in it) never fits. */
 export function askShelf(pieces: readonly PieceFit[], { tonics, enough, filters }: FitQuestion): readonly Fitting[] {
   return pieces.flatMap(({ piece, title, own, keys }) => {
-    const asked = tonics.length === 0 ? keys.filter(({ key }) => key === own) : keys.filter(({ key }) => tonics.includes(key.split('-')[0] as string));
+    const asked =
+      tonics.length === 0
+        ? keys.filter(({ key }) => key === own)
+        : keys.filter(({ key }) => tonics.includes(key.split('-')[0] as string));
     const found = asked.filter((key) => key.hands.length > 0 && filters.every((filter) => isFit(key, filter)));
     const isFound = tonics.length === 0 || enough === 'one' ? found.length > 0 : found.length === tonics.length;
     return isFound ? [{ piece, title, keys: found }] : [];
@@ -81,6 +84,10 @@ export function askShelf(pieces: readonly PieceFit[], { tonics, enough, filters 
 }
 
 /** How many pieces would be left with each of these filters added. */
-export function countEach(pieces: readonly PieceFit[], question: FitQuestion, added: readonly FitFilter[]): readonly number[] {
+export function countEach(
+  pieces: readonly PieceFit[],
+  question: FitQuestion,
+  added: readonly FitFilter[],
+): readonly number[] {
   return added.map((filter) => askShelf(pieces, { ...question, filters: [...question.filters, filter] }).length);
 }

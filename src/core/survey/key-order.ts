@@ -1,4 +1,4 @@
-import { hasMinorThird, namePrint, nameText, pitchClass, signatureOf, signaturesAround, type Key } from '../pitch';
+import { hasMinorThird, nameText, pitchClass, signatureOf, signaturesAround, type Key } from '../pitch';
 
 /** In which order keys are taught. `shape`: by the black and white shape of the tonic triad. */
 export const KEY_ORDERS = ['ease', 'fifths', 'shape'] as const;
@@ -33,15 +33,14 @@ export function placeInOrder(order: KeyOrder, key: Key, own: Key, effort: number
 export interface Rankable {
   readonly key: Key;
   readonly effort: number;
-  /** Why it is left out for now; null where it is not. */
-  readonly leaveOut: string | null;
+  readonly isLeftOut: boolean;
 }
 
 /** Puts keys into an order, best first; those that are left out for now come after the others in every order. */
 export function inOrder<T extends Rankable>(keys: readonly T[], order: KeyOrder, own: Key): readonly T[] {
   return keys.toSorted((a, b) => {
     const [left, right] = [placeInOrder(order, a.key, own, a.effort), placeInOrder(order, b.key, own, b.effort)];
-    return leftOut(a) - leftOut(b) || left[0] - right[0] || left[1] - right[1];
+    return Number(a.isLeftOut) - Number(b.isLeftOut) || left[0] - right[0] || left[1] - right[1];
   });
 }
 
@@ -51,14 +50,7 @@ export function inOwnOrder<T extends Rankable>(keys: readonly T[], tonics: reado
     const at = tonics.indexOf(nameText(key.tonic));
     return at < 0 ? tonics.length : at;
   };
-  return inOrder(keys, 'ease', own).toSorted((a, b) => leftOut(a) - leftOut(b) || place(a) - place(b));
-}
-
-function leftOut({ leaveOut }: Rankable): number {
-  return Number(leaveOut !== null);
-}
-
-/** Why a key is left out for now, where the school avoids short fingers on black keys. */
-export function leaveOutReason(tonic: Key['tonic'], hands: readonly string[]): string {
-  return `In ${namePrint(tonic)} a short finger lies on a black key (${hands.join(' and ')} hand); your school leaves such keys out for now.`;
+  return inOrder(keys, 'ease', own).toSorted(
+    (a, b) => Number(a.isLeftOut) - Number(b.isLeftOut) || place(a) - place(b),
+  );
 }

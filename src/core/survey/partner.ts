@@ -39,4 +39,3 @@ export function fitRange(range: Range, comfortable: Range): RangeFit {
 export function isReadable(key: Key): boolean {
   return Math.abs(signatureOf(key)) <= 7;
 }
-

@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { beamGroup, noteValue, splitLength } from './index';
+import { beamGroup } from '../notation';
+import { noteValue, splitLength } from './note-values';
 
 describe('noteValue', () => {
   it.each([
@@ -7,12 +8,16 @@ describe('noteValue', () => {
     [144, 'half', 1],
     [84, 'quarter', 2],
     [12, '16th', 0],
-  ])('%i ticks of 48 to the quarter: a %s with %i dots', (ticks, type, dots) => expect(noteValue(ticks, 48)).toEqual({ type, dots, ticks }));
+  ])('%i ticks of 48 to the quarter: a %s with %i dots', (ticks, type, dots) =>
+    expect(noteValue(ticks, 48)).toEqual({ type, dots, ticks }),
+  );
 
-  it('says when a length takes several, tied', () => expect([60, 240, 5].map((ticks) => noteValue(ticks, 48))).toEqual([undefined, undefined, undefined]));
+  it('says when a length takes several, tied', () =>
+    expect([60, 240, 5].map((ticks) => noteValue(ticks, 48))).toEqual([undefined, undefined, undefined]));
 
   it('tells the same lengths by whatever grid they are counted in', () => {
-    for (const ticks of [1, 2, 48, 480, 10_080]) expect(noteValue(ticks, ticks)).toEqual({ type: 'quarter', dots: 0, ticks });
+    for (const ticks of [1, 2, 48, 480, 10_080])
+      expect(noteValue(ticks, ticks)).toEqual({ type: 'quarter', dots: 0, ticks });
   });
 });
 

@@ -26,7 +26,9 @@ const known = new Map<number, readonly NoteValue[]>();
 function valuesFor(ticksPerQuarter: number): readonly NoteValue[] {
   const values =
     known.get(ticksPerQuarter) ??
-    TYPES.flatMap(([type, quarters]) => [2, 1, 0].map((dots) => ({ type, dots, ticks: quarters * ticksPerQuarter * (2 - 0.5 ** dots) })))
+    TYPES.flatMap(([type, quarters]) =>
+      [2, 1, 0].map((dots) => ({ type, dots, ticks: quarters * ticksPerQuarter * (2 - 0.5 ** dots) })),
+    )
       .filter(({ ticks }) => Number.isInteger(ticks))
       .sort((a, b) => b.ticks - a.ticks);
   known.set(ticksPerQuarter, values);
@@ -54,7 +56,9 @@ export function splitLength(ticks: Ticks, at: Ticks, beat: Ticks, ticksPerQuarte
   while (left > 0) {
     const whole = noteValue(left, ticksPerQuarter);
     if (whole) return [...pieces, whole];
-    const first = towardsBeat(left, place, beat, ticksPerQuarter) ?? valuesFor(ticksPerQuarter).find((value) => value.ticks <= left && value.dots === 0);
+    const first =
+      towardsBeat(left, place, beat, ticksPerQuarter) ??
+      valuesFor(ticksPerQuarter).find((value) => value.ticks <= left && value.dots === 0);
     if (!first) return pieces;
     pieces.push(first);
     left -= first.ticks;

@@ -2,7 +2,12 @@ import { describe, expect, it } from '@jest/globals';
 import { barTicks, beatAt, beatTicks, lcm } from './ticks';
 
 describe('bars and beats', () => {
-  it.each([[4, 4, 48], [3, 4, 36], [6, 8, 36], [2, 2, 48]])('a bar of %i/%i has %i ticks at twelve a quarter', (beats, beatType, ticks) => {
+  it.each([
+    [4, 4, 48],
+    [3, 4, 36],
+    [6, 8, 36],
+    [2, 2, 48],
+  ])('a bar of %i/%i has %i ticks at twelve a quarter', (beats, beatType, ticks) => {
     expect(barTicks({ beats, beatType }, 12)).toBe(ticks);
   });
 

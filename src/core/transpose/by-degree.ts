@@ -1,4 +1,18 @@
-import { degreeOf, diatonicNumber, intervalSteps, keyOfSignature, pitchClass, signatureAlter, signatureOf, type Interval, type Key, type Mode, type Pitch, type PitchName, type Step } from '../pitch';
+import {
+  degreeOf,
+  diatonicNumber,
+  intervalSteps,
+  keyOfSignature,
+  pitchClass,
+  signatureAlter,
+  signatureOf,
+  type Interval,
+  type Key,
+  type Mode,
+  type Pitch,
+  type PitchName,
+  type Step,
+} from '../pitch';
 
 /** Which sixth and seventh a minor key gets when a piece comes into it from another mode. */
 export const DEGREE_FORMS = ['natural', 'raised'] as const;
@@ -33,7 +47,12 @@ export function pitchByDegree(pitch: Pitch, interval: Interval, signatures: Sign
 }
 
 /** Moves a pitch name degree by degree. */
-export function nameByDegree(name: PitchName, interval: Interval, signatures: Signatures, change: ModeChange): PitchName {
+export function nameByDegree(
+  name: PitchName,
+  interval: Interval,
+  signatures: Signatures,
+  change: ModeChange,
+): PitchName {
   const step = ((((name.step + intervalSteps(interval)) % 7) + 7) % 7) as Step;
   return { step, alter: alterByDegree(name, step, signatures, change) };
 }
@@ -56,7 +75,12 @@ function entering({ to, sixth, seventh }: ModeChange, degree: number): number {
 }
 
 /** The triad on a root in a key: the kind of chord that a major, minor or diminished one becomes there. */
-export function triadKind(root: PitchName, fifths: number, key: Key, change: ModeChange): 'major' | 'minor' | 'diminished' | 'augmented' | null {
+export function triadKind(
+  root: PitchName,
+  fifths: number,
+  key: Key,
+  change: ModeChange,
+): 'major' | 'minor' | 'diminished' | 'augmented' | null {
   const alterOf = (step: Step): number => signatureAlter(fifths, step) + entering(change, degreeOf(key, step));
   const third = ((root.step + 2) % 7) as Step;
   const fifth = ((root.step + 4) % 7) as Step;
@@ -64,4 +88,9 @@ export function triadKind(root: PitchName, fifths: number, key: Key, change: Mod
   return KINDS[`${semitones(third)}/${semitones(fifth)}`] ?? null;
 }
 
-const KINDS: Readonly<Record<string, 'major' | 'minor' | 'diminished' | 'augmented'>> = { '4/7': 'major', '3/7': 'minor', '3/6': 'diminished', '4/8': 'augmented' };
+const KINDS: Readonly<Record<string, 'major' | 'minor' | 'diminished' | 'augmented'>> = {
+  '4/7': 'major',
+  '3/7': 'minor',
+  '3/6': 'diminished',
+  '4/8': 'augmented',
+};

@@ -28,7 +28,12 @@ describe('findKey', () => {
 
   it('finds the key of every demo piece, with the other reading beside it', () => {
     const keys = Object.fromEntries(DEMO_FILES.map(({ id, text }) => [id, found(text)]));
-    expect(keys).toMatchObject({ 'fog-over-the-sluice': 'A-minor', 'slow-ferris': 'G-major', 'mill-wheel': 'F-major', 'lantern-walk': 'C-major' });
+    expect(keys).toMatchObject({
+      'fog-over-the-sluice': 'A-minor',
+      'slow-ferris': 'G-major',
+      'mill-wheel': 'F-major',
+      'lantern-walk': 'C-major',
+    });
   });
 
   it('says how sure it is, and tells the teacher where it hardly is', () => {

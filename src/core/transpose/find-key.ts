@@ -1,6 +1,23 @@
-import { fifteenKeys, intervalOf, keyOfSignature, parseKey, signatureOf, transposeName, type Key, type Mode } from '../pitch';
-import { firstSignature, handNotes, soundingShift, type FoundKey, type HandNote, type Part, type Score } from '../score';
-import { unwrap } from '../result';
+import {
+  fifteenKeys,
+  intervalOf,
+  keyOfSignature,
+  parseKey,
+  signatureOf,
+  transposeName,
+  type Key,
+  type Mode,
+} from '../pitch';
+import {
+  firstSignature,
+  handNotes,
+  soundingShift,
+  type FoundKey,
+  type HandNote,
+  type Part,
+  type Score,
+} from '../score';
+import { unwrap } from '../base';
 import { hear, NOTES_ALONE, signsOfKey, weightOf, WITH_SIGNATURE } from './signs-of-key';
 
 /** A lead this wide over the runner-up is sure; a narrower one than `OPEN` is open. In the unit of the weights. */
@@ -40,7 +57,11 @@ export interface RankedKey {
 
 /** Ranks the keys that a piece may be in, best first. With a signature (in fifths) only its keys are asked; null asks
  * the notes alone. `written` is the mode that the file names, if any. Source of the profiles: Krumhansl & Kessler 1982. */
-export function rankKeysOf(notes: readonly HandNote[], signature: number | null, written: Mode | null): readonly RankedKey[] {
+export function rankKeysOf(
+  notes: readonly HandNote[],
+  signature: number | null,
+  written: Mode | null,
+): readonly RankedKey[] {
   const modes: readonly Mode[] = [...new Set<Mode>([...(written ? [written] : []), ...HEARD_MODES])];
   const candidates = modes.flatMap((mode): readonly Key[] => {
     if (signature === null) return fifteenKeys(mode).filter((key) => Math.abs(signatureOf(key)) <= 6);
@@ -50,7 +71,10 @@ export function rankKeysOf(notes: readonly HandNote[], signature: number | null,
   const weights = signature === null ? NOTES_ALONE : WITH_SIGNATURE;
   const heard = hear(notes);
   return candidates
-    .map((key) => ({ key, weight: weightOf(signsOfKey(key, heard), weights) + (key.mode === written ? SAID_BY_FILE : 0) }))
+    .map((key) => ({
+      key,
+      weight: weightOf(signsOfKey(key, heard), weights) + (key.mode === written ? SAID_BY_FILE : 0),
+    }))
     .sort((a, b) => b.weight - a.weight);
 }
 

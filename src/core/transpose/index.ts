@@ -1,14 +1,8 @@
 export { findKey, rankKeysOf } from './find-key';
-export type { RankedKey } from './find-key';
-export { COURTESIES, drawAccidentals } from './accidentals';
-export type { Courtesy } from './accidentals';
 export { SPELLINGS, otherSpelling } from './respell';
 export type { Spelling } from './respell';
 export { DEGREE_FORMS } from './by-degree';
 export type { DegreeForm } from './by-degree';
 export { groupMove } from './black-groups';
-export type { GroupMove } from './black-groups';
 export { moveScore } from './move-score';
-export type { MoveRequest, MovedScore } from './move-score';
-export { signatureLine } from './signatures';
-export type { SignatureLine } from './signatures';
+export type { MoveRequest } from './move-score';

@@ -1,4 +1,4 @@
-import { childElements, mapChildren, textOf, withoutAttributes, withoutChildren, type XmlElement } from '../markup';
+import { childElements, mapChildren, textOf, withoutAttributes, withoutChildren, type XmlElement } from '../xml';
 
 /** Places of ink, in the coordinates of the old engraving. Source: MusicXML 4.0, attribute groups `position` and `bezier`. */
 const POSITIONS = ['default-x', 'default-y', 'relative-x', 'relative-y'];
@@ -9,9 +9,13 @@ const SIDES = ['placement', 'orientation'];
  * articulations took because of the stem. Whoever engraves the piece chooses them anew. The side of a slur stays: it
  * belongs to the phrase. */
 export function withoutStaleInk(note: XmlElement): XmlElement {
-  const bare = withoutChildren(withoutAttributes(note, POSITIONS), (child) => child.name === 'stem' && isDirected(child));
+  const bare = withoutChildren(
+    withoutAttributes(note, POSITIONS),
+    (child) => child.name === 'stem' && isDirected(child),
+  );
   return mapChildren(bare, (child) => {
-    if (child.name === 'accidental' || child.name === 'beam' || child.name === 'dot') return withoutAttributes(child, POSITIONS);
+    if (child.name === 'accidental' || child.name === 'beam' || child.name === 'dot')
+      return withoutAttributes(child, POSITIONS);
     return child.name === 'notations' ? mapChildren(child, freshNotation) : child;
   });
 }
@@ -23,6 +27,9 @@ function isDirected(stem: XmlElement): boolean {
 function freshNotation(mark: XmlElement): XmlElement {
   if (mark.name === 'slur') return withoutAttributes(mark, [...POSITIONS, ...BEZIER]);
   if (mark.name === 'tied') return withoutAttributes(mark, [...POSITIONS, ...BEZIER, ...SIDES]);
-  if (mark.name === 'articulations') return mapChildren(mark, (child) => withoutAttributes(child, [...POSITIONS, ...SIDES]));
-  return childElements(mark).length > 0 ? mapChildren(mark, (child) => withoutAttributes(child, POSITIONS)) : withoutAttributes(mark, POSITIONS);
+  if (mark.name === 'articulations')
+    return mapChildren(mark, (child) => withoutAttributes(child, [...POSITIONS, ...SIDES]));
+  return childElements(mark).length > 0
+    ? mapChildren(mark, (child) => withoutAttributes(child, POSITIONS))
+    : withoutAttributes(mark, POSITIONS);
 }

@@ -3,14 +3,17 @@ import fc from 'fast-check';
 import { Note as TonalNote } from 'tonal';
 import { fifteenKeys, intervalName, keyText, parseKey, pitchText, type Key } from '../pitch';
 import { attributesOf, itemsOf } from '../score';
-import { asWritten, moveTo } from '../job';
+import { asWritten, moveTo } from '../piece';
 import { writeMusicXml } from '../write';
 import { musicXml } from '../../../tests/support/build-piece';
 import { DEMO_FILES, demoFile } from '../../../tests/support/demo-pieces';
 import { moved, open, USUAL } from '../../../tests/support/open';
 import { groupMove } from './black-groups';
 
-const pitches = (text: string, to: string, wish = {}): string => moved(open(text), to, wish).notes.map(({ pitch }) => pitchText(pitch)).join(' ');
+const pitches = (text: string, to: string, options = {}): string =>
+  moved(open(text), to, options)
+    .notes.map(({ pitch }) => pitchText(pitch))
+    .join(' ');
 
 describe('moving a piece', () => {
   it('moves each hand by its own octaves as well', () => {
@@ -19,7 +22,11 @@ describe('moving a piece', () => {
     expect(pitches(text, 'C', { octaves: { right: 1, left: 0 } })).toBe('C3 C5');
   });
 
-  it.each([['up', 'B4'], ['down', 'B3'], ['nearest', 'B3']] as const)('goes %s to B', (direction, pitch) => {
+  it.each([
+    ['up', 'B4'],
+    ['down', 'B3'],
+    ['nearest', 'B3'],
+  ] as const)('goes %s to B', (direction, pitch) => {
     expect(pitches(musicXml({ right: 'C4w' }), 'B', { direction })).toBe(pitch);
   });
 
@@ -31,7 +38,8 @@ describe('moving a piece', () => {
         const own = piece.key.key;
         const there = moved(piece, keyText(fifteenKeys(own.mode)[place] as Key), { direction: 'up' });
         const again = moved(open(writeMusicXml(there.score)), keyText(own), { direction: 'down' });
-        const told = (notes: typeof again.notes): readonly string[] => notes.map(({ pitch, item }) => `${pitchText(pitch)} ${item.accidental?.sign ?? ''}`);
+        const told = (notes: typeof again.notes): readonly string[] =>
+          notes.map(({ pitch, item }) => `${pitchText(pitch)} ${item.accidental?.sign ?? ''}`);
         expect(told(again.notes)).toEqual(told(piece.notes));
       }),
       { numRuns: 30 },
@@ -52,19 +60,36 @@ describe('moving a piece', () => {
     const version = moved(open(demoFile('bridge-to-the-other-bank')), 'C#');
     const part = version.score.parts[0];
     expect(part && attributesOf(part).flatMap(({ keys }) => keys.map(({ fifths }) => fifths))).toEqual([7, -4]);
-    expect(version.remarks).toContainEqual({ code: 'respelled-key', bar: '9', part: 'Piano', from: 'G♯ major', to: 'A♭ major' });
+    expect(version.remarks).toContainEqual({
+      code: 'respelled-key',
+      bar: '9',
+      part: 'Piano',
+      from: 'G♯ major',
+      to: 'A♭ major',
+    });
   });
 
   it('moves chord symbols, root and bass', () => {
-    const chord = '<harmony><root><root-step>G</root-step></root><kind>dominant</kind><bass><bass-step>B</bass-step></bass></harmony>';
+    const chord =
+      '<harmony><root><root-step>G</root-step></root><kind>dominant</kind><bass><bass-step>B</bass-step></bass></harmony>';
     const version = moved(open(musicXml({ right: 'G4w', fifths: 1, extra: { 1: chord } })), 'Bb');
-    const names = version.score.parts.flatMap(itemsOf).flatMap((item) => (item.kind === 'harmony' ? [...item.roots, ...item.basses] : []));
-    expect(names).toEqual([{ step: 6, alter: -1 }, { step: 1, alter: 0 }]);
+    const names = version.score.parts
+      .flatMap(itemsOf)
+      .flatMap((item) => (item.kind === 'harmony' ? [...item.roots, ...item.basses] : []));
+    expect(names).toEqual([
+      { step: 6, alter: -1 },
+      { step: 1, alter: 0 },
+    ]);
     expect(writeMusicXml(version.score)).toContain('<root><root-step>B</root-step><root-alter>-1</root-alter></root>');
   });
 
   it('moves a part for a transposing instrument as sounding music: it stays a part for that instrument', () => {
-    const clarinet = musicXml({ right: 'D4q E4q F#4h', fifths: 2, mode: 'major', attributes: '<transpose><diatonic>-1</diatonic><chromatic>-2</chromatic></transpose>' });
+    const clarinet = musicXml({
+      right: 'D4q E4q F#4h',
+      fifths: 2,
+      mode: 'major',
+      attributes: '<transpose><diatonic>-1</diatonic><chromatic>-2</chromatic></transpose>',
+    });
     const version = moved(open(clarinet), 'F');
     expect(version.notes.map(({ pitch }) => pitchText(pitch)).join(' ')).toBe('F4 G4 A4');
     const written = writeMusicXml(version.score);
@@ -75,21 +100,26 @@ describe('moving a piece', () => {
 
   it('puts a signature into a piece that has none', () => {
     const bare = musicXml({ right: 'C4w' }).replace(/<key>.*<\/key>/, '');
-    expect(writeMusicXml(moved(open(bare), 'D').score)).toMatch(/<divisions>2<\/divisions><key><fifths>2<\/fifths><\/key>/);
+    expect(writeMusicXml(moved(open(bare), 'D').score)).toMatch(
+      /<divisions>2<\/divisions><key><fifths>2<\/fifths><\/key>/,
+    );
   });
 
   it('refuses to leave the nine octaves, and names the bar', () => {
     const piece = open(musicXml({ right: 'C9w' }));
-    const wish = { ...USUAL, to: piece.key.key, octaves: { right: 1, left: 0 } };
-    expect(moveTo(piece, asWritten(piece), wish)).toMatchObject({ ok: false, error: { code: 'move.out-of-range', bar: '1' } });
+    const options = { ...USUAL, to: piece.key.key, octaves: { right: 1, left: 0 } };
+    expect(moveTo(piece, asWritten(piece), options)).toMatchObject({
+      ok: false,
+      error: { code: 'move.out-of-range', bar: '1' },
+    });
   });
-
 
   it('never changes how a piece sounds by its spelling', () => {
     for (const { text } of DEMO_FILES) {
       const piece = open(text);
       for (const tonic of ['C#', 'Gb', 'B', 'D#', 'Ab'].filter((name) => parseKey(name, piece.key.key.mode))) {
-        const midi = (spelling: 'strict' | 'plain'): readonly number[] => moved(piece, tonic, { spelling }).notes.map((note) => note.midi);
+        const midi = (spelling: 'strict' | 'plain'): readonly number[] =>
+          moved(piece, tonic, { spelling }).notes.map((note) => note.midi);
         expect(midi('plain')).toEqual(midi('strict'));
       }
     }
@@ -100,7 +130,9 @@ describe('plain spelling', () => {
   it('has no double signs and no B♯ E♯ C♭ F♭ that the signature does not hold', () => {
     const chromatic = musicXml({ right: 'C4q C#4q D4q D#4q | E4q F4q F#4q G#4q | A4q A#4q B4q C5q', mode: 'major' });
     for (const tonic of ['B', 'F#', 'Db', 'Gb', 'Ab', 'E']) {
-      const strange = moved(open(chromatic), tonic, { spelling: 'plain' }).notes.filter(({ pitch }) => Math.abs(pitch.alter) > 1);
+      const strange = moved(open(chromatic), tonic, { spelling: 'plain' }).notes.filter(
+        ({ pitch }) => Math.abs(pitch.alter) > 1,
+      );
       expect(strange).toEqual([]);
     }
     expect(pitches(musicXml({ right: 'F#4w', mode: 'major' }), 'B', { spelling: 'strict' })).toBe('E#4');
@@ -127,8 +159,8 @@ describe('another mode, degree by degree', () => {
     ['C-lydian', {}, 'C4 D4 E4 F#4 G4 A4 B4 C5'],
     ['D-dorian', {}, 'D4 E4 F4 G4 A4 B4 C5 D5'],
     ['E-minor', {}, 'E4 F#4 G4 A4 B4 C5 D#5 E5'],
-  ] as const)('into %s %j', (to, wish, expected) => {
-    const version = moved(open(musicXml(scale)), to, wish);
+  ] as const)('into %s %j', (to, options, expected) => {
+    const version = moved(open(musicXml(scale)), to, options);
     expect(version.notes.map(({ pitch }) => pitchText(pitch)).join(' ')).toBe(expected);
     expect(version.remarks.map(({ code }) => code)).toContain('other-mode');
   });
@@ -148,9 +180,18 @@ describe('another mode, degree by degree', () => {
   });
 
   it('turns the triads of chord symbols into those of the degree', () => {
-    const chord = (step: string, kind: string): string => `<harmony><root><root-step>${step}</root-step></root><kind>${kind}</kind></harmony>`;
-    const text = musicXml({ right: 'C4w | F4w | G4w | A4w', mode: 'major', extra: { 1: chord('C', 'major'), 2: chord('F', 'major'), 3: chord('G', 'major'), 4: chord('A', 'minor') } });
-    const kinds = [...writeMusicXml(moved(open(text), 'C-minor').score).matchAll(/<root-step>(.)<\/root-step>(<root-alter>-1<\/root-alter>)?<\/root><kind>(\w+)</g)].map(([, step, flat, kind]) => `${step}${flat ? 'b' : ''} ${kind}`);
+    const chord = (step: string, kind: string): string =>
+      `<harmony><root><root-step>${step}</root-step></root><kind>${kind}</kind></harmony>`;
+    const text = musicXml({
+      right: 'C4w | F4w | G4w | A4w',
+      mode: 'major',
+      extra: { 1: chord('C', 'major'), 2: chord('F', 'major'), 3: chord('G', 'major'), 4: chord('A', 'minor') },
+    });
+    const kinds = [
+      ...writeMusicXml(moved(open(text), 'C-minor').score).matchAll(
+        /<root-step>(.)<\/root-step>(<root-alter>-1<\/root-alter>)?<\/root><kind>(\w+)</g,
+      ),
+    ].map(([, step, flat, kind]) => `${step}${flat ? 'b' : ''} ${kind}`);
     expect(kinds).toEqual(['C minor', 'F minor', 'G major', 'Ab major']);
   });
 });
@@ -166,7 +207,11 @@ describe('groupMove', () => {
     expect(move('G4q/2 A4q/3 B4h/4', 'D3h/3 E3h/2')).toBe('black B-major down');
     const piece = open(musicXml({ right: 'G4q/2 A4q/3 B4h/4', mode: 'major' }));
     const black = moved(piece, 'B', { direction: 'down' });
-    expect(black.notes.map(({ pitch, finger }) => `${pitchText(pitch)} ${finger}`)).toEqual(['F#4 2', 'G#4 3', 'A#4 4']);
+    expect(black.notes.map(({ pitch, finger }) => `${pitchText(pitch)} ${finger}`)).toEqual([
+      'F#4 2',
+      'G#4 3',
+      'A#4 4',
+    ]);
   });
 
   it('goes back half a step up from the black groups', () => {
@@ -183,13 +228,21 @@ describe('the teacher’s spelling', () => {
     const piece = open(musicXml({ right: 'F#4w~ | F#4h D4h', mode: 'major' }));
     const id = piece.notes[0]?.id ?? '';
     const version = moved(piece, 'C', { respelled: [id] });
-    expect(version.notes.map(({ pitch, item }) => `${pitchText(pitch)} ${item.accidental?.sign ?? '-'}`)).toEqual(['Gb4 flat', 'Gb4 -', 'D4 -']);
+    expect(version.notes.map(({ pitch, item }) => `${pitchText(pitch)} ${item.accidental?.sign ?? '-'}`)).toEqual([
+      'Gb4 flat',
+      'Gb4 -',
+      'D4 -',
+    ]);
     expect(version.notes.map(({ midi }) => midi)).toEqual(piece.notes.map(({ midi }) => midi));
   });
 
   it('leaves D, G and A alone: they have no other letter with one sign', () => {
     const piece = open(musicXml({ right: 'D4q G4q A4q C4q', mode: 'major' }));
-    expect(moved(piece, 'C', { respelled: piece.notes.map(({ id }) => id) }).notes.map(({ pitch }) => pitchText(pitch)).join(' ')).toBe('D4 G4 A4 B#3');
+    expect(
+      moved(piece, 'C', { respelled: piece.notes.map(({ id }) => id) })
+        .notes.map(({ pitch }) => pitchText(pitch))
+        .join(' '),
+    ).toBe('D4 G4 A4 B#3');
   });
 
   it('lists what plain spelling changed, each once with its bars', () => {

@@ -15,18 +15,35 @@ import {
   type Direction,
   type Interval,
   type Key,
-  type Mode,
   type Pitch,
   type PitchName,
 } from '../pitch';
-import { assertNever, err, ok, type Fault, type Remark, type Result } from '../result';
-import { handOfStaff, type Hand, type HarmonyItem, type KeySignature, type Measure, type MeasureItem, type NoteId, type NoteItem, type Part, type Score } from '../score';
-import { element, firstChild, mapChildren, textOf, type XmlElement } from '../markup';
-import { modeShift, nameByDegree, pitchByDegree, triadKind, type DegreeForm, type ModeChange, type Signatures } from './by-degree';
-import { drawAccidentals, type Courtesy } from './accidentals';
+import { assertNever, err, ok, type Fault, type Remark, type Result } from '../base';
+import {
+  handOfStaff,
+  type Hand,
+  type HarmonyItem,
+  type Measure,
+  type MeasureItem,
+  type NoteId,
+  type NoteItem,
+  type Part,
+  type Score,
+} from '../score';
+import { element, firstChild, mapChildren, textOf, type XmlElement } from '../xml';
+import {
+  modeShift,
+  nameByDegree,
+  pitchByDegree,
+  triadKind,
+  type DegreeForm,
+  type ModeChange,
+  type Signatures,
+} from './by-degree';
+import { drawAccidentals, type Courtesy, signatureLine, withFirstSignature, type SignatureLine } from '../notation';
 import { withoutStaleInk } from './ink';
+import { moveSignatures } from './move-signatures';
 import { enharmonicTurn, isHardSpelling, otherSpelling, respelled, type Spelling } from './respell';
-import { signatureLine, withFirstSignature, type SignatureLine } from './signatures';
 
 /** How a piece is to be moved. `pupil` is the part whose hands may take octaves of their own. */
 export interface MoveRequest {
@@ -36,6 +53,7 @@ export interface MoveRequest {
   readonly octaves: Readonly<Record<Hand, number>>;
   readonly spelling: Spelling;
   readonly courtesy: Courtesy;
+  /** Which sixth and seventh a minor key gets from another mode. */
   readonly sixth: DegreeForm;
   readonly seventh: DegreeForm;
   /** Ids of notes that the teacher wants under the other letter. */
@@ -56,24 +74,41 @@ export interface MovedScore {
 export function moveScore(score: Score, request: MoveRequest): Result<MovedScore, Fault> {
   const { from, to, octaves } = request;
   const interval = intervalToKey(from, to, request.direction);
-  const staysPut = sameKey(from, to) && octaves.right === 0 && octaves.left === 0 && request.spelling === 'strict' && request.respelled.length === 0;
+  const staysPut =
+    sameKey(from, to) &&
+    octaves.right === 0 &&
+    octaves.left === 0 &&
+    request.spelling === 'strict' &&
+    request.respelled.length === 0;
   if (staysPut) return ok({ score, interval, remarks: [] });
-  const change: ModeChange | null = from.mode === to.mode ? null : { from: from.mode, to: to.mode, sixth: request.sixth, seventh: request.seventh };
+  const change: ModeChange | null =
+    from.mode === to.mode ? null : { from: from.mode, to: to.mode, sixth: request.sixth, seventh: request.seventh };
   const remarks: Remark[] = change ? [{ code: 'other-mode', from: keyPrint(from), to: keyPrint(to) }] : [];
   const parts: Part[] = [];
   for (const part of score.parts) {
-    const moved = movePart(part, interval, change, request, remarks);
+    const moved = movePart(part, interval, { change, request, remarks });
     if (!moved.ok) return moved;
     parts.push(drawAccidentals(moved.value, request.courtesy));
   }
   return ok({ score: { ...score, parts }, interval, remarks });
 }
 
-function movePart(unmoved: Part, interval: Interval, change: ModeChange | null, request: MoveRequest, remarks: Remark[]): Result<Part, Fault> {
+function movePart(
+  unmoved: Part,
+  interval: Interval,
+  {
+    change,
+    request,
+    remarks,
+  }: { readonly change: ModeChange | null; readonly request: MoveRequest; readonly remarks: Remark[] },
+): Result<Part, Fault> {
   const part = withFirstSignature(unmoved);
   const before = signatureLine(part);
   const fifthsMoved = interval.fifths + (change ? modeShift(change) : 0);
-  const withKeys: Part = { ...part, measures: part.measures.map((measure) => moveSignatures(measure, part, fifthsMoved, request, remarks)) };
+  const withKeys: Part = {
+    ...part,
+    measures: part.measures.map((measure) => moveSignatures(measure, part, { fifthsMoved, request, remarks })),
+  };
   const after = signatureLine(withKeys);
   const mover: Mover = { part, interval, fifthsMoved, change, request, before, after, remarks };
   const measures: Measure[] = [];
@@ -101,42 +136,6 @@ interface Mover {
   readonly remarks: Remark[];
 }
 
-function moveSignatures(measure: Measure, part: Part, fifthsMoved: number, request: MoveRequest, remarks: Remark[]): Measure {
-  const items = measure.items.map((item): MeasureItem => {
-    if (item.kind !== 'attributes' || item.keys.length === 0) return item;
-    return { ...item, keys: item.keys.map((key) => moveSignature(key, measure, part, fifthsMoved, request, remarks)) };
-  });
-  return { ...measure, items };
-}
-
-function moveSignature(
-  key: KeySignature,
-  measure: Measure,
-  part: Part,
-  fifthsMoved: number,
-  request: MoveRequest,
-  remarks: Remark[],
-): KeySignature {
-  const strict = key.fifths + fifthsMoved;
-  const turn = enharmonicTurn(strict);
-  const fifths = strict + turn.fifths;
-  if (turn.fifths !== 0) {
-    const mode = movedMode(key.mode, request) ?? request.to.mode;
-    remarks.push({ code: 'respelled-key', bar: measure.number, part: part.name, from: keyName(strict, mode), to: keyName(fifths, mode) });
-  }
-  return { ...key, fifths, mode: movedMode(key.mode, request) };
-}
-
-/** The mode that a signature names, where it names one: the piece's new one. */
-function movedMode(mode: Mode | null, { from, to }: MoveRequest): Mode | null {
-  return mode !== null && from.mode !== to.mode ? to.mode : mode;
-}
-
-function keyName(fifths: number, mode: Key['mode']): string {
-  const key = keyOfSignature(fifths, mode);
-  return key.ok ? keyPrint(key.value) : `${Math.abs(fifths)} ${fifths > 0 ? 'sharps' : 'flats'}`;
-}
-
 function moveItem(item: MeasureItem, measure: Measure, mover: Mover): Result<MeasureItem, Fault> {
   switch (item.kind) {
     case 'note':
@@ -160,7 +159,12 @@ function moveHarmony(item: HarmonyItem, measure: Measure, mover: Mover): Harmony
   const roots = item.roots.map((root) => nameByDegree(root, interval, signatures, change));
   const key = keyOfSignature(signatures.after, change.to);
   const kind = roots[0] && key.ok ? triadKind(roots[0], signatures.after, key.value, change) : null;
-  return { ...item, roots, basses: item.basses.map((bass) => nameByDegree(bass, interval, signatures, change)), xml: withTriad(item.xml, kind) };
+  return {
+    ...item,
+    roots,
+    basses: item.basses.map((bass) => nameByDegree(bass, interval, signatures, change)),
+    xml: withTriad(item.xml, kind),
+  };
 }
 
 /** A plain triad becomes the triad of its degree in the new mode; other chords keep their kind. */
@@ -172,7 +176,10 @@ function withTriad(harmony: XmlElement, kind: string | null): XmlElement {
 }
 
 function signaturesAt(measure: Measure, onset: number, staff: number, mover: Mover): Signatures {
-  return { before: mover.before.at(measure.index, onset, staff).fifths, after: mover.after.at(measure.index, onset, staff).fifths };
+  return {
+    before: mover.before.at(measure.index, onset, staff).fifths,
+    after: mover.after.at(measure.index, onset, staff).fifths,
+  };
 }
 
 function moveNames(names: readonly PitchName[], interval: Interval): readonly PitchName[] {
@@ -220,7 +227,9 @@ function spell(strict: Pitch, note: NoteItem, measure: Measure, mover: Mover): P
 /** Each respelling is listed once, with its bars. */
 function tellRespelled(from: Pitch, to: Pitch, bar: string, remarks: Remark[]): void {
   const names = { from: namePrint(from), to: namePrint(to) };
-  const at = remarks.findIndex((remark) => remark.code === 'respelled-note' && remark.from === names.from && remark.to === names.to);
+  const at = remarks.findIndex(
+    (remark) => remark.code === 'respelled-note' && remark.from === names.from && remark.to === names.to,
+  );
   const told = remarks[at];
   if (told?.code !== 'respelled-note') remarks.push({ code: 'respelled-note', bars: [bar], ...names });
   else if (told.bars.at(-1) !== bar) remarks[at] = { ...told, bars: [...told.bars, bar] };
@@ -240,5 +249,6 @@ function isRaisedDegree(key: Key, pitch: Pitch, plain: number): boolean {
 function proposeEnharmonic(key: Key, remarks: Remark[]): void {
   if (remarks.some((remark) => remark.code === 'enharmonic-proposed')) return;
   const other = enharmonicKey(key);
-  if (other.ok && Math.abs(signatureOf(other.value)) <= MAX_SIGNS) remarks.push({ code: 'enharmonic-proposed', to: keyPrint(other.value) });
+  if (other.ok && Math.abs(signatureOf(other.value)) <= MAX_SIGNS)
+    remarks.push({ code: 'enharmonic-proposed', to: keyPrint(other.value) });
 }

@@ -25,12 +25,34 @@ export interface SignsOfKey {
  * of the handbook, fitted by a random search on 66 published tunes and the demo pieces, so their figures are no proof.
  * Checked by: find-key.test.ts on pieces of the handbook's kind; npm run bench prints the tunes and which are missed. */
 export const WITH_SIGNATURE: SignsOfKey = {
-  profile: 0.58, scale: 0.75, far: -0.91, lastBass: 0.09, lastTop: 0.1, lastTriad: 0.1, firstBass: 0.11,
-  downbeatBass: 0.17, downbeatTriad: 0.11, raisedSeventh: 0.2, isMajor: 0.15, tonicShare: 0.29, signs: -0.05,
+  profile: 0.58,
+  scale: 0.75,
+  far: -0.91,
+  lastBass: 0.09,
+  lastTop: 0.1,
+  lastTriad: 0.1,
+  firstBass: 0.11,
+  downbeatBass: 0.17,
+  downbeatTriad: 0.11,
+  raisedSeventh: 0.2,
+  isMajor: 0.15,
+  tonicShare: 0.29,
+  signs: -0.05,
 };
 export const NOTES_ALONE: SignsOfKey = {
-  profile: 0.71, scale: 1.85, far: -0.91, lastBass: 0.16, lastTop: 0.1, lastTriad: 0.1, firstBass: 0.16,
-  downbeatBass: 0.1, downbeatTriad: 0.1, raisedSeventh: 0.14, isMajor: 0.1, tonicShare: 0.21, signs: -0.04,
+  profile: 0.71,
+  scale: 1.85,
+  far: -0.91,
+  lastBass: 0.16,
+  lastTop: 0.1,
+  lastTriad: 0.1,
+  firstBass: 0.16,
+  downbeatBass: 0.1,
+  downbeatTriad: 0.1,
+  raisedSeventh: 0.14,
+  isMajor: 0.1,
+  tonicShare: 0.21,
+  signs: -0.04,
 };
 
 export function weightOf(signs: SignsOfKey, weights: SignsOfKey): number {
@@ -58,11 +80,15 @@ export function hear(all: readonly HandNote[]): Heard {
     names.set(place, (names.get(place) ?? 0) + duration);
   }
   const end = notes.reduce((latest, { onset, duration }) => Math.max(latest, onset + duration), 0);
-  const together = (moment: number | undefined): readonly HandNote[] => notes.filter(({ onset }) => onset === moment).toSorted((a, b) => a.midi - b.midi);
+  const together = (moment: number | undefined): readonly HandNote[] =>
+    notes.filter(({ onset }) => onset === moment).toSorted((a, b) => a.midi - b.midi);
   return {
     semitones,
     names,
-    total: Math.max(1, notes.reduce((sum, { duration }) => sum + duration, 0)),
+    total: Math.max(
+      1,
+      notes.reduce((sum, { duration }) => sum + duration, 0),
+    ),
     first: together(notes[0]?.onset),
     downbeat: together(notes.find(({ beat }) => beat === 1)?.onset),
     last: notes.filter(({ onset, duration }) => onset + duration === end).toSorted((a, b) => a.midi - b.midi),
@@ -81,10 +107,12 @@ export function signsOfKey(key: Key, heard: Heard): SignsOfKey {
   const tonic = fifthsOf(key.tonic);
   const scale: readonly number[] = SCALES[mode];
   const third = mode === 'minor' ? -3 : 4;
-  const shareOf = (worth: (place: number) => number): number => [...heard.names].reduce((sum, [place, time]) => sum + worth(place - tonic) * time, 0) / heard.total;
+  const shareOf = (worth: (place: number) => number): number =>
+    [...heard.names].reduce((sum, [place, time]) => sum + worth(place - tonic) * time, 0) / heard.total;
   const place = (note: HandNote | undefined): number | null => (note ? fifthsOf(note.pitch) - tonic : null);
   const isTonic = (note: HandNote | undefined): number => Number(place(note) === 0);
-  const isTriad = (notes: readonly HandNote[]): number => Number(notes.every((note) => [0, 1, third].includes(place(note) ?? Number.NaN)));
+  const isTriad = (notes: readonly HandNote[]): number =>
+    Number(notes.every((note) => [0, 1, third].includes(place(note) ?? Number.NaN)));
   return {
     profile: profileFit(heard.semitones, pitchClass(key.tonic), mode),
     scale: shareOf((at) => (scale.includes(at) ? 1 : mode === 'minor' && RAISED.includes(at) ? RAISED_COUNT : 0)),

@@ -1,8 +1,16 @@
-import { element, mapChildren, withAttribute, withChildren, withoutAttributes, type XmlElement, type XmlNode } from '../markup';
+import {
+  element,
+  mapChildren,
+  withAttribute,
+  withChildren,
+  withoutAttributes,
+  type XmlElement,
+  type XmlNode,
+  serialiseXml,
+} from '../xml';
 import type { MeasureItem, Part, Score } from '../score';
-import { signatureLine } from '../transpose';
+import { signatureLine } from '../notation';
 import { noteTextWriter, type NoteTexts } from './note-texts';
-import { serialiseXml } from './serialise';
 import { writePart } from './write-score';
 
 /** One version of a piece on the engraved page. `prefix` keeps its note ids apart from those of the other versions;
@@ -31,8 +39,14 @@ export interface StaffKeyChange {
  * Every note has an id: the layer's prefix and its own. `breaks` are the bar indexes where systems begin; each system
  * is a page of its own, so that it can be drawn by itself. The breaks, widths and credits of the files are left out, since they belong to another page. */
 export function engravingPage(layers: readonly Layer[], breaks: readonly number[]): EngravingPage {
-  const parts = layers.flatMap((layer) => layer.score.parts.map((part) => ({ layer, part, id: `${layer.prefix}${part.id}` })));
-  const list = element('part-list', {}, parts.map(({ layer, part, id }) => scorePart(layer, part, id)));
+  const parts = layers.flatMap((layer) =>
+    layer.score.parts.map((part) => ({ layer, part, id: `${layer.prefix}${part.id}` })),
+  );
+  const list = element(
+    'part-list',
+    {},
+    parts.map(({ layer, part, id }) => scorePart(layer, part, id)),
+  );
   const bodies = parts.map(({ layer, part, id }, i) => {
     const written = withAttribute(writePart(part, noteTextWriter(part, layer.prefix, layer.texts, breaks)), 'id', id);
     return preparePart(written, i === 0 ? breaks : []);
@@ -43,11 +57,19 @@ export function engravingPage(layers: readonly Layer[], breaks: readonly number[
 }
 
 function keyChanges(parts: readonly Part[]): readonly StaffKeyChange[] {
-  const isChange = (item: MeasureItem): boolean => item.kind === 'attributes' && item.onset === 0 && item.keys.length > 0;
-  const changing = parts.flatMap((part) => part.measures.filter(({ index, items }) => index > 0 && items.some(isChange)).map(({ index }) => index));
+  const isChange = (item: MeasureItem): boolean =>
+    item.kind === 'attributes' && item.onset === 0 && item.keys.length > 0;
+  const changing = parts.flatMap((part) =>
+    part.measures.filter(({ index, items }) => index > 0 && items.some(isChange)).map(({ index }) => index),
+  );
   const lines = parts.map((part) => ({ part, line: signatureLine(part) }));
   return [...new Set(changing)]
-    .map((bar) => ({ bar, fifths: lines.flatMap(({ part, line }) => Array.from({ length: part.staves }, (_, i) => line.at(bar, 0, i + 1).fifths)) }))
+    .map((bar) => ({
+      bar,
+      fifths: lines.flatMap(({ part, line }) =>
+        Array.from({ length: part.staves }, (_, i) => line.at(bar, 0, i + 1).fifths),
+      ),
+    }))
     .filter(({ fifths }) => new Set(fifths).size > 1);
 }
 

@@ -1,13 +1,11 @@
 export { writeMusicXml } from './write-score';
-export { serialiseXml } from './serialise';
 export { writeMidiFile } from './midi/write-midi';
-export { writeAbc } from './abc/write-abc';
+export { abcKey, writeAbc } from './abc/write-abc';
 export { packMxl } from './pack-mxl';
 export { writeOwnFile } from './own-file';
 export { fileStem } from './file-name';
 export { engravingPage } from './engraving';
 export type { EngravingPage, StaffKeyChange } from './engraving';
-export type { Layer } from './engraving';
 export { NO_TEXTS, ROOM_MARK } from './note-texts';
 export type { NoteTexts } from './note-texts';
 export { systemBreaks } from './page-layout';

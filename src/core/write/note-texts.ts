@@ -1,4 +1,4 @@
-import { childText, element, firstChild, withAttribute, withChildren, type XmlElement } from '../markup';
+import { childText, element, firstChild, withAttribute, withChildren, type XmlElement } from '../xml';
 import type { NoteId, NoteItem, Part } from '../score';
 import { writeItem, type ItemWriter } from './write-score';
 import { writeNote } from './write-note';
@@ -25,7 +25,10 @@ export function noteTextWriter(part: Part, prefix: string, texts: NoteTexts, bre
   const roomAt = texts.roomLines === 0 ? new Set<NoteId>() : firstNotes(part, breaks);
   return (item) => {
     if (item.kind !== 'note') return writeItem(item);
-    const under = [...texts.lines.map((line) => line.get(item.id)), ...Array.from({ length: texts.roomLines }, () => (roomAt.has(item.id) ? ROOM_MARK : undefined))];
+    const under = [
+      ...texts.lines.map((line) => line.get(item.id)),
+      ...Array.from({ length: texts.roomLines }, () => (roomAt.has(item.id) ? ROOM_MARK : undefined)),
+    ];
     const lyrics = under.flatMap((text, i) => (text === undefined ? [] : [lyric(sung + i + 1, text)]));
     const words = texts.words.get(item.id);
     const note = withAttribute(writeNote(item), 'id', prefix + item.id);
@@ -42,18 +45,33 @@ function lyric(line: number, text: string): XmlElement {
 function withWords(note: XmlElement, words: string): XmlElement {
   const fingering = element('fingering', { placement: 'above' }, [words]);
   const notations = firstChild(note, 'notations');
-  if (!notations) return withChildren(note, [...note.children, element('notations', {}, [element('technical', {}, [fingering])])]);
+  if (!notations)
+    return withChildren(note, [...note.children, element('notations', {}, [element('technical', {}, [fingering])])]);
   const technical = firstChild(notations, 'technical');
   const marked = technical
-    ? withChildren(notations, notations.children.map((child) => (child === technical ? withChildren(technical, [...technical.children, fingering]) : child)))
+    ? withChildren(
+        notations,
+        notations.children.map((child) =>
+          child === technical ? withChildren(technical, [...technical.children, fingering]) : child,
+        ),
+      )
     : withChildren(notations, [...notations.children, element('technical', {}, [fingering])]);
-  return withChildren(note, note.children.map((child) => (child === notations ? marked : child)));
+  return withChildren(
+    note,
+    note.children.map((child) => (child === notations ? marked : child)),
+  );
 }
 
 /** How many lines of words are sung under this part. */
 function sungLines(part: Part): number {
   const numbers = part.measures.flatMap(({ items }) =>
-    items.flatMap((item) => (item.kind === 'note' ? item.xml.children.flatMap((child) => (child.kind === 'element' && child.name === 'lyric' ? [lineOf(child)] : [])) : [])),
+    items.flatMap((item) =>
+      item.kind === 'note'
+        ? item.xml.children.flatMap((child) =>
+            child.kind === 'element' && child.name === 'lyric' ? [lineOf(child)] : [],
+          )
+        : [],
+    ),
   );
   return Math.max(0, ...numbers);
 }

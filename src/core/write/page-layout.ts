@@ -29,5 +29,7 @@ function barWidths(score: Score): readonly number[] {
 }
 
 function onsetsOf(measure: Measure | undefined): readonly string[] {
-  return (measure?.items ?? []).flatMap((item) => (item.kind === 'note' ? [`${item.onset}${item.isGrace ? item.id : ''}`] : []));
+  return (measure?.items ?? []).flatMap((item) =>
+    item.kind === 'note' ? [`${item.onset}${item.isGrace ? item.id : ''}`] : [],
+  );
 }

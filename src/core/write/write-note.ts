@@ -1,11 +1,24 @@
-import { element, firstChild, withChild, withoutChildren, type XmlElement } from '../markup';
-import { LETTERS } from '../pitch';
+import { element, firstChild, withChild, withoutChildren, type XmlElement } from '../xml';
+import { LETTERS, samePitch, type Pitch } from '../pitch';
 import { readAccidental, readFingers, readPitch } from '../read';
 import type { DrawnAccidental, NoteItem } from '../score';
-import { samePitch, type Pitch } from '../pitch';
 
 /** What stands before `<accidental>` in a note. Source: MusicXML 4.0, `note`. */
-const BEFORE_ACCIDENTAL = ['grace', 'cue', 'chord', 'pitch', 'rest', 'duration', 'tie', 'instrument', 'footnote', 'level', 'voice', 'type', 'dot'];
+const BEFORE_ACCIDENTAL = [
+  'grace',
+  'cue',
+  'chord',
+  'pitch',
+  'rest',
+  'duration',
+  'tie',
+  'instrument',
+  'footnote',
+  'level',
+  'voice',
+  'type',
+  'dot',
+];
 
 /** The element of a note, with the typed values in place of those it was read with.
  * Where nothing was changed the very element comes back. */
@@ -32,7 +45,10 @@ function writeAccidental(note: NoteItem, xml: XmlElement): XmlElement {
   if (sameSign(readAccidental(xml), note.accidental)) return xml;
   if (!note.accidental) return withoutChildren(xml, (child) => child.name === 'accidental');
   const { sign, courtesy, parentheses } = note.accidental;
-  const attributes: Record<string, string> = { ...(courtesy ? { cautionary: 'yes' } : {}), ...(parentheses ? { parentheses: 'yes' } : {}) };
+  const attributes: Record<string, string> = {
+    ...(courtesy ? { cautionary: 'yes' } : {}),
+    ...(parentheses ? { parentheses: 'yes' } : {}),
+  };
   return withChild(xml, element('accidental', attributes, [sign]), BEFORE_ACCIDENTAL);
 }
 
@@ -41,7 +57,16 @@ function sameSign(a: DrawnAccidental | null, b: DrawnAccidental | null): boolean
 }
 
 /** What stands before `<notations>` in a note. Source: MusicXML 4.0, `note`. */
-const BEFORE_NOTATIONS = [...BEFORE_ACCIDENTAL, 'accidental', 'time-modification', 'stem', 'notehead', 'notehead-text', 'staff', 'beam'];
+const BEFORE_NOTATIONS = [
+  ...BEFORE_ACCIDENTAL,
+  'accidental',
+  'time-modification',
+  'stem',
+  'notehead',
+  'notehead-text',
+  'staff',
+  'beam',
+];
 
 /** Fingers that are as they were read stay in their element as it is. A note whose fingers were taken away loses them there too; other
  * fingers take the place of the printed ones. Alternates that a file offers beside them are left alone. */
@@ -51,10 +76,16 @@ function writeFingers(note: NoteItem, xml: XmlElement): XmlElement {
   const technical = firstChild(notations, 'technical') ?? element('technical', {}, []);
   const old = technical.children.find((child): child is XmlElement => isMainFingering(child));
   const without = withoutChildren(technical, isMainFingering);
-  const written = note.fingers.map((finger) => element('fingering', fingeringAttributes(old, note.staff), [String(finger)]));
+  const written = note.fingers.map((finger) =>
+    element('fingering', fingeringAttributes(old, note.staff), [String(finger)]),
+  );
   const fingered = { ...without, children: [...written, ...without.children] };
-  const inside = hasElements(fingered) ? withChild(notations, fingered, BEFORE_TECHNICAL) : withoutChildren(notations, (child) => child === technical);
-  return hasElements(inside) ? withChild(xml, inside, BEFORE_NOTATIONS) : withoutChildren(xml, (child) => child === notations);
+  const inside = hasElements(fingered)
+    ? withChild(notations, fingered, BEFORE_TECHNICAL)
+    : withoutChildren(notations, (child) => child === technical);
+  return hasElements(inside)
+    ? withChild(xml, inside, BEFORE_NOTATIONS)
+    : withoutChildren(xml, (child) => child === notations);
 }
 
 /** Ties and slurs are written before fingers. Source: MusicXML 4.0 allows any order; this is the usual one. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import { childElements, isElement, type XmlElement } from '../markup';
-import { parseXml } from '../read/parse-xml';
-import { unwrap } from '../result';
+import { childElements, isElement, type XmlElement } from '../xml';
+import { parseXml } from '../xml/parse-xml';
+import { unwrap } from '../base';
 import { musicXml } from '../../../tests/support/build-piece';
 import { DEMO_FILES, demoFile } from '../../../tests/support/demo-pieces';
 import { moved, open } from '../../../tests/support/open';
@@ -43,16 +43,26 @@ describe('writeMusicXml', () => {
     expect(canonical(writeMusicXml(open(text).score))).toEqual(canonical(text));
   });
 
-  it.each(DEMO_FILES.map(({ id, text }) => [id, text] as const))('changes nothing in %s but pitches, signs, signatures and stems', (_id, text) => {
-    const written = unwrap(parseXml(writeMusicXml(moved(open(text), 'Bb').score))).root;
-    expect(withoutMoved(written)).toEqual(withoutMoved(unwrap(parseXml(text)).root));
-  });
+  it.each(DEMO_FILES.map(({ id, text }) => [id, text] as const))(
+    'changes nothing in %s but pitches, signs, signatures and stems',
+    (_id, text) => {
+      const written = unwrap(parseXml(writeMusicXml(moved(open(text), 'Bb').score))).root;
+      expect(withoutMoved(written)).toEqual(withoutMoved(unwrap(parseXml(text)).root));
+    },
+  );
 
   it('carries through what we do not understand, and characters that need care', () => {
-    const odd = '<direction><direction-type><words>a &lt; b &amp; "c" 🎹</words></direction-type></direction><x-studio y="&quot;1&quot;"><![CDATA[<raw>]]></x-studio><!-- kept --><?app do?>';
+    const odd =
+      '<direction><direction-type><words>a &lt; b &amp; "c" 🎹</words></direction-type></direction><x-studio y="&quot;1&quot;"><![CDATA[<raw>]]></x-studio><!-- kept --><?app do?>';
     const text = musicXml({ right: 'C4w', extra: { 1: odd } });
     const written = writeMusicXml(moved(open(text), 'D').score);
-    for (const kept of ['a &lt; b &amp; "c" 🎹', '<x-studio y="&quot;1&quot;"><![CDATA[<raw>]]></x-studio>', '<!-- kept -->', '<?app do?>']) expect(written).toContain(kept);
+    for (const kept of [
+      'a &lt; b &amp; "c" 🎹',
+      '<x-studio y="&quot;1&quot;"><![CDATA[<raw>]]></x-studio>',
+      '<!-- kept -->',
+      '<?app do?>',
+    ])
+      expect(written).toContain(kept);
   });
 
   it('keeps the fingers of a chord note by note, and takes all away when asked', () => {
@@ -62,9 +72,12 @@ describe('writeMusicXml', () => {
   });
 
   it('drops bends of ties and slurs drawn for the old place, and keeps the side of a slur', () => {
-    const slur = '<notations><slur type="start" placement="below" bezier-x="3" default-y="-10"/><tied type="start" orientation="over"/></notations>';
+    const slur =
+      '<notations><slur type="start" placement="below" bezier-x="3" default-y="-10"/><tied type="start" orientation="over"/></notations>';
     const text = musicXml({ right: 'C4w' }).replace('</note>', `${slur}</note>`);
-    expect(writeMusicXml(moved(open(text), 'D').score)).toContain('<notations><slur type="start" placement="below"/><tied type="start"/></notations>');
+    expect(writeMusicXml(moved(open(text), 'D').score)).toContain(
+      '<notations><slur type="start" placement="below"/><tied type="start"/></notations>',
+    );
   });
 });
 
@@ -73,7 +86,15 @@ describe('engravingPage', () => {
 
   it('has every note of every layer once, under its own prefix', () => {
     const score = layers()[0]?.score;
-    const page = score ? engravingPage([{ score, prefix: 'a-', label: 'C', texts: NO_TEXTS }, { score, prefix: 'b-', label: 'C', texts: NO_TEXTS }], []).musicXml : '';
+    const page = score
+      ? engravingPage(
+          [
+            { score, prefix: 'a-', label: 'C', texts: NO_TEXTS },
+            { score, prefix: 'b-', label: 'C', texts: NO_TEXTS },
+          ],
+          [],
+        ).musicXml
+      : '';
     const ids = [...page.matchAll(/<note id="([^"]+)"/g)].map(([, id]) => id);
     expect(new Set(ids).size).toBe(ids.length);
     expect(ids.filter((id) => id?.startsWith('a-'))).toHaveLength(ids.length / 2);

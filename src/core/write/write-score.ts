@@ -1,9 +1,21 @@
-import { childElements, element, firstChild, isElement, mapChildren, withChild, withChildren, withoutChildren, type XmlDocument, type XmlElement, type XmlNode } from '../markup';
+import {
+  childElements,
+  element,
+  firstChild,
+  isElement,
+  mapChildren,
+  withChild,
+  withChildren,
+  withoutChildren,
+  type XmlDocument,
+  type XmlElement,
+  type XmlNode,
+  serialiseXml,
+} from '../xml';
 import { LETTERS, type PitchName } from '../pitch';
 import { chordNames, readKey } from '../read';
-import { assertNever } from '../result';
+import { assertNever, memoOf } from '../base';
 import type { AttributesItem, HarmonyItem, KeySignature, Measure, MeasureItem, Part, Score } from '../score';
-import { serialiseXml } from './serialise';
 import { writeNote } from './write-note';
 
 /** Writes a score as MusicXML. A score that was not changed gives the tree that was read. */
@@ -39,14 +51,8 @@ function withBars(part: Part, write: (measure: Measure) => XmlElement): XmlEleme
   });
 }
 
-/** Bars as they are written into files. The same bar gives the same element. */
-const written = new WeakMap<Measure, XmlElement>();
-
-function writtenBar(measure: Measure): XmlElement {
-  const bar = written.get(measure) ?? writeMeasure(measure, writeItem);
-  written.set(measure, bar);
-  return bar;
-}
+/** A bar as it is written into files. The same bar gives the same element. */
+const writtenBar = memoOf((measure: Measure): XmlElement => writeMeasure(measure, writeItem));
 
 function writeMeasure(measure: Measure, write: ItemWriter): XmlElement {
   return withChildren(measure.xml, measure.items.map(write));

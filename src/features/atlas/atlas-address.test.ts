@@ -12,16 +12,33 @@ describe('the address of the Atlas', () => {
   });
 
   it('holds a drill: its keys in order, rhythm and hands', () => {
-    expect(atlas('part=drills&drill=skips&rhythm=lilt&hands=left&keys=D-major,A-minor,D-major')).toMatchObject({ drill: 'skips', rhythm: 'lilt', hands: 'left', keys: ['D-major', 'A-minor'] });
+    expect(atlas('part=drills&drill=skips&rhythm=lilt&hands=left&keys=D-major,A-minor,D-major')).toMatchObject({
+      drill: 'skips',
+      rhythm: 'lilt',
+      hands: 'left',
+      keys: ['D-major', 'A-minor'],
+    });
   });
 
   it('begins with positions of D against C, five fingers in quarters for both hands, and the first game', () => {
     const bare = atlas('');
-    expect(bare).toMatchObject({ part: 'positions', order: 'ease', drill: 'five-fingers', rhythm: 'quarters', hands: 'both', keys: [], game: 'all-of', pupil: null });
+    expect(bare).toMatchObject({
+      part: 'positions',
+      order: 'ease',
+      drill: 'five-fingers',
+      rhythm: 'quarters',
+      hands: 'both',
+      keys: [],
+      game: 'all-of',
+      pupil: null,
+    });
     expect([keyText(bare.key), keyText(bare.from)]).toEqual(['D-major', 'C-major']);
   });
 
-  it.each(['key=D-dorian', 'key=H-major', 'key=', 'key=G%23-major'])('%s falls back to D', (said) => expect(keyText(atlas(said).key)).toBe('D-major'));
+  it.each(['key=D-dorian', 'key=H-major', 'key=', 'key=G%23-major'])('%s falls back to D', (said) =>
+    expect(keyText(atlas(said).key)).toBe('D-major'),
+  );
 
-  it('takes no more keys than there are', () => expect(atlas(`keys=${Array.from({ length: 31 }, () => 'C-major').join()}`).keys).toEqual([]));
+  it('takes no more keys than there are', () =>
+    expect(atlas(`keys=${Array.from({ length: 31 }, () => 'C-major').join()}`).keys).toEqual([]));
 });

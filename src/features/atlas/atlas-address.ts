@@ -1,10 +1,18 @@
 'use client';
 
-import { array, mixed, string } from 'yup';
-import { DRILL_HANDS, DRILL_KINDS, DRILL_RHYTHMS, type DrillKind, type DrillRhythm } from '@/core/atlas';
-import { FIND_KINDS, type FindKind } from '@/core/find';
+import { array, string } from 'yup';
+import {
+  DRILL_HANDS,
+  DRILL_KINDS,
+  DRILL_RHYTHMS,
+  type DrillKind,
+  type DrillRhythm,
+  FIND_KINDS,
+  type FindKind,
+} from '@/core/practice';
 import { parseKey, type Key } from '@/core/pitch';
 import type { Hand } from '@/core/score';
+import { listOf, oneOf, text } from '@/features/shared/query-fields';
 import { changeQuery, useQuery, type QueryOf } from '@/features/shared/use-query';
 
 /** The parts of the Atlas. */
@@ -15,18 +23,17 @@ export type AtlasPart = (typeof PARTS)[number];
 export const ATLAS_ORDERS = ['chromatic', 'fifths', 'shape', 'ease'] as const;
 export type AtlasOrder = (typeof ATLAS_ORDERS)[number];
 
-const keyName = string().matches(/^[A-G](#|b)?-(major|minor)$/).required();
+const keyName = string()
+  .matches(/^[A-G](#|b)?-(major|minor)$/)
+  .required();
 const keyNames = array(keyName).min(1).max(30).required();
 
-function oneOf<T extends string, U>(values: readonly T[], otherwise: U): (said: string | null) => T | U {
-  const schema = mixed<T>().oneOf([...values]).required();
-  return (said) => (schema.isValidSync(said) ? (said as T) : otherwise);
-}
-
-const namedKey = (otherwise: string) => (said: string | null): Key => {
-  const found = keyName.isValidSync(said) ? parseKey(said, 'major') : undefined;
-  return found ?? (parseKey(otherwise, 'major') as Key);
-};
+const namedKey =
+  (otherwise: string) =>
+  (said: string | null): Key => {
+    const found = keyName.isValidSync(said) ? parseKey(said, 'major') : undefined;
+    return found ?? (parseKey(otherwise, 'major') as Key);
+  };
 
 /** What each field of the address may be. */
 export const SHAPE = {
@@ -35,15 +42,12 @@ export const SHAPE = {
   /** The position with which others are compared. */
   from: namedKey('C-major'),
   order: oneOf<AtlasOrder, AtlasOrder>(ATLAS_ORDERS, 'ease'),
-  pupil: (said: string | null): string | null => (string().required().isValidSync(said) ? said : null),
+  pupil: text,
   drill: oneOf<DrillKind, DrillKind>(DRILL_KINDS, 'five-fingers'),
   rhythm: oneOf<DrillRhythm, DrillRhythm>(DRILL_RHYTHMS, 'quarters'),
   hands: oneOf<Hand | 'both', Hand | 'both'>(DRILL_HANDS, 'both'),
   /** The keys of a drill, in the order in which they are played. */
-  keys: (said: string | null): readonly string[] => {
-    const list = (said ?? '').split(',').filter(Boolean);
-    return keyNames.isValidSync(list) ? [...new Set(list)] : [];
-  },
+  keys: listOf(keyNames),
   game: oneOf<FindKind, FindKind>(FIND_KINDS, 'all-of'),
 };
 

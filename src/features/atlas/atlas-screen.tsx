@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { choosePupil } from '@/features/shared/choose-pupil';
 import { useForWhom, type ForWhom } from '@/features/shared/for-whom';
 import { ScreenKeys } from '@/features/shared/key-help';
-import { usePlayerOf } from '@/features/shared/piece-wish';
+import { usePlayerOf } from '@/features/shared/piece-options';
 import { PupilSelect } from '@/features/shared/pupil-select';
 import { PARTS, show, useAtlasAddress, type AtlasAddress, type AtlasPart } from './atlas-address';
 import { Cards } from './cards';
@@ -12,7 +12,12 @@ import { Drills } from './drills';
 import { Finding } from './finding';
 import { Positions } from './positions';
 
-const PART_NAMES: Readonly<Record<AtlasPart, string>> = { positions: 'Positions', cards: 'Key cards', drills: 'Drills', finding: 'Finding' };
+const PART_NAMES: Readonly<Record<AtlasPart, string>> = {
+  positions: 'Positions',
+  cards: 'Key cards',
+  drills: 'Drills',
+  finding: 'Finding',
+};
 
 /** Every five-finger position, a card for every key, drills made from them, and games of finding. */
 export function AtlasScreen() {
@@ -25,7 +30,15 @@ export function AtlasScreen() {
 function AtlasFor({ address, whom }: { readonly address: AtlasAddress; readonly whom: ForWhom }) {
   const { settings, pupils, pupil } = whom;
   const player = usePlayerOf(settings, pupil);
-  const shortcuts = useMemo(() => PARTS.map((part, i) => ({ key: String(i + 1), does: `show ${PART_NAMES[part].toLowerCase()}`, act: () => show({ part }) })), []);
+  const shortcuts = useMemo(
+    () =>
+      PARTS.map((part, i) => ({
+        key: String(i + 1),
+        does: `show ${PART_NAMES[part].toLowerCase()}`,
+        act: () => show({ part }),
+      })),
+    [],
+  );
   return (
     <div className="mx-auto max-w-7xl px-4 py-4" data-role="atlas" data-part={address.part}>
       {address.part === 'finding' ? null : <ScreenKeys keys={shortcuts} />}
@@ -33,7 +46,14 @@ function AtlasFor({ address, whom }: { readonly address: AtlasAddress; readonly 
         <h1 className="text-2xl font-semibold">Atlas</h1>
         <span className="join" role="group" aria-label="Parts of the Atlas">
           {PARTS.map((part) => (
-            <button key={part} type="button" data-part-button={part} aria-pressed={address.part === part} className="btn btn-sm join-item h-9 font-normal aria-pressed:bg-base-300 aria-pressed:font-semibold" onClick={() => show({ part })}>
+            <button
+              key={part}
+              type="button"
+              data-part-button={part}
+              aria-pressed={address.part === part}
+              className="btn btn-sm join-item h-9 font-normal aria-pressed:bg-base-300 aria-pressed:font-semibold"
+              onClick={() => show({ part })}
+            >
               {PART_NAMES[part]}
             </button>
           ))}

@@ -2,11 +2,10 @@
 
 import { useEffect, useMemo, useState } from 'react';
 import { Printer } from 'lucide-react';
-import { keyCard } from '@/core/chord';
-import { fiveFingers } from '@/core/atlas';
+import { keyCard, fiveFingers } from '@/core/reference';
 import { CARD_LINES, blackWordsOf, signatureWords } from '@/core/explain';
-import type { InnerSchool, Player } from '@/core/finger';
-import type { CardLine, PlannerDiffers } from '@/core/job';
+import type { InnerSchool, Player } from '@/core/fingering';
+import type { CardLine, PlannerDiffers } from '@/core/views';
 import { keyPrint, keyText, namePrint, parallelKey, parseKey, sameKey, signatureOf, type Key } from '@/core/pitch';
 import { EngravedPage } from '@/features/shared/engraved-page';
 import { HandsGlyph } from '@/features/shared/hand-glyph';
@@ -34,20 +33,44 @@ export function Cards({ address, player, school }: CardsProps) {
         {(['major', 'minor'] as const).map((mode) => (
           <span key={mode} className="flex flex-wrap items-center gap-1">
             <span className="w-14 text-sm text-secondary">{mode}</span>
-            {keysInOrder(mode, 'fifths').toSorted((a, b) => signatureOf(a) - signatureOf(b)).map((one) => (
-              <button key={keyText(one)} type="button" data-card={keyText(one)} aria-pressed={sameKey(one, key)} className="btn btn-sm h-8 min-w-11 px-2 font-normal aria-pressed:bg-primary aria-pressed:text-primary-content" onClick={() => show({ key: keyText(one) })}>
-                {namePrint(one.tonic)}
-              </button>
-            ))}
+            {keysInOrder(mode, 'fifths')
+              .toSorted((a, b) => signatureOf(a) - signatureOf(b))
+              .map((one) => (
+                <button
+                  key={keyText(one)}
+                  type="button"
+                  data-card={keyText(one)}
+                  aria-pressed={sameKey(one, key)}
+                  className="btn btn-sm h-8 min-w-11 px-2 font-normal aria-pressed:bg-primary aria-pressed:text-primary-content"
+                  onClick={() => show({ key: keyText(one) })}
+                >
+                  {namePrint(one.tonic)}
+                </button>
+              ))}
           </span>
         ))}
       </nav>
-      <article aria-label={`Key card of ${keyPrint(key)}`} className="rounded-box border border-base-300 bg-base-100 p-5" data-role="card" data-key={name} data-whole={value !== null}>
+      <article
+        aria-label={`Key card of ${keyPrint(key)}`}
+        className="rounded-box border border-base-300 bg-base-100 p-5"
+        data-role="card"
+        data-key={name}
+        data-whole={value !== null}
+      >
         <CardHead shown={key} />
-        {trouble ? <p role="alert" className="text-error">{trouble.message}</p> : null}
-        <div className="mt-4 grid gap-x-6 gap-y-3 lg:grid-cols-2">{value?.lines.map((line) => <LineBox key={`${line.name}/${line.hand}`} line={line} shown={key} school={school} />)}</div>
+        {trouble ? (
+          <p role="alert" className="text-error">
+            {trouble.message}
+          </p>
+        ) : null}
+        <div className="mt-4 grid gap-x-6 gap-y-3 lg:grid-cols-2">
+          {value?.lines.map((line) => (
+            <LineBox key={`${line.name}/${line.hand}`} line={line} shown={key} school={school} />
+          ))}
+        </div>
         <p className="mt-4 text-xs text-secondary">
-          Scales and arpeggios: C.-L. Hanon, Le pianiste virtuose (1873), nos 39 and 41, minor in its harmonic form, written down from memory. Everything else is common practice.
+          Scales and arpeggios: C.-L. Hanon, Le pianiste virtuose (1873), nos 39 and 41, minor in its harmonic form,
+          written down from memory. Everything else is common practice.
         </p>
       </article>
       <PlannerList player={player} />
@@ -84,7 +107,11 @@ function CardHead({ shown }: { readonly shown: Key }) {
         <dd>{link(parallel, keyPrint(parallel))}</dd>
       </dl>
       <span className="ml-auto flex gap-2 print:hidden">
-        <button type="button" className="btn btn-sm h-9 font-normal" onClick={() => show({ part: 'drills', keys: keyText(shown) })}>
+        <button
+          type="button"
+          className="btn btn-sm h-9 font-normal"
+          onClick={() => show({ part: 'drills', keys: keyText(shown) })}
+        >
           Make a drill
         </button>
         <button type="button" className="btn btn-sm h-9 font-normal" onClick={() => window.print()}>
@@ -97,10 +124,22 @@ function CardHead({ shown }: { readonly shown: Key }) {
 
 const LINE_LAYOUT = { widthPx: 540, zoom: 36, breaks: 'none', spread: 'natural' } as const;
 
-function LineBox({ line, shown, school }: { readonly line: CardLine; readonly shown: Key; readonly school: InnerSchool }) {
+function LineBox({
+  line,
+  shown,
+  school,
+}: {
+  readonly line: CardLine;
+  readonly shown: Key;
+  readonly school: InnerSchool;
+}) {
   const { name, practises } = CARD_LINES[line.name];
   return (
-    <section aria-label={`${name}, ${line.hand} hand`} className="break-inside-avoid" data-card-line={`${line.name}/${line.hand}`}>
+    <section
+      aria-label={`${name}, ${line.hand} hand`}
+      className="break-inside-avoid"
+      data-card-line={`${line.name}/${line.hand}`}
+    >
       <div className="flex items-center gap-2">
         <h3 className="text-sm font-semibold">
           {name}, {line.hand} hand
@@ -111,7 +150,12 @@ function LineBox({ line, shown, school }: { readonly line: CardLine; readonly sh
           {line.name === 'octave-arpeggio' ? (school === 'interval' ? ' (by the gap)' : ' (3 on a black key)') : ''}
         </span>
       </div>
-      <EngravedPage page={line.piece.page} layout={LINE_LAYOUT} fits="height" label={`${name}, ${line.hand} hand, fingers ${line.fingers}`} />
+      <EngravedPage
+        page={line.piece.page}
+        layout={LINE_LAYOUT}
+        fits="height"
+        label={`${name}, ${line.hand} hand, fingers ${line.fingers}`}
+      />
       {line.planner ? <p className="text-xs text-secondary">The planner would take {line.planner}.</p> : null}
     </section>
   );
@@ -122,7 +166,10 @@ function PlannerList({ player }: { readonly player: Player }) {
   const [isOpen, setOpen] = useState(false);
   const [found, setFound] = useState<readonly (PlannerDiffers & { readonly key: string })[]>([]);
   const [asked, setAsked] = useState(0);
-  const names = useMemo(() => (['major', 'minor'] as const).flatMap((mode) => keysInOrder(mode, 'fifths')).map(keyText), []);
+  const names = useMemo(
+    () => (['major', 'minor'] as const).flatMap((mode) => keysInOrder(mode, 'fifths')).map(keyText),
+    [],
+  );
   useEffect(() => {
     if (!isOpen) return undefined;
     let isWanted = true;
@@ -142,17 +189,27 @@ function PlannerList({ player }: { readonly player: Player }) {
     };
   }, [isOpen, names, player]);
   return (
-    <details className="mt-4 text-sm print:hidden" data-role="planner-differs" data-asked={asked} onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary className="link flex min-h-9 cursor-pointer items-center">Where the planner takes other fingers than this table</summary>
+    <details
+      className="mt-4 text-sm print:hidden"
+      data-role="planner-differs"
+      data-asked={asked}
+      onToggle={(event) => setOpen(event.currentTarget.open)}
+    >
+      <summary className="link flex min-h-9 cursor-pointer items-center">
+        Where the planner takes other fingers than this table
+      </summary>
       <p className="text-secondary" role="status">
-        {asked < names.length ? `${asked} of ${names.length} keys compared …` : `${names.length} keys, both hands, scale and arpeggio of two octaves up and down: ${found.length === 0 ? 'no line differs' : `${found.length} of ${names.length * 4} lines differ`}, the first, the top and the last note left aside.`}
+        {asked < names.length
+          ? `${asked} of ${names.length} keys compared …`
+          : `${names.length} keys, both hands, scale and arpeggio of two octaves up and down: ${found.length === 0 ? 'no line differs' : `${found.length} of ${names.length * 4} lines differ`}, the first, the top and the last note left aside.`}
       </p>
       <ul>
         {found.map(({ key, name, hand, published, planner }) => {
           const named = parseKey(key, 'major');
           return (
             <li key={`${key}/${name}/${hand}`} className="py-1">
-              {named ? keyPrint(named) : key}, {CARD_LINES[name].name.toLowerCase()}, {hand} hand: published {published}, planner {planner}
+              {named ? keyPrint(named) : key}, {CARD_LINES[name].name.toLowerCase()}, {hand} hand: published {published}
+              , planner {planner}
             </li>
           );
         })}

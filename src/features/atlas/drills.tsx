@@ -3,11 +3,11 @@
 import Link from 'next/link';
 import { useMemo, useRef, useState } from 'react';
 import { ArrowRight, Play, Printer, Square } from 'lucide-react';
-import { DRILL_HANDS, DRILL_KINDS, DRILL_RHYTHMS } from '@/core/atlas';
+import { DRILL_HANDS, DRILL_KINDS, DRILL_RHYTHMS } from '@/core/practice';
 import { DRILL_AIMS, DRILL_NAMES, RHYTHM_NAMES } from '@/core/explain';
-import type { Player } from '@/core/finger';
+import type { Player } from '@/core/fingering';
 import { keyPrint, keyText, namePrint, parseKey } from '@/core/pitch';
-import { addPieces, studioDatabase, type PieceRecord } from '@/data';
+import { change, type NewPiece } from '@/data';
 import { EngravedPage } from '@/features/shared/engraved-page';
 import { useMessages } from '@/features/shared/messages';
 import { useAnswer } from '@/features/shared/use-answer';
@@ -24,7 +24,13 @@ interface DrillsProps {
 }
 
 const HAND_NAMES = { right: 'right hand', left: 'left hand', both: 'both hands' } as const;
-const TWELVE_NAMES = { ease: 'by ease', fifths: 'by fifths', shape: 'by triad shape', chromatic: 'half step by half step', own: 'in my own order' } as const;
+const TWELVE_NAMES = {
+  ease: 'by ease',
+  fifths: 'by fifths',
+  shape: 'by triad shape',
+  chromatic: 'half step by half step',
+  own: 'in my own order',
+} as const;
 const TWELVE_ORDERS = [...ATLAS_ORDERS, 'own'] as const;
 
 /** Note columns that a line has room for, per pixel of its width. */
@@ -38,23 +44,45 @@ export function Drills({ address, player, ownOrder }: DrillsProps) {
   const keys = useMemo(() => (address.keys.length > 0 ? address.keys : [keyText(key)]), [address.keys, key]);
   const columns = Math.max(16, Math.round(width * COLUMNS_PER_PX));
   const isCrossing = drill === 'cross-hands';
-  const wish = useMemo(() => ({ kind: drill, keys, rhythm, hands: isCrossing ? ('both' as const) : hands }), [drill, keys, rhythm, hands, isCrossing]);
-  const ask = useMemo(() => (width === 0 ? null : () => coreWorker().drill(wish, columns)), [wish, columns, width]);
+  const options = useMemo(
+    () => ({ kind: drill, keys, rhythm, hands: isCrossing ? ('both' as const) : hands }),
+    [drill, keys, rhythm, hands, isCrossing],
+  );
+  const ask = useMemo(
+    () => (width === 0 ? null : () => coreWorker().drill(options, columns)),
+    [options, columns, width],
+  );
   const { value } = useAnswer('drill', ask);
   return (
     <div className="grid items-start gap-5 lg:grid-cols-[22rem_1fr]">
-      <section aria-label="What is drilled" className="flex flex-col gap-3 rounded-box border border-base-300 bg-base-100 p-4 text-sm print:hidden lg:sticky lg:top-16">
+      <section
+        aria-label="What is drilled"
+        className="flex flex-col gap-3 rounded-box border border-base-300 bg-base-100 p-4 text-sm print:hidden lg:sticky lg:top-16"
+      >
         <fieldset className="flex flex-col">
           <legend className="mb-1 font-serif text-base font-semibold">Drill</legend>
           {DRILL_KINDS.map((kind) => (
             <label key={kind} className="flex min-h-8 cursor-pointer items-center gap-2">
-              <input type="radio" className="radio radio-sm" name="drill" value={kind} checked={drill === kind} onChange={() => show({ drill: kind })} /> {DRILL_NAMES[kind]}
+              <input
+                type="radio"
+                className="radio radio-sm"
+                name="drill"
+                value={kind}
+                checked={drill === kind}
+                onChange={() => show({ drill: kind })}
+              />{' '}
+              {DRILL_NAMES[kind]}
             </label>
           ))}
         </fieldset>
         <label className="flex items-center justify-between gap-2">
           Rhythm
-          <select className="select select-sm h-9 w-52" data-role="rhythm" value={rhythm} onChange={(event) => show({ rhythm: event.target.value })}>
+          <select
+            className="select select-sm h-9 w-52"
+            data-role="rhythm"
+            value={rhythm}
+            onChange={(event) => show({ rhythm: event.target.value })}
+          >
             {DRILL_RHYTHMS.map((one) => (
               <option key={one} value={one}>
                 {RHYTHM_NAMES[one]}
@@ -64,7 +92,13 @@ export function Drills({ address, player, ownOrder }: DrillsProps) {
         </label>
         <label className="flex items-center justify-between gap-2">
           Hands
-          <select className="select select-sm h-9 w-52" data-role="hands" disabled={isCrossing} value={isCrossing ? 'both' : hands} onChange={(event) => show({ hands: event.target.value })}>
+          <select
+            className="select select-sm h-9 w-52"
+            data-role="hands"
+            disabled={isCrossing}
+            value={isCrossing ? 'both' : hands}
+            onChange={(event) => show({ hands: event.target.value })}
+          >
             {DRILL_HANDS.map((one) => (
               <option key={one} value={one}>
                 {HAND_NAMES[one]}
@@ -75,7 +109,16 @@ export function Drills({ address, player, ownOrder }: DrillsProps) {
         <KeysOfDrill keys={keys} ownOrder={ownOrder} />
       </section>
       <div ref={box} className="min-w-0">
-        {value ? <DrillPage wish={wish} title={value.title} musicXml={value.musicXml} page={value.page} width={width} player={player} /> : null}
+        {value ? (
+          <DrillPage
+            options={options}
+            title={value.title}
+            musicXml={value.musicXml}
+            page={value.page}
+            width={width}
+            player={player}
+          />
+        ) : null}
       </div>
     </div>
   );
@@ -94,7 +137,14 @@ function KeysOfDrill({ keys, ownOrder }: { readonly keys: readonly string[]; rea
             const name = keyText(key);
             const place = keys.indexOf(name);
             return (
-              <button key={name} type="button" data-drill-key={name} aria-pressed={place >= 0} className="btn btn-sm h-9 w-14 gap-0.5 px-0 font-normal aria-pressed:bg-primary aria-pressed:text-primary-content" onClick={() => set(place >= 0 ? keys.filter((other) => other !== name) : [...keys, name])}>
+              <button
+                key={name}
+                type="button"
+                data-drill-key={name}
+                aria-pressed={place >= 0}
+                className="btn btn-sm h-9 w-14 gap-0.5 px-0 font-normal aria-pressed:bg-primary aria-pressed:text-primary-content"
+                onClick={() => set(place >= 0 ? keys.filter((other) => other !== name) : [...keys, name])}
+              >
                 {namePrint(key.tonic)}
                 <span className="sr-only"> {one}</span>
                 {place >= 0 && keys.length > 1 ? <sub className="text-xs">{place + 1}</sub> : null}
@@ -105,7 +155,14 @@ function KeysOfDrill({ keys, ownOrder }: { readonly keys: readonly string[]; rea
       ))}
       <label className="flex items-center justify-between gap-2">
         All twelve
-        <select className="select select-sm h-9 w-52" data-role="twelve" value="" onChange={(event) => set(twelveKeys(mode, event.target.value as (typeof TWELVE_ORDERS)[number], ownOrder).map(keyText))}>
+        <select
+          className="select select-sm h-9 w-52"
+          data-role="twelve"
+          value=""
+          onChange={(event) =>
+            set(twelveKeys(mode, event.target.value as (typeof TWELVE_ORDERS)[number], ownOrder).map(keyText))
+          }
+        >
           <option value="">choose an order …</option>
           {TWELVE_ORDERS.map((order) => (
             <option key={order} value={order}>
@@ -119,7 +176,7 @@ function KeysOfDrill({ keys, ownOrder }: { readonly keys: readonly string[]; rea
 }
 
 interface DrillPageProps {
-  readonly wish: { readonly kind: AtlasAddress['drill']; readonly keys: readonly string[] };
+  readonly options: { readonly kind: AtlasAddress['drill']; readonly keys: readonly string[] };
   readonly title: string;
   readonly musicXml: string;
   readonly page: Parameters<typeof EngravedPage>[0]['page'];
@@ -127,29 +184,51 @@ interface DrillPageProps {
   readonly player: Player;
 }
 
-function DrillPage({ wish, title, musicXml, page, width, player }: DrillPageProps) {
+function DrillPage({ options, title, musicXml, page, width, player }: DrillPageProps) {
   const { say } = useMessages();
   const [kept, setKept] = useState<{ readonly musicXml: string; readonly id: string } | null>(null);
   const hearing = useHearing(musicXml, player);
-  const layout = useMemo(() => ({ widthPx: Math.max(300, Math.round(width) - 32), zoom: 45, breaks: 'encoded' as const }), [width]);
+  const layout = useMemo(
+    () => ({ widthPx: Math.max(300, Math.round(width) - 32), zoom: 45, breaks: 'encoded' as const }),
+    [width],
+  );
   const keep = async (): Promise<void> => {
-    const only = wish.keys.length === 1 ? (wish.keys[0] ?? null) : null;
-    const piece: PieceRecord = { id: crypto.randomUUID(), origin: 'own', fileName: `${title}.musicxml`, musicXml, addedAt: Date.now(), lastKey: null, ownKey: only };
-    await addPieces(studioDatabase(), [piece], `“${title}” put on the shelf`);
+    const only = options.keys.length === 1 ? (options.keys[0] ?? null) : null;
+    const piece: NewPiece = {
+      id: crypto.randomUUID(),
+      origin: 'own',
+      fileName: `${title}.musicxml`,
+      musicXml,
+      addedAt: Date.now(),
+      ownKey: only,
+    };
+    if (await change({ kind: 'piece.add', pieces: [piece] }, `“${title}” put on the shelf`)) return;
     setKept({ musicXml, id: piece.id });
     say({ kind: 'done', text: `“${title}” is on the shelf.`, hint: 'Undo takes it off again.' });
   };
-  const first = parseKey(wish.keys[0] ?? 'C-major', 'major');
+  const first = parseKey(options.keys[0] ?? 'C-major', 'major');
   return (
-    <article aria-label={title} className="rounded-box border border-base-300 bg-base-100 p-4" data-role="drill" data-title={title}>
+    <article
+      aria-label={title}
+      className="rounded-box border border-base-300 bg-base-100 p-4"
+      data-role="drill"
+      data-title={title}
+    >
       <div className="mb-2 flex flex-wrap items-center gap-2">
         <div>
           <h2 className="text-xl font-semibold">{title}</h2>
-          <p className="text-sm text-secondary">{DRILL_AIMS[wish.kind]}</p>
+          <p className="text-sm text-secondary">{DRILL_AIMS[options.kind]}</p>
         </div>
         <span className="ml-auto flex flex-wrap gap-2 print:hidden">
-          <button type="button" className="btn btn-sm h-9 font-normal" data-role="hear" aria-pressed={hearing.isOn} onClick={hearing.toggle}>
-            {hearing.isOn ? <Square size={16} aria-hidden /> : <Play size={16} aria-hidden />} {hearing.isOn ? 'Stop' : 'Hear it'}
+          <button
+            type="button"
+            className="btn btn-sm h-9 font-normal"
+            data-role="hear"
+            aria-pressed={hearing.isOn}
+            onClick={hearing.toggle}
+          >
+            {hearing.isOn ? <Square size={16} aria-hidden /> : <Play size={16} aria-hidden />}{' '}
+            {hearing.isOn ? 'Stop' : 'Hear it'}
           </button>
           <button type="button" className="btn btn-sm h-9 font-normal" onClick={() => window.print()}>
             <Printer size={16} aria-hidden /> Print
@@ -159,13 +238,23 @@ function DrillPage({ wish, title, musicXml, page, width, player }: DrillPageProp
               On the Bench <ArrowRight size={16} aria-hidden />
             </Link>
           ) : (
-            <button type="button" className="btn btn-primary btn-sm h-9" data-role="keep-drill" onClick={() => void keep()}>
+            <button
+              type="button"
+              className="btn btn-primary btn-sm h-9"
+              data-role="keep-drill"
+              onClick={() => void keep()}
+            >
               Put on the shelf
             </button>
           )}
         </span>
       </div>
-      <EngravedPage page={page} layout={layout} label={`${title}${first && wish.keys.length > 1 ? `, beginning in ${keyPrint(first)}` : ''}`} now={hearing.sounding} />
+      <EngravedPage
+        page={page}
+        layout={layout}
+        label={`${title}${first && options.keys.length > 1 ? `, beginning in ${keyPrint(first)}` : ''}`}
+        now={hearing.sounding}
+      />
     </article>
   );
 }

@@ -1,23 +1,28 @@
 'use client';
 
 import { useEffect, useMemo, useRef } from 'react';
-import { keyText, type Pitch } from '@/core/pitch';
+import { keyText, type Pitch, pitchText } from '@/core/pitch';
 import { FIND_NAMES, questionWords, verdictWords } from '@/core/explain';
-import { FIND_KINDS, type FindKind, type FindQuestion } from '@/core/find';
+import { FIND_KINDS, type FindKind, type FindQuestion } from '@/core/practice';
 import { isBlackKey } from '@/core/keyboard';
-import type { Moment } from '@/core/job';
+import type { Moment } from '@/core/views';
 import { useFinds, type PupilRecord } from '@/data';
 import { EngravedPage } from '@/features/shared/engraved-page';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { KeyboardMap } from '@/features/shared/keyboard-map';
 import { useAnswer } from '@/features/shared/use-answer';
+import { useSame } from '@/features/shared/use-same';
 import { pianoSounder } from '@/features/shared/sound/sounder';
 import { coreWorker } from '@/workers/client';
 import { show } from './atlas-address';
 import { RANGE, useFinding, type Round } from './use-finding';
 import { useKeyDevice, type AnsweringKeys, type DeviceChoice } from './use-key-device';
 
-const DEVICE_NAMES: Readonly<Record<DeviceChoice, string>> = { screen: 'Screen and computer keys', midi: 'MIDI keyboard', simulated: 'One that plays by itself' };
+const DEVICE_NAMES: Readonly<Record<DeviceChoice, string>> = {
+  screen: 'Screen and computer keys',
+  midi: 'MIDI keyboard',
+  simulated: 'One that plays by itself',
+};
 
 /** Games of finding, answered at a keyboard. */
 export function Finding({ game, pupil }: { readonly game: FindKind; readonly pupil: PupilRecord | null }) {
@@ -25,7 +30,16 @@ export function Finding({ game, pupil }: { readonly game: FindKind; readonly pup
   const { round, hear, handIn, next } = finding;
   const keys = useKeyDevice(hear);
   const isDone = round.verdict !== 'open';
-  const shortcuts = useMemo(() => [{ key: 'Enter', does: isDone ? 'the next question' : 'hand the answer in', act: () => (isDone ? next() : handIn()) }], [isDone, next, handIn]);
+  const shortcuts = useMemo(
+    () => [
+      {
+        key: 'Enter',
+        does: isDone ? 'the next question' : 'hand the answer in',
+        act: () => (isDone ? next() : handIn()),
+      },
+    ],
+    [isDone, next, handIn],
+  );
   const nextButton = useRef<HTMLButtonElement>(null);
   useEffect(() => {
     if (isDone) nextButton.current?.focus();
@@ -35,18 +49,34 @@ export function Finding({ game, pupil }: { readonly game: FindKind; readonly pup
   return (
     <div className="grid items-start gap-5 lg:grid-cols-[16rem_1fr]">
       <ScreenKeys keys={shortcuts} />
-      <section aria-label="Games" className="flex flex-col gap-3 rounded-box border border-base-300 bg-base-100 p-4 text-sm">
+      <section
+        aria-label="Games"
+        className="flex flex-col gap-3 rounded-box border border-base-300 bg-base-100 p-4 text-sm"
+      >
         <fieldset className="flex flex-col">
           <legend className="mb-1 font-serif text-base font-semibold">Find</legend>
           {FIND_KINDS.map((kind) => (
             <label key={kind} className="flex min-h-9 cursor-pointer items-center gap-2">
-              <input type="radio" className="radio radio-sm" name="game" value={kind} checked={game === kind} onChange={() => show({ game: kind })} /> {FIND_NAMES[kind]}
+              <input
+                type="radio"
+                className="radio radio-sm"
+                name="game"
+                value={kind}
+                checked={game === kind}
+                onChange={() => show({ game: kind })}
+              />{' '}
+              {FIND_NAMES[kind]}
             </label>
           ))}
         </fieldset>
         <label className="flex flex-col gap-1">
           Keyboard
-          <select className="select select-sm h-9 w-full" data-role="device" value={keys.device} onChange={(event) => keys.choose(event.target.value as DeviceChoice)}>
+          <select
+            className="select select-sm h-9 w-full"
+            data-role="device"
+            value={keys.device}
+            onChange={(event) => keys.choose(event.target.value as DeviceChoice)}
+          >
             {(Object.keys(DEVICE_NAMES) as DeviceChoice[]).map((name) => (
               <option key={name} value={name}>
                 {DEVICE_NAMES[name]}
@@ -57,7 +87,14 @@ export function Finding({ game, pupil }: { readonly game: FindKind; readonly pup
         {keys.device === 'simulated' ? <BySelf keys={keys} question={round.question} isDone={isDone} /> : null}
         <Tally pupil={pupil} kind={game} />
       </section>
-      <section aria-label="Question" className="flex flex-col gap-4 rounded-box border border-base-300 bg-base-100 p-5" data-role="question" data-number={round.number} data-verdict={round.verdict} data-answer={answerKeys(round.question).join(' ')}>
+      <section
+        aria-label="Question"
+        className="flex flex-col gap-4 rounded-box border border-base-300 bg-base-100 p-5"
+        data-role="question"
+        data-number={round.number}
+        data-verdict={round.verdict}
+        data-answer={answerKeys(round.question).join(' ')}
+      >
         <h2 className="text-xl font-semibold" aria-live="polite">
           {questionWords(round.question)}
         </h2>
@@ -68,7 +105,13 @@ export function Finding({ game, pupil }: { readonly game: FindKind; readonly pup
         </p>
         <div className="flex gap-2">
           {isDone ? (
-            <button ref={nextButton} type="button" className="btn btn-primary btn-sm h-9" data-role="next-question" onClick={next}>
+            <button
+              ref={nextButton}
+              type="button"
+              className="btn btn-primary btn-sm h-9"
+              data-role="next-question"
+              onClick={next}
+            >
               Next <kbd className="kbd kbd-sm text-base-content">Enter</kbd>
             </button>
           ) : (
@@ -105,15 +148,38 @@ function answerKeys(question: FindQuestion): readonly number[] {
 const MIDDLE_C = 60;
 
 /** A stand-in for a pupil at a keyboard: one who knows, and one who does not. */
-function BySelf({ keys, question, isDone }: { readonly keys: AnsweringKeys; readonly question: FindQuestion; readonly isDone: boolean }) {
+function BySelf({
+  keys,
+  question,
+  isDone,
+}: {
+  readonly keys: AnsweringKeys;
+  readonly question: FindQuestion;
+  readonly isDone: boolean;
+}) {
   const right = answerKeys(question);
-  const wrong = [...Array.from({ length: 12 }, (_, i) => MIDDLE_C + i)].find((midi) => !right.some((one) => one % 12 === midi % 12)) ?? MIDDLE_C;
+  const wrong =
+    [...Array.from({ length: 12 }, (_, i) => MIDDLE_C + i)].find(
+      (midi) => !right.some((one) => one % 12 === midi % 12),
+    ) ?? MIDDLE_C;
   return (
     <span className="flex flex-wrap gap-2">
-      <button type="button" className="btn btn-sm h-9 font-normal" data-role="plays-right" disabled={isDone} onClick={() => keys.play(right)}>
+      <button
+        type="button"
+        className="btn btn-sm h-9 font-normal"
+        data-role="plays-right"
+        disabled={isDone}
+        onClick={() => keys.play(right)}
+      >
         It knows
       </button>
-      <button type="button" className="btn btn-sm h-9 font-normal" data-role="plays-wrong" disabled={isDone} onClick={() => keys.play([wrong])}>
+      <button
+        type="button"
+        className="btn btn-sm h-9 font-normal"
+        data-role="plays-wrong"
+        disabled={isDone}
+        onClick={() => keys.play([wrong])}
+      >
         It errs
       </button>
     </span>
@@ -122,14 +188,24 @@ function BySelf({ keys, question, isDone }: { readonly keys: AnsweringKeys; read
 
 /** What the question is about, where there is something to look at. */
 function Look({ question }: { readonly question: FindQuestion }) {
-  const said = JSON.stringify(lookOf(question));
-  const ask = useMemo(() => {
-    const wanted = JSON.parse(said) as ReturnType<typeof lookOf>;
-    return wanted && (() => coreWorker().notes(wanted.key, wanted.pitches));
-  }, [said]);
-  const { value } = useAnswer(said, ask);
+  const wanted = useSame(lookOf(question));
+  const ask = useMemo(() => wanted && (() => coreWorker().notes(wanted.key, wanted.pitches)), [wanted]);
+  const { value } = useAnswer(wanted ? `${wanted.key}/${wanted.pitches.map(pitchText).join()}` : '', ask);
   if (!ask) return null;
-  return <div className="mx-auto w-full max-w-xl">{value ? <EngravedPage page={value.page} layout={LOOK_LAYOUT} fits="height" label={question.kind === 'signature' ? 'A key signature' : 'Notes on the staff'} /> : <div className="h-24" />}</div>;
+  return (
+    <div className="mx-auto w-full max-w-xl">
+      {value ? (
+        <EngravedPage
+          page={value.page}
+          layout={LOOK_LAYOUT}
+          fits="height"
+          label={question.kind === 'signature' ? 'A key signature' : 'Notes on the staff'}
+        />
+      ) : (
+        <div className="h-24" />
+      )}
+    </div>
+  );
 }
 
 const LOOK_LAYOUT = { widthPx: 520, zoom: 45, breaks: 'none', spread: 'natural' } as const;
@@ -150,14 +226,27 @@ function lookOf(question: FindQuestion): { readonly key: string; readonly pitche
 
 /** The keys that were struck; once it is answered also those that belong there. */
 function momentOf({ question, played, verdict }: Round): Moment {
-  const shown = verdict === 'open' || question.kind === 'guide-notes' ? [...new Set(played)] : [...new Set([...answerKeys(question)])];
-  const fingerOf = (midi: number) => (question.kind === 'black-in-position' ? (question.fingers[question.keys.indexOf(midi)] ?? null) : null);
+  const shown =
+    verdict === 'open' || question.kind === 'guide-notes'
+      ? [...new Set(played)]
+      : [...new Set([...answerKeys(question)])];
+  const fingerOf = (midi: number) =>
+    question.kind === 'black-in-position' ? (question.fingers[question.keys.indexOf(midi)] ?? null) : null;
   return {
     barIndex: 0,
     bar: '1',
     beat: 1,
-    keys: shown.map((midi) => ({ noteId: String(midi), hand: 'right' as const, midi, finger: verdict === 'open' ? null : fingerOf(midi), isBlack: isBlackKey(midi), isStruck: true, name: '', otherName: null })),
-    frames: { right: null, left: null },
+    keys: shown.map((midi) => ({
+      noteId: String(midi),
+      hand: 'right' as const,
+      midi,
+      finger: verdict === 'open' ? null : fingerOf(midi),
+      isBlack: isBlackKey(midi),
+      isStruck: true,
+      name: '',
+      otherName: null,
+    })),
+    keysUnderFingers: { right: null, left: null },
   };
 }
 
@@ -181,7 +270,10 @@ function Tally({ pupil, kind }: { readonly pupil: PupilRecord | null; readonly k
   const finds = useFinds(pupil?.id ?? null);
   const own = (finds ?? []).filter((find) => find.kind === kind);
   const right = own.filter(({ verdict }) => verdict === 'right');
-  const times = right.slice(0, 20).map(({ tookMs }) => tookMs).toSorted((a, b) => a - b);
+  const times = right
+    .slice(0, 20)
+    .map(({ tookMs }) => tookMs)
+    .toSorted((a, b) => a - b);
   const usual = times[Math.floor(times.length / 2)];
   const last = own[0];
   return (
@@ -191,7 +283,8 @@ function Tally({ pupil, kind }: { readonly pupil: PupilRecord | null; readonly k
         <p className="text-secondary">Nothing answered in this game yet.</p>
       ) : (
         <p>
-          {right.length} of {own.length} right{usual === undefined ? '' : `, usually in ${(usual / 1000).toFixed(1)} s`}; last on {new Date(last.atMs).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' })}.
+          {right.length} of {own.length} right{usual === undefined ? '' : `, usually in ${(usual / 1000).toFixed(1)} s`}
+          ; last on {new Date(last.atMs).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' })}.
         </p>
       )}
     </div>

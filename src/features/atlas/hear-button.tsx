@@ -15,7 +15,13 @@ interface HearButtonProps {
 /** Plays chords one after the other. */
 export function HearButton({ label, sounds }: HearButtonProps) {
   return (
-    <button type="button" className="btn btn-ghost btn-sm btn-square size-9 print:hidden" aria-label={`Hear ${label}`} title={`Hear ${label}`} onClick={() => void hearChords(sounds, STEP_S)}>
+    <button
+      type="button"
+      className="btn btn-ghost btn-sm btn-square size-9 print:hidden"
+      aria-label={`Hear ${label}`}
+      title={`Hear ${label}`}
+      onClick={() => void hearChords(sounds, STEP_S)}
+    >
       <Volume2 size={18} aria-hidden />
     </button>
   );

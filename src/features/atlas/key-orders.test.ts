@@ -17,14 +17,18 @@ describe('keys in order', () => {
     expect(tonics(keysInOrder('major', 'ease')).slice(0, 6)).toEqual(['C', 'G', 'D', 'A', 'F', 'E']);
   });
 
-  it.each([...ATLAS_ORDERS, 'own'] as const)('all twelve %s: each key of the keyboard once, in its simpler spelling', (order) => {
-    for (const mode of ['major', 'minor'] as const) {
-      const twelve = twelveKeys(mode, order, ['E', 'A']);
-      expect(new Set(twelve.map(({ tonic }) => pitchClass(tonic))).size).toBe(12);
-      expect(twelve).toHaveLength(12);
-      expect(tonics(twelve)).not.toContain('C#'.repeat(mode === 'major' ? 1 : 9));
-    }
-  });
+  it.each([...ATLAS_ORDERS, 'own'] as const)(
+    'all twelve %s: each key of the keyboard once, in its simpler spelling',
+    (order) => {
+      for (const mode of ['major', 'minor'] as const) {
+        const twelve = twelveKeys(mode, order, ['E', 'A']);
+        expect(new Set(twelve.map(({ tonic }) => pitchClass(tonic))).size).toBe(12);
+        expect(twelve).toHaveLength(12);
+        expect(tonics(twelve)).not.toContain('C#'.repeat(mode === 'major' ? 1 : 9));
+      }
+    },
+  );
 
-  it('begins with the teacher’s own', () => expect(tonics(twelveKeys('major', 'own', ['E', 'A'])).slice(0, 3)).toEqual(['E', 'A', 'C']));
+  it('begins with the teacher’s own', () =>
+    expect(tonics(twelveKeys('major', 'own', ['E', 'A'])).slice(0, 3)).toEqual(['E', 'A', 'C']));
 });

@@ -1,4 +1,4 @@
-import { fiveFingers } from '@/core/atlas';
+import { fiveFingers } from '@/core/reference';
 import { fifteenKeys, nameText, pitchClass, signatureOf, type Key } from '@/core/pitch';
 import { effortOf, effortParts, placeInOrder } from '@/core/survey';
 import type { AtlasOrder } from './atlas-address';
@@ -10,7 +10,8 @@ export function keysInOrder(mode: Mode, order: AtlasOrder): readonly Key[] {
   const keys = fifteenKeys(mode);
   const first = keys.find((key) => signatureOf(key) === 0) as Key;
   return keys.toSorted((a, b) => {
-    if (order === 'chromatic') return (pitchClass(a.tonic) - pitchClass(b.tonic)) || Math.abs(signatureOf(a)) - Math.abs(signatureOf(b));
+    if (order === 'chromatic')
+      return pitchClass(a.tonic) - pitchClass(b.tonic) || Math.abs(signatureOf(a)) - Math.abs(signatureOf(b));
     const [left, right] = [a, b].map((key) => placeInOrder(order, key, first, easeOf(key)));
     return (left?.[0] ?? 0) - (right?.[0] ?? 0) || (left?.[1] ?? 0) - (right?.[1] ?? 0);
   });
@@ -23,7 +24,10 @@ function easeOf(key: Key): number {
 /** Twelve keys of a mode, each sounding key once, in the order that is wanted: of two spellings the one with fewer signs. */
 export function twelveKeys(mode: Mode, order: AtlasOrder | 'own', ownOrder: readonly string[]): readonly Key[] {
   const all = keysInOrder(mode, order === 'own' ? 'ease' : order);
-  const simplest = (key: Key): boolean => !all.some((other) => other !== key && pitchClass(other.tonic) === pitchClass(key.tonic) && signsOf(other) < signsOf(key));
+  const simplest = (key: Key): boolean =>
+    !all.some(
+      (other) => other !== key && pitchClass(other.tonic) === pitchClass(key.tonic) && signsOf(other) < signsOf(key),
+    );
   const twelve = all.filter(simplest);
   if (order !== 'own') return twelve;
   const place = (key: Key): number => {

@@ -1,11 +1,11 @@
 'use client';
 
 import { useMemo } from 'react';
-import { fingerOn, fiveFingers, turning, type FiveFingers } from '@/core/atlas';
+import { fingerOn, fiveFingers, turning, type FiveFingers } from '@/core/reference';
 import { blackWordsOf, turningWords } from '@/core/explain';
 import { isBlackKey } from '@/core/keyboard';
 import { keyPrint, keyText, midiNumber, namePrint, parseKey, pitchPrint, sameKey, type Key } from '@/core/pitch';
-import type { Moment } from '@/core/job';
+import type { Moment } from '@/core/views';
 import type { PupilRecord } from '@/data';
 import { EngravedPage } from '@/features/shared/engraved-page';
 import { HandsGlyph } from '@/features/shared/hand-glyph';
@@ -21,7 +21,12 @@ interface PositionsProps {
   readonly pupil: PupilRecord | null;
 }
 
-const ORDER_NAMES: Readonly<Record<AtlasOrder, string>> = { ease: 'by ease', chromatic: 'half step by half step', fifths: 'by fifths', shape: 'by triad shape' };
+const ORDER_NAMES: Readonly<Record<AtlasOrder, string>> = {
+  ease: 'by ease',
+  chromatic: 'half step by half step',
+  fifths: 'by fifths',
+  shape: 'by triad shape',
+};
 
 /** All positions beside each other, and one of them in full: on the keys, on the staff, and against another. */
 export function Positions({ address, pupil }: PositionsProps) {
@@ -32,7 +37,12 @@ export function Positions({ address, pupil }: PositionsProps) {
         <div className="mb-2 flex flex-wrap items-center gap-4 text-sm">
           <label className="flex items-center gap-1.5">
             in order
-            <select className="select select-sm h-9 w-48" data-role="atlas-order" value={order} onChange={(event) => show({ order: event.target.value })}>
+            <select
+              className="select select-sm h-9 w-48"
+              data-role="atlas-order"
+              value={order}
+              onChange={(event) => show({ order: event.target.value })}
+            >
               {ATLAS_ORDERS.map((one) => (
                 <option key={one} value={one}>
                   {ORDER_NAMES[one]}
@@ -42,12 +52,19 @@ export function Positions({ address, pupil }: PositionsProps) {
           </label>
           <label className="flex items-center gap-1.5">
             compared with
-            <select className="select select-sm h-9 w-40" data-role="compared" value={keyText(from)} onChange={(event) => show({ from: event.target.value })}>
-              {(['major', 'minor'] as const).flatMap((mode) => keysInOrder(mode, 'chromatic')).map((one) => (
-                <option key={keyText(one)} value={keyText(one)}>
-                  {keyPrint(one)}
-                </option>
-              ))}
+            <select
+              className="select select-sm h-9 w-40"
+              data-role="compared"
+              value={keyText(from)}
+              onChange={(event) => show({ from: event.target.value })}
+            >
+              {(['major', 'minor'] as const)
+                .flatMap((mode) => keysInOrder(mode, 'chromatic'))
+                .map((one) => (
+                  <option key={keyText(one)} value={keyText(one)}>
+                    {keyPrint(one)}
+                  </option>
+                ))}
             </select>
           </label>
         </div>
@@ -56,7 +73,13 @@ export function Positions({ address, pupil }: PositionsProps) {
             <h2 className="mb-1 font-serif font-semibold">{mode === 'major' ? 'Major' : 'Minor'}</h2>
             <ul className="grid grid-cols-2 gap-1.5 sm:grid-cols-3 xl:grid-cols-5">
               {keysInOrder(mode, order).map((one) => (
-                <PositionButton key={keyText(one)} shown={one} from={from} isChosen={sameKey(one, key)} isKnown={pupil?.keysKnown.includes(keyText(one)) ?? false} />
+                <PositionButton
+                  key={keyText(one)}
+                  shown={one}
+                  from={from}
+                  isChosen={sameKey(one, key)}
+                  isKnown={pupil?.keysKnown.includes(keyText(one)) ?? false}
+                />
               ))}
             </ul>
           </div>
@@ -67,9 +90,20 @@ export function Positions({ address, pupil }: PositionsProps) {
   );
 }
 
-function PositionButton({ shown, from, isChosen, isKnown }: { readonly shown: Key; readonly from: Key; readonly isChosen: boolean; readonly isKnown: boolean }) {
+function PositionButton({
+  shown,
+  from,
+  isChosen,
+  isKnown,
+}: {
+  readonly shown: Key;
+  readonly from: Key;
+  readonly isChosen: boolean;
+  readonly isKnown: boolean;
+}) {
   const position = fiveFingers(shown);
-  const words = turningWords(turning(fiveFingers(from), position, 'right'));
+  const turns = turning(fiveFingers(from), position, 'right');
+  const feelsTheSame = turns.toBlack.length === 0 && turns.toWhite.length === 0;
   const isSame = sameKey(from, shown);
   return (
     <li>
@@ -87,7 +121,9 @@ function PositionButton({ shown, from, isChosen, isKnown }: { readonly shown: Ke
             <span className="sr-only"> {shown.mode}</span>
             {isKnown ? <span className="ml-1 text-xs font-normal text-secondary">known</span> : null}
           </span>
-          <span className="block text-xs text-secondary">{isSame ? 'compared with' : words.replace('nothing changes: the hand feels the same', 'the same')}</span>
+          <span className="block text-xs text-secondary">
+            {isSame ? 'compared with' : feelsTheSame ? 'the same' : turningWords(turns)}
+          </span>
         </span>
       </button>
     </li>
@@ -99,10 +135,19 @@ function PositionDetail({ shown, from }: { readonly shown: Key; readonly from: K
   const other = fiveFingers(from);
   const moment = useMemo(() => momentOf(fiveFingers(shown)), [shown]);
   const name = keyText(shown);
-  const ask = useMemo(() => () => coreWorker().drill({ kind: 'five-fingers', keys: [name], rhythm: 'quarters', hands: 'both' }, STAFF_COLUMNS), [name]);
+  const ask = useMemo(
+    () => () =>
+      coreWorker().drill({ kind: 'five-fingers', keys: [name], rhythm: 'quarters', hands: 'both' }, STAFF_COLUMNS),
+    [name],
+  );
   const { value } = useAnswer(name, ask);
   return (
-    <section aria-label={`${keyPrint(shown)} position`} className="rounded-box border border-base-300 bg-base-100 p-4 lg:sticky lg:top-16" data-role="position" data-key={name}>
+    <section
+      aria-label={`${keyPrint(shown)} position`}
+      className="rounded-box border border-base-300 bg-base-100 p-4 lg:sticky lg:top-16"
+      data-role="position"
+      data-key={name}
+    >
       <div className="flex items-center gap-4">
         <HandsGlyph right={position.black.right} left={position.black.left} size={56} />
         <div>
@@ -111,13 +156,26 @@ function PositionDetail({ shown, from }: { readonly shown: Key; readonly from: K
           <p className="text-sm text-secondary">{blackWordsOf(position)}</p>
         </div>
         <span className="ml-auto">
-          <HearButton label={`the five fingers of ${keyPrint(shown)}`} sounds={[...position.pitches, ...position.pitches.slice(0, -1).toReversed()].map((pitch) => [midiNumber(pitch)])} />
+          <HearButton
+            label={`the five fingers of ${keyPrint(shown)}`}
+            sounds={[...position.pitches, ...position.pitches.slice(0, -1).toReversed()].map((pitch) => [
+              midiNumber(pitch),
+            ])}
+          />
         </span>
       </div>
       <div className="my-3">
         <KeyboardMap moment={moment} range={keyboardRange([moment])} />
       </div>
-      {value ? <EngravedPage page={value.page} layout={STAFF_LAYOUT} label={`Five fingers of ${keyPrint(shown)} on the staff, with fingers`} /> : <div className="h-28" />}
+      {value ? (
+        <EngravedPage
+          page={value.page}
+          layout={STAFF_LAYOUT}
+          label={`Five fingers of ${keyPrint(shown)} on the staff, with fingers`}
+        />
+      ) : (
+        <div className="h-28" />
+      )}
       <dl className="mt-2 grid grid-cols-[8.5rem_1fr] gap-y-1 text-sm" data-role="turning">
         <dt className="text-secondary">From {keyPrint(from)}, right</dt>
         <dd>{turningWords(turning(other, position, 'right'))}</dd>
@@ -128,7 +186,11 @@ function PositionDetail({ shown, from }: { readonly shown: Key; readonly from: K
         <button type="button" className="btn btn-sm h-9 font-normal" onClick={() => show({ part: 'cards', key: name })}>
           Key card
         </button>
-        <button type="button" className="btn btn-sm h-9 font-normal" onClick={() => show({ part: 'drills', keys: name })}>
+        <button
+          type="button"
+          className="btn btn-sm h-9 font-normal"
+          onClick={() => show({ part: 'drills', keys: name })}
+        >
           Make a drill
         </button>
         <button type="button" className="btn btn-sm h-9 font-normal" onClick={() => show({ from: name })}>
@@ -144,11 +206,23 @@ const STAFF_LAYOUT = { widthPx: 440, zoom: 38, breaks: 'encoded' } as const;
 
 /** Both hands at rest on their keys, the left an octave below. */
 function momentOf({ pitches }: FiveFingers): Moment {
-  const hands = (['left', 'right'] as const).map((hand) => ({ hand, midis: pitches.map((pitch) => midiNumber(pitch) - (hand === 'left' ? 12 : 0)) }));
+  const hands = (['left', 'right'] as const).map((hand) => ({
+    hand,
+    midis: pitches.map((pitch) => midiNumber(pitch) - (hand === 'left' ? 12 : 0)),
+  }));
   const keys = hands.flatMap(({ hand, midis }) =>
-    midis.map((midi, place) => ({ noteId: `${hand}${place}`, hand, midi, finger: fingerOn(hand, place), isBlack: isBlackKey(midi), isStruck: true, name: pitchPrint(pitches[place] ?? { ...NO_PITCH }), otherName: null })),
+    midis.map((midi, place) => ({
+      noteId: `${hand}${place}`,
+      hand,
+      midi,
+      finger: fingerOn(hand, place),
+      isBlack: isBlackKey(midi),
+      isStruck: true,
+      name: pitchPrint(pitches[place] ?? { ...NO_PITCH }),
+      otherName: null,
+    })),
   );
-  return { barIndex: 0, bar: '1', beat: 1, keys, frames: { right: null, left: null } };
+  return { barIndex: 0, bar: '1', beat: 1, keys, keysUnderFingers: { right: null, left: null } };
 }
 
 const NO_PITCH = { ...(parseKey('C', 'major') as Key).tonic, octave: 4 };

@@ -2,9 +2,9 @@
 
 import { useCallback, useRef, useState } from 'react';
 import { questionWords } from '@/core/explain';
-import { findQuestion, judge, type FindKind, type FindQuestion, type Verdict } from '@/core/find';
+import { findQuestion, judge, type FindKind, type FindQuestion, type Verdict } from '@/core/practice';
 import { parseKey } from '@/core/pitch';
-import { noteFind, studioDatabase, type PupilRecord } from '@/data';
+import { change, type PupilRecord } from '@/data';
 
 /** A question with what was played to it so far. `verdict` is open until it is answered. */
 export interface Round {
@@ -45,7 +45,18 @@ export function useFinding(kind: FindKind, pupil: PupilRecord | null): FindingGa
       put(next);
       if (next.verdict === 'open') return;
       const tookMs = performance.now() - (since.current ?? performance.now());
-      void noteFind(studioDatabase(), { pupil: pupil?.id ?? null, kind, asked: questionWords(next.question), verdict: next.verdict, tookMs: Math.round(tookMs), atMs: Date.now() });
+      void change({
+        kind: 'note.find',
+        find: {
+          id: crypto.randomUUID(),
+          pupil: pupil?.id ?? null,
+          kind,
+          asked: questionWords(next.question),
+          verdict: next.verdict,
+          tookMs: Math.round(tookMs),
+          atMs: Date.now(),
+        },
+      });
     },
     [put, kind, pupil],
   );

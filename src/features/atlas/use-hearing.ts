@@ -1,9 +1,9 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Player } from '@/core/finger';
+import type { Player } from '@/core/fingering';
 import { pianoSounder } from '@/features/shared/sound/sounder';
-import type { BenchWish } from '@/workers/protocol';
+import type { BenchOptions } from '@/workers/protocol';
 import { askPerformances } from '@/workers/questions';
 
 /** A piece that is heard as it stands, and which of its notes sound just now. */
@@ -13,7 +13,7 @@ export interface Hearing {
   readonly toggle: () => void;
 }
 
-const AS_IT_STANDS: Omit<BenchWish, 'player'> = {
+const AS_IT_STANDS: Omit<BenchOptions, 'player'> = {
   to: null,
   direction: 'nearest',
   octaveRight: 0,
@@ -47,13 +47,17 @@ export function useHearing(musicXml: string, player: Player): Hearing {
     const stops: (() => void)[] = [() => (isWanted = false)];
     stopLast.current = () => stops.forEach((end) => end());
     setOn(true);
-    const [answer, sounder] = await Promise.all([askPerformances({ musicXml, ownKey: null, part: null }, { ...AS_IT_STANDS, player }), pianoSounder()]);
+    const [answer, sounder] = await Promise.all([
+      askPerformances({ musicXml, ownKey: null, part: null }, { ...AS_IT_STANDS, player }),
+      pianoSounder(),
+    ]);
     await sounder.ready();
     if (!isWanted || !answer.ok) return;
     const { notes, lengthS } = answer.value.before;
     sounder.quiet();
     const from = sounder.now() + LEAD_S;
-    for (const { midi, startS, endS, velocity } of notes) sounder.strike(midi, from + startS, endS - startS, velocity / 127);
+    for (const { midi, startS, endS, velocity } of notes)
+      sounder.strike(midi, from + startS, endS - startS, velocity / 127);
     stops.push(() => sounder.quiet());
     const show = (): void => {
       const at = sounder.now() - from;

@@ -32,18 +32,25 @@ export function useKeyDevice(onKey: (midi: number) => void): AnsweringKeys {
     told.current = onKey;
   }, [onKey]);
   useEffect(() => {
-    const wanted = { screen: [screen, computerKeys(MIDDLE_C)], midi: [midiKeys(), screen], simulated: [simulated, screen] }[device];
+    const wanted = {
+      screen: [screen, computerKeys(MIDDLE_C)],
+      midi: [midiKeys(), screen],
+      simulated: [simulated, screen],
+    }[device];
     let isWanted = true;
     const stops: (() => void)[] = [];
     for (const one of wanted) {
-      one.listen(({ midi, way }) => {
-        if (way === 'down') told.current(midi);
-      }).then(
-        (stop) => (isWanted ? stops.push(stop) : stop()),
-        (trouble: unknown) => {
-          if (isWanted && trouble instanceof DeviceTrouble) say({ kind: 'trouble', text: trouble.message, hint: trouble.hint });
-        },
-      );
+      one
+        .listen(({ midi, press: way }) => {
+          if (way === 'down') told.current(midi);
+        })
+        .then(
+          (stop) => (isWanted ? stops.push(stop) : stop()),
+          (trouble: unknown) => {
+            if (isWanted && trouble instanceof DeviceTrouble)
+              say({ kind: 'trouble', text: trouble.message, hint: trouble.hint });
+          },
+        );
     }
     return () => {
       isWanted = false;
@@ -58,7 +65,11 @@ export function useKeyDevice(onKey: (midi: number) => void): AnsweringKeys {
         screen.move(midi, 'down');
         screen.move(midi, 'up');
       },
-      play: (midis: readonly number[]) => void simulated.play(midis.map((midi) => [midi]), EACH_MS),
+      play: (midis: readonly number[]) =>
+        void simulated.play(
+          midis.map((midi) => [midi]),
+          EACH_MS,
+        ),
     }),
     [device, screen, simulated],
   );

@@ -2,17 +2,35 @@ import { describe, expect, it } from '@jest/globals';
 import type { Desk } from '@/data';
 import { benchKeys, type BenchKeysOf } from './bench-keys';
 
-const NOTE = { noteId: 'n1', hand: 'right', midi: 66, finger: 3, isBlack: true, isStruck: true, name: 'F♯4', otherName: 'G♭4' } as const;
+const NOTE = {
+  noteId: 'n1',
+  hand: 'right',
+  midi: 66,
+  finger: 3,
+  isBlack: true,
+  isStruck: true,
+  name: 'F♯4',
+  otherName: 'G♭4',
+} as const;
 const DESK: Desk = { pupil: null, zoom: 100, labels: [], tracks: 'shown', entering: 'wide' };
 
 /** The keys, and what they were heard to do. */
 function listening(more: Partial<BenchKeysOf> = {}) {
   const heard: unknown[][] = [];
-  const hear = (name: string) => (...said: readonly unknown[]) => void heard.push([name, ...said]);
-  const deeds = { fingers: hear('fingers'), letGo: hear('letGo'), putAside: hear('putAside'), bringBack: hear('bringBack'), mark: hear('mark') };
+  const hear =
+    (name: string) =>
+    (...said: readonly unknown[]) =>
+      void heard.push([name, ...said]);
+  const actions = {
+    fingers: hear('fingers'),
+    letGo: hear('letGo'),
+    putAside: hear('putAside'),
+    bringBack: hear('bringBack'),
+    mark: hear('mark'),
+  };
   const keys = benchKeys({
     noteNow: () => NOTE,
-    deeds,
+    actions,
     stepKey: hear('stepKey'),
     walk: hear('walk'),
     save: hear('save'),
@@ -28,7 +46,8 @@ function listening(more: Partial<BenchKeysOf> = {}) {
     desk: DESK,
     ...more,
   });
-  const press = (key: string): void => keys.find((one) => (one.anyOf ? one.anyOf.includes(key) : one.key === key))?.act(key);
+  const press = (key: string): void =>
+    keys.find((one) => (one.anyOf ? one.anyOf.includes(key) : one.key === key))?.act(key);
   return { keys, heard, press };
 }
 

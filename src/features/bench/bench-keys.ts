@@ -1,17 +1,17 @@
-import type { KeyDown } from '@/core/job';
+import type { KeyDown } from '@/core/views';
 import type { Finger } from '@/core/score';
 import type { Desk } from '@/data';
 import type { ScreenKey } from '@/features/shared/use-keys';
 import { leave, PAPER_VIEWS, zoomBy, type PaperView } from './paper-tools';
-import type { BenchDeeds } from './use-bench-deeds';
-import type { DecideDeeds } from './use-decide';
+import type { BenchActions } from './use-bench-actions';
+import type { DecisionActions } from './use-decide';
 import { KEY_LETTERS } from './use-key-typing';
 
 /** What the keys of the Bench work on. */
-export interface BenchKeysOf extends Pick<BenchDeeds, 'stepKey' | 'walk' | 'save'> {
+export interface BenchKeysOf extends Pick<BenchActions, 'stepKey' | 'walk' | 'save'> {
   /** The note that is taken up when a key is pressed, whether or not the screen has caught up. */
   readonly noteNow: () => KeyDown | null;
-  readonly deeds: DecideDeeds;
+  readonly actions: DecisionActions;
   readonly typeKey: (typed: string) => void;
   readonly stepNote: (by: number) => void;
   readonly stepHandNote: (by: number) => void;
@@ -25,10 +25,27 @@ export interface BenchKeysOf extends Pick<BenchDeeds, 'stepKey' | 'walk' | 'save
 }
 
 /** The keys of the Bench: all that a teacher does there, without a mouse. */
-export function benchKeys({ noteNow, deeds, stepKey, typeKey, walk, stepNote, stepHandNote, togglePlay, save, onEnter, onSurvey, onEscape, view, onView, desk }: BenchKeysOf): readonly ScreenKey[] {
-  const atNote = (deed: (taken: KeyDown) => void): void => {
+// eslint-disable-next-line max-lines-per-function -- one list: what each key does
+export function benchKeys({
+  noteNow,
+  actions,
+  stepKey,
+  typeKey,
+  walk,
+  stepNote,
+  stepHandNote,
+  togglePlay,
+  save,
+  onEnter,
+  onSurvey,
+  onEscape,
+  view,
+  onView,
+  desk,
+}: BenchKeysOf): readonly ScreenKey[] {
+  const atNote = (action: (taken: KeyDown) => void): void => {
     const note = noteNow();
-    if (note) deed(note);
+    if (note) action(note);
   };
   return [
     { key: '[', does: 'the key before this one in the strip', act: () => stepKey(-1) },
@@ -42,15 +59,30 @@ export function benchKeys({ noteNow, deeds, stepKey, typeKey, walk, stepNote, st
       key: '1 … 5',
       does: 'this finger for the note that is taken up',
       anyOf: ['1', '2', '3', '4', '5'],
-      act: (digit) => atNote(({ noteId, name }) => deeds.fingers([{ note: noteId, finger: Number(digit) as Finger }], 'here', `finger ${digit} on ${name}`)),
+      act: (digit) =>
+        atNote(({ noteId, name }) =>
+          actions.fingers([{ note: noteId, finger: Number(digit) as Finger }], 'here', `finger ${digit} on ${name}`),
+        ),
     },
-    { key: '0', does: 'give its finger back to the plan', act: () => atNote(({ noteId, name }) => deeds.letGo([noteId], `finger on ${name} given back`)) },
-    { key: 'r', does: 'ring the note that is taken up', act: () => atNote(({ noteId, name }) => deeds.mark('ring', [noteId], '', `ring at ${name}`)) },
+    {
+      key: '0',
+      does: 'give its finger back to the plan',
+      act: () => atNote(({ noteId, name }) => actions.letGo([noteId], `finger on ${name} given back`)),
+    },
+    {
+      key: 'r',
+      does: 'ring the note that is taken up',
+      act: () => atNote(({ noteId, name }) => actions.mark('ring', [noteId], '', `ring at ${name}`)),
+    },
     { key: 'n', does: 'the next hand note', act: () => stepHandNote(1) },
     { key: 'N', does: 'the hand note before', act: () => stepHandNote(-1) },
     { key: 'p', does: 'play from the selected bar, or stop', act: togglePlay },
     { key: 'v', does: 'both versions, the new one alone, or finger numbers', act: () => onView(viewAfter(view)) },
-    { key: 't', does: 'hand tracks on or off', act: () => leave({ tracks: desk.tracks === 'shown' ? 'hidden' : 'shown' }) },
+    {
+      key: 't',
+      does: 'hand tracks on or off',
+      act: () => leave({ tracks: desk.tracks === 'shown' ? 'hidden' : 'shown' }),
+    },
     { key: '+', does: 'larger', act: () => leave({ zoom: zoomBy(desk.zoom, 1) }) },
     { key: '-', does: 'smaller', act: () => leave({ zoom: zoomBy(desk.zoom, -1) }) },
     { key: 'y', does: 'survey of all keys', act: onSurvey },

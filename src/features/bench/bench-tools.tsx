@@ -2,12 +2,11 @@
 
 import { memo, useRef } from 'react';
 import { ChevronDown, Download } from 'lucide-react';
-import type { BenchView } from '@/core/job';
-import type { FileFormat } from '@/core/result';
-import type { Direction, Key, Mode } from '@/core/pitch';
-import { keyText, signatureOf } from '@/core/pitch';
-import { changeSettings, studioDatabase, type Settings } from '@/data';
-import type { BenchAddress, MinorForm } from './use-bench-address';
+import type { BenchView } from '@/core/views';
+import type { FileFormat } from '@/core/base';
+import { type Direction, type Key, type Mode, keyText, signatureOf } from '@/core/pitch';
+import { change, type Settings } from '@/data';
+import type { BenchAddress, MinorForm } from './bench-address';
 
 interface BenchToolsProps {
   readonly address: BenchAddress;
@@ -29,47 +28,75 @@ const WAYS: readonly (readonly [Direction, string])[] = [
 ];
 
 /** Which way the piece moves, and octaves for each hand. */
-export const BenchTools = memo(function BenchTools({ address, own, shown, hands, parts, onPart, group, spelling, onChange }: BenchToolsProps) {
+export const BenchTools = memo(function BenchTools({
+  address,
+  own,
+  shown,
+  hands,
+  parts,
+  onPart,
+  group,
+  spelling,
+  onChange,
+}: BenchToolsProps) {
   return (
     <details className="relative text-sm">
       <summary className="btn btn-sm h-9 font-normal" data-role="way">
         How it moves: {summaryOf(address, own, shown)} <ChevronDown size={16} aria-hidden />
       </summary>
       <div className="absolute right-0 z-30 mt-1 flex w-80 flex-col gap-2 rounded-box border border-base-300 bg-base-100 p-3 shadow-lg">
-      <label className="flex items-center justify-between gap-1.5">
-        Direction
-        <select className="select select-sm h-9 w-48" value={address.way} onChange={(event) => onChange({ way: WAYS[event.target.selectedIndex]?.[0] ?? 'nearest' })}>
-          {WAYS.map(([way, words]) => (
-            <option key={way} value={way}>
-              {words}
-            </option>
-          ))}
-        </select>
-      </label>
-      <ModeChoice own={own} shown={shown} minor={address.minor} onChange={onChange} />
-      {group ? (
-        <button type="button" className="btn btn-sm h-9 font-normal" onClick={() => onChange({ key: group.key, way: group.direction })}>
-          Half a step onto the {group.onto} keys: {group.keyWords}
-        </button>
-      ) : null}
-      {parts.length > 1 ? <PartChoice parts={parts} onPart={onPart} /> : null}
-      <label className="flex items-center justify-between gap-1.5">
-        Spelling
-        <select className="select select-sm h-9 w-48" data-role="spelling" value={spelling} onChange={(event) => spell(event.target.value === 'plain' ? 'plain' : 'strict')}>
-          <option value="strict">strict: as the intervals say</option>
-          <option value="plain">plain: no double signs</option>
-        </select>
-      </label>
-      {hands.map((hand) => (
-        <OctaveChoice key={hand} hand={hand} value={address[hand]} onChange={(value) => onChange({ [hand]: value })} />
-      ))}
+        <label className="flex items-center justify-between gap-1.5">
+          Direction
+          <select
+            className="select select-sm h-9 w-48"
+            value={address.way}
+            onChange={(event) => onChange({ way: WAYS[event.target.selectedIndex]?.[0] ?? 'nearest' })}
+          >
+            {WAYS.map(([way, words]) => (
+              <option key={way} value={way}>
+                {words}
+              </option>
+            ))}
+          </select>
+        </label>
+        <ModeChoice own={own} shown={shown} minor={address.minor} onChange={onChange} />
+        {group ? (
+          <button
+            type="button"
+            className="btn btn-sm h-9 font-normal"
+            onClick={() => onChange({ key: group.key, way: group.direction })}
+          >
+            Half a step onto the {group.onto} keys: {group.keyWords}
+          </button>
+        ) : null}
+        {parts.length > 1 ? <PartChoice parts={parts} onPart={onPart} /> : null}
+        <label className="flex items-center justify-between gap-1.5">
+          Spelling
+          <select
+            className="select select-sm h-9 w-48"
+            data-role="spelling"
+            value={spelling}
+            onChange={(event) => spell(event.target.value === 'plain' ? 'plain' : 'strict')}
+          >
+            <option value="strict">strict: as the intervals say</option>
+            <option value="plain">plain: no double signs</option>
+          </select>
+        </label>
+        {hands.map((hand) => (
+          <OctaveChoice
+            key={hand}
+            hand={hand}
+            value={address[hand]}
+            onChange={(value) => onChange({ [hand]: value })}
+          />
+        ))}
       </div>
     </details>
   );
 });
 
 function spell(spelling: Settings['spelling']): void {
-  void changeSettings(studioDatabase(), { spelling }, `Spelling: ${spelling}`);
+  void change({ kind: 'settings.change', change: { spelling } }, `Spelling: ${spelling}`);
 }
 
 /** What is out of the usual, in a few words. */
@@ -102,9 +129,22 @@ const OTHER_MODES: readonly ModeWay[] = [
 
 /** Every interval kept, or degree by degree into another mode: on the same tonic, or (shifted) on the tonic that has the
  * piece's own signature in that mode. */
-function ModeChoice({ own, shown, minor, onChange }: { readonly own: Key; readonly shown: Key; readonly minor: MinorForm; readonly onChange: (change: Partial<BenchAddress>) => void }) {
+function ModeChoice({
+  own,
+  shown,
+  minor,
+  onChange,
+}: {
+  readonly own: Key;
+  readonly shown: Key;
+  readonly minor: MinorForm;
+  readonly onChange: (change: Partial<BenchAddress>) => void;
+}) {
   const ways = OTHER_MODES.filter(({ mode }) => mode !== own.mode);
-  const at = shown.mode === own.mode ? 0 : 1 + ways.findIndex((way) => way.mode === shown.mode && (way.mode !== 'minor' || way.minor === minor));
+  const at =
+    shown.mode === own.mode
+      ? 0
+      : 1 + ways.findIndex((way) => way.mode === shown.mode && (way.mode !== 'minor' || way.minor === minor));
   const choose = (index: number): void => {
     const way = ways[index - 1];
     if (!way) return onChange({ key: keyText({ tonic: shown.tonic, mode: own.mode }), minor: 'harmonic' });
@@ -115,7 +155,12 @@ function ModeChoice({ own, shown, minor, onChange }: { readonly own: Key; readon
   return (
     <label className="flex items-center justify-between gap-1.5">
       Mode
-      <select className="select select-sm h-9 w-48" data-role="mode" value={at} onChange={(event) => choose(event.target.selectedIndex)}>
+      <select
+        className="select select-sm h-9 w-48"
+        data-role="mode"
+        value={at}
+        onChange={(event) => choose(event.target.selectedIndex)}
+      >
         <option value={0}>every interval kept</option>
         {ways.map(({ words }, i) => (
           <option key={words} value={i + 1}>
@@ -136,7 +181,12 @@ function PartChoice({ parts, onPart }: Pick<BenchToolsProps, 'parts' | 'onPart'>
   return (
     <label className="flex items-center justify-between gap-1.5">
       Pupil’s part
-      <select className="select select-sm h-9 w-48" data-role="part" value={parts.findIndex(({ isPupils }) => isPupils)} onChange={(event) => choose(event.target.selectedIndex)}>
+      <select
+        className="select select-sm h-9 w-48"
+        data-role="part"
+        value={parts.findIndex(({ isPupils }) => isPupils)}
+        onChange={(event) => choose(event.target.selectedIndex)}
+      >
         {parts.map(({ id, name }, i) => (
           <option key={id} value={i}>
             {name}
@@ -149,11 +199,23 @@ function PartChoice({ parts, onPart }: Pick<BenchToolsProps, 'parts' | 'onPart'>
 
 const OCTAVES = [2, 1, 0, -1, -2];
 
-function OctaveChoice({ hand, value, onChange }: { readonly hand: 'right' | 'left'; readonly value: number; readonly onChange: (value: number) => void }) {
+function OctaveChoice({
+  hand,
+  value,
+  onChange,
+}: {
+  readonly hand: 'right' | 'left';
+  readonly value: number;
+  readonly onChange: (value: number) => void;
+}) {
   return (
     <label className="flex items-center justify-between gap-1.5">
       {hand === 'right' ? 'Right hand' : 'Left hand'}
-      <select className="select select-sm h-9 w-48" value={value} onChange={(event) => onChange(Number(event.target.value))}>
+      <select
+        className="select select-sm h-9 w-48"
+        value={value}
+        onChange={(event) => onChange(Number(event.target.value))}
+      >
         {OCTAVES.map((octaves) => (
           <option key={octaves} value={octaves}>
             {octaveWords(octaves)}
@@ -186,7 +248,10 @@ export const SaveButtons = memo(function SaveButtons({ onSave }: { readonly onSa
         <Download size={16} aria-hidden /> Save MusicXML
       </button>
       <details ref={list} className="relative">
-        <summary className="btn btn-primary btn-sm h-9 rounded-l-none border-l-base-100 px-2" aria-label="Save in another format">
+        <summary
+          className="btn btn-primary btn-sm h-9 rounded-l-none border-l-base-100 px-2"
+          aria-label="Save in another format"
+        >
           <ChevronDown size={16} aria-hidden />
         </summary>
         <ul className="absolute right-0 z-30 mt-1 w-56 rounded-box border border-base-300 bg-base-100 p-1 shadow-lg">

@@ -4,7 +4,7 @@ import { usePiece } from '@/data';
 import { useForWhom } from '@/features/shared/for-whom';
 import { MissingPiece, WhichPiece } from '@/features/shared/which-piece';
 import { BenchPiece } from './bench-piece';
-import { useBenchAddress } from './use-bench-address';
+import { useBenchAddress } from './bench-address';
 
 /** The workplace for one piece: as it stands and as it becomes, one above the other. */
 export function Bench() {
@@ -15,7 +15,9 @@ export function Bench() {
     return (
       <WhichPiece
         words="A piece on the Bench is shown as it stands and as it becomes in another key. Choose one, or drop a MusicXML, ABC or MIDI file anywhere."
-        addressOf={({ id, lastKey }) => `/bench?piece=${encodeURIComponent(id)}${lastKey ? `&key=${encodeURIComponent(lastKey)}` : ''}`}
+        addressOf={({ id, lastKey }) =>
+          `/bench?piece=${encodeURIComponent(id)}${lastKey ? `&key=${encodeURIComponent(lastKey)}` : ''}`
+        }
       />
     );
   }

@@ -2,21 +2,21 @@
 
 import { useMemo } from 'react';
 import { barsText } from '@/core/explain';
-import type { FingeredKeys } from '@/core/job';
+import type { FingeredKeys } from '@/core/views';
 import { useAnswer } from '@/features/shared/use-answer';
 import { coreWorker } from '@/workers/client';
 import type { BenchAnswers } from './use-bench';
 
 interface ChordsPanelProps {
-  readonly answers: Pick<BenchAnswers, 'source' | 'wish'>;
+  readonly answers: Pick<BenchAnswers, 'source' | 'options'>;
   readonly subject: string;
   readonly onNote: (id: string) => void;
 }
 
 /** The chords that the piece uses, hand by hand: so many shapes, and the way from one to the next. */
 export function ChordsPanel({ answers, subject, onNote }: ChordsPanelProps) {
-  const { source, wish } = answers;
-  const ask = useMemo(() => () => coreWorker().chords(source, wish), [source, wish]);
+  const { source, options } = answers;
+  const ask = useMemo(() => () => coreWorker().chords(source, options), [source, options]);
   const chords = useAnswer(subject, ask).value;
   if (!chords) return <div className="skeleton h-24" aria-hidden />;
   if (chords.shapes.length === 0) return <p data-role="chords">Neither hand plays a chord, blocked or broken.</p>;
@@ -24,7 +24,7 @@ export function ChordsPanel({ answers, subject, onNote }: ChordsPanelProps) {
     <section aria-label="The chords this piece uses" className="flex flex-col gap-3" data-role="chords">
       {(['right', 'left'] as const).map((hand) => {
         const shapes = chords.shapes.filter((shape) => shape.hand === hand);
-        const ways = chords.ways.filter((way) => way.hand === hand);
+        const changes = chords.changes.filter((change) => change.hand === hand);
         if (shapes.length === 0) return null;
         return (
           <div key={hand}>
@@ -33,27 +33,31 @@ export function ChordsPanel({ answers, subject, onNote }: ChordsPanelProps) {
             </h3>
             <ul className="flex flex-col gap-1.5">
               {shapes.map((shape) => (
-                <li key={`${shape.way}${shape.noteIds[0]}`}>
-                  <button type="button" className="w-full cursor-pointer rounded-field border border-base-300 bg-base-100 px-2.5 py-1.5 text-left text-sm hover:border-primary" onClick={() => onNote(shape.noteIds[0] ?? '')}>
+                <li key={`${shape.texture}${shape.noteIds[0]}`}>
+                  <button
+                    type="button"
+                    className="w-full cursor-pointer rounded-field border border-base-300 bg-base-100 px-2.5 py-1.5 text-left text-sm hover:border-primary"
+                    onClick={() => onNote(shape.noteIds[0] ?? '')}
+                  >
                     <span className="font-semibold">{shape.words}</span>
                     <span className="block">
                       {keysText(shape.before)} → {keysText(shape.after)}
                     </span>
                     <span className="block text-xs text-secondary">
-                      {shape.way}, {barsText(shape.bars)}
+                      {shape.texture}, {barsText(shape.bars)}
                     </span>
                   </button>
                 </li>
               ))}
             </ul>
-            {ways.length > 0 ? (
+            {changes.length > 0 ? (
               <dl className="mt-2 text-sm">
-                {ways.map((way) => (
-                  <div key={`${way.from}${way.to}${way.words}`} className="mb-1">
+                {changes.map((change) => (
+                  <div key={`${change.from}${change.to}${change.words}`} className="mb-1">
                     <dt className="text-xs text-secondary">
-                      {way.from.split(',')[0]} to {way.to.split(',')[0]}, {barsText(way.bars)}
+                      {change.from.split(',')[0]} to {change.to.split(',')[0]}, {barsText(change.bars)}
                     </dt>
-                    <dd>{way.words}.</dd>
+                    <dd>{change.words}.</dd>
                   </div>
                 ))}
               </dl>

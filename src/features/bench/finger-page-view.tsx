@@ -2,14 +2,14 @@
 
 import { Fragment, memo, useMemo } from 'react';
 import { drawnKeys, isBlackKey, keyCentreMm, WHITE_KEY_LENGTH_MM } from '@/core/keyboard';
-import type { FingerBar, FingerPage, FingerStroke } from '@/core/job';
+import type { FingerBar, FingerPage, FingerStroke } from '@/core/views';
 import type { Hand } from '@/core/score';
 import { useAnswer } from '@/features/shared/use-answer';
 import { coreWorker } from '@/workers/client';
 import type { BenchAnswers } from './use-bench';
 
 interface FingerPageViewProps {
-  readonly answers: Pick<BenchAnswers, 'source' | 'wish'>;
+  readonly answers: Pick<BenchAnswers, 'source' | 'options'>;
   readonly subject: string;
   readonly widthPx: number;
   readonly zoom: number;
@@ -32,18 +32,36 @@ const ROW_PX = 112;
 const WORDS_PX = 15;
 
 /** The piece without a staff: finger numbers with stems up for the right hand and down for the left, beside a picture of the keys they lie on. */
-export const FingerPageView = memo(function FingerPageView({ answers, subject, widthPx, zoom, now, onNote }: FingerPageViewProps) {
-  const { source, wish } = answers;
-  const ask = useMemo(() => () => coreWorker().fingers(source, wish), [source, wish]);
+export const FingerPageView = memo(function FingerPageView({
+  answers,
+  subject,
+  widthPx,
+  zoom,
+  now,
+  onNote,
+}: FingerPageViewProps) {
+  const { source, options } = answers;
+  const ask = useMemo(() => () => coreWorker().fingers(source, options), [source, options]);
   const page = useAnswer(subject, ask).value;
   const scale = zoom / 100;
   const lines = useMemo(() => (page ? linesOf(page.bars, widthPx / scale - KEYS_PX - 20) : []), [page, widthPx, scale]);
   if (!page) return <div className="skeleton m-3 h-40" aria-hidden />;
   const hands = (['right', 'left'] as const).filter((hand) => page.keys[hand] !== null);
   return (
-    <div className="flex flex-col gap-3 py-3" data-role="finger-page" role="group" aria-label="The piece as finger numbers">
+    <div
+      className="flex flex-col gap-3 py-3"
+      data-role="finger-page"
+      role="group"
+      aria-label="The piece as finger numbers"
+    >
       {lines.map((bars, i) => (
-        <svg key={bars[0]?.number} viewBox={`0 0 ${widthPx / scale} ${hands.length * ROW_PX + 6}`} className="w-full text-base-content" role="img" aria-label={lineWords(bars, hands)}>
+        <svg
+          key={bars[0]?.number}
+          viewBox={`0 0 ${widthPx / scale} ${hands.length * ROW_PX + 6}`}
+          className="w-full text-base-content"
+          role="img"
+          aria-label={lineWords(bars, hands)}
+        >
           {hands.map((hand, row) => (
             <g key={hand} transform={`translate(0, ${row * ROW_PX})`}>
               {i === 0 ? <KeyPicture page={page} hand={hand} /> : null}
@@ -78,7 +96,17 @@ function barWidth({ quarters }: FingerBar): number {
   return quarters * QUARTER_PX + 14;
 }
 
-function Line({ bars, hand, now, onNote }: { readonly bars: readonly FingerBar[]; readonly hand: Hand; readonly now: readonly string[]; readonly onNote: (id: string) => void }) {
+function Line({
+  bars,
+  hand,
+  now,
+  onNote,
+}: {
+  readonly bars: readonly FingerBar[];
+  readonly hand: Hand;
+  readonly now: readonly string[];
+  readonly onNote: (id: string) => void;
+}) {
   const lefts = bars.map((_, i) => bars.slice(0, i).reduce((sum, bar) => sum + barWidth(bar), 0));
   return (
     <>
@@ -90,10 +118,23 @@ function Line({ bars, hand, now, onNote }: { readonly bars: readonly FingerBar[]
               {hand === 'right' ? bar.number : ''}
             </text>
             {bar.hands[hand].map((stroke) => (
-              <Stroke key={stroke.noteIds[0]} stroke={stroke} hand={hand} isNow={stroke.noteIds.some((id) => now.includes(id))} onNote={onNote} />
+              <Stroke
+                key={stroke.noteIds[0]}
+                stroke={stroke}
+                hand={hand}
+                isNow={stroke.noteIds.some((id) => now.includes(id))}
+                onNote={onNote}
+              />
             ))}
           </g>
-          <line x1={(lefts[i] ?? 0) + barWidth(bar)} x2={(lefts[i] ?? 0) + barWidth(bar)} y1={10} y2={ROW_PX - 18} stroke="currentColor" opacity={0.5} />
+          <line
+            x1={(lefts[i] ?? 0) + barWidth(bar)}
+            x2={(lefts[i] ?? 0) + barWidth(bar)}
+            y1={10}
+            y2={ROW_PX - 18}
+            stroke="currentColor"
+            opacity={0.5}
+          />
         </Fragment>
       ))}
     </>
@@ -120,8 +161,17 @@ function Stroke({ stroke, hand, isNow, onNote }: StrokeProps) {
   const ink = isNow ? 'var(--color-primary)' : 'currentColor';
   const first = noteIds[0] ?? '';
   return (
-    <g data-stroke={first} data-now={isNow} className="cursor-pointer" fill={ink} stroke="none" onClick={() => onNote(first)}>
-      {isBlack ? <rect x={x - 11} y={base - 12} width={22} height={24} rx={4} fill="currentColor" opacity={0.14} /> : null}
+    <g
+      data-stroke={first}
+      data-now={isNow}
+      className="cursor-pointer"
+      fill={ink}
+      stroke="none"
+      onClick={() => onNote(first)}
+    >
+      {isBlack ? (
+        <rect x={x - 11} y={base - 12} width={22} height={24} rx={4} fill="currentColor" opacity={0.14} />
+      ) : null}
       {isLong ? <circle cx={x} cy={base} r={12.5} fill="none" stroke={ink} strokeWidth={1.4} /> : null}
       <text x={x} y={base + 7} textAnchor="middle" fontSize={fingers.length > 1 ? 15 : FIGURE_PX - 2} fontWeight={700}>
         {fingers.map((finger) => finger ?? '?').join('·')}
@@ -129,7 +179,13 @@ function Stroke({ stroke, hand, isNow, onNote }: StrokeProps) {
       {isDotted(quarters) ? <circle cx={x + 16} cy={base} r={2} /> : null}
       {quarters < 4 ? <line x1={x} x2={x} y1={stemFrom} y2={stemTo} stroke={ink} strokeWidth={1.6} /> : null}
       {Array.from({ length: flags }, (_, i) => (
-        <path key={i} d={`M${x} ${stemTo - way * i * 6} q8 ${-way * 4} 7 ${-way * 12}`} fill="none" stroke={ink} strokeWidth={1.8} />
+        <path
+          key={i}
+          d={`M${x} ${stemTo - way * i * 6} q8 ${-way * 4} 7 ${-way * 12}`}
+          fill="none"
+          stroke={ink}
+          strokeWidth={1.8}
+        />
       ))}
       {words ? (
         <text x={x} y={ROW_PX - 4} textAnchor="middle" fontSize={WORDS_PX}>
@@ -158,12 +214,35 @@ function KeyPicture({ page, hand }: { readonly page: FingerPage; readonly hand: 
   return (
     <g transform={`translate(2, 14) scale(${scale})`} data-keys={hand}>
       {keys.map(({ midi, isBlack, leftMm, widthMm, lengthMm }) => (
-        <rect key={midi} x={leftMm - left} y={0} width={widthMm} height={lengthMm} rx={1.5} fill={isBlack ? '#241f19' : '#fffef9'} stroke="#6b6152" strokeWidth={1} />
+        <rect
+          key={midi}
+          x={leftMm - left}
+          y={0}
+          width={widthMm}
+          height={lengthMm}
+          rx={1.5}
+          fill={isBlack ? '#241f19' : '#fffef9'}
+          stroke="#6b6152"
+          strokeWidth={1}
+        />
       ))}
       {own.map(({ midi, finger }) => (
         <g key={midi}>
-          <circle cx={keyCentreMm(midi) - left} cy={isBlackKey(midi) ? 74 : 124} r={11} fill="#d9a441" stroke="#241f19" />
-          <text x={keyCentreMm(midi) - left} y={(isBlackKey(midi) ? 74 : 124) + 6} textAnchor="middle" fontSize={17} fontWeight={700} fill="#241f19">
+          <circle
+            cx={keyCentreMm(midi) - left}
+            cy={isBlackKey(midi) ? 74 : 124}
+            r={11}
+            fill="#d9a441"
+            stroke="#241f19"
+          />
+          <text
+            x={keyCentreMm(midi) - left}
+            y={(isBlackKey(midi) ? 74 : 124) + 6}
+            textAnchor="middle"
+            fontSize={17}
+            fontWeight={700}
+            fill="#241f19"
+          >
             {finger}
           </text>
         </g>
@@ -180,5 +259,10 @@ function whiteAt(midi: number, way: -1 | 1): number {
 }
 
 function lineWords(bars: readonly FingerBar[], hands: readonly Hand[]): string {
-  return bars.map(({ number, hands: strokes }) => `Bar ${number}: ${hands.map((hand) => `${hand} ${strokes[hand].map(({ fingers }) => fingers.map((finger) => finger ?? 'no finger').join(' and ')).join(', ') || 'silent'}`).join('; ')}`).join('. ');
+  return bars
+    .map(
+      ({ number, hands: strokes }) =>
+        `Bar ${number}: ${hands.map((hand) => `${hand} ${strokes[hand].map(({ fingers }) => fingers.map((finger) => finger ?? 'no finger').join(' and ')).join(', ') || 'silent'}`).join('; ')}`,
+    )
+    .join('. ');
 }

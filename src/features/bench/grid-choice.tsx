@@ -1,6 +1,6 @@
 'use client';
 
-import type { PieceRecord } from '@/data';
+import { isEntered, type PieceRecord } from '@/data';
 import { changeGrid } from '@/features/shared/bring-in';
 import { useMessages } from '@/features/shared/messages';
 
@@ -19,7 +19,10 @@ const GRIDS: readonly (readonly [number, string])[] = [
 export function GridChoice({ piece }: { readonly piece: PieceRecord }) {
   const { say } = useMessages();
   if (!piece.midi) return null;
-  if (piece.edition !== undefined && !piece.edition.startsWith('0/')) return <p className="text-sm">The rhythm can be set to another grid once what was changed by hand is taken back.</p>;
+  if (isEntered(piece.edition))
+    return (
+      <p className="text-sm">The rhythm can be set to another grid once what was changed by hand is taken back.</p>
+    );
   const choose = (index: number): void => {
     const [grid, words] = GRIDS[index] ?? [0, ''];
     void changeGrid(piece, grid, words).then((trouble) => {
@@ -29,7 +32,12 @@ export function GridChoice({ piece }: { readonly piece: PieceRecord }) {
   return (
     <label className="flex items-center gap-2 text-sm">
       Rhythm set to
-      <select className="select select-sm h-9 w-44" data-role="grid" value={piece.midi.grid} onChange={(event) => choose(event.target.selectedIndex)}>
+      <select
+        className="select select-sm h-9 w-44"
+        data-role="grid"
+        value={piece.midi.grid}
+        onChange={(event) => choose(event.target.selectedIndex)}
+      >
         {GRIDS.map(([grid, words]) => (
           <option key={grid} value={grid}>
             {words}

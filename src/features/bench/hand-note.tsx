@@ -1,11 +1,11 @@
 'use client';
 
 import { useLayoutEffect, useRef, useState } from 'react';
-import type { HandNoteView } from '@/core/job';
+import type { HandNoteView } from '@/core/views';
 import type { Finger } from '@/core/score';
 import { inSight } from '@/features/shared/in-sight';
 import { SeverityMark } from '@/features/shared/severity-mark';
-import type { DecideDeeds, NoteFinger, Reach } from './use-decide';
+import type { DecisionActions, NoteFinger, Reach } from './use-decide';
 
 const SEVERITY_WORDS = { must: 'must change', should: 'better otherwise', watch: 'to know' } as const;
 
@@ -14,22 +14,39 @@ interface HandNoteProps {
   readonly from: string;
   readonly isChosen: boolean;
   readonly onChoose: () => void;
-  readonly deeds: DecideDeeds;
+  readonly actions: DecisionActions;
   /** Takes up the first note of the hand note, to give it any finger. */
   readonly onTakeUp: (noteId: string) => void;
 }
 
 /** A hand note: what, and once it is chosen why, and what can be done about it. */
-export function HandNote({ note, from, isChosen, onChoose, deeds, onTakeUp }: HandNoteProps) {
-  const origin = note.aside !== null ? `put away: ${note.aside}` : note.wasThere ? `as in ${from}` : note.byBlackKey ? 'new, because of a black key' : 'new here';
+export function HandNote({ note, from, isChosen, onChoose, actions, onTakeUp }: HandNoteProps) {
+  const origin =
+    note.aside !== null
+      ? `put away: ${note.aside}`
+      : note.wasThere
+        ? `as in ${from}`
+        : note.byBlackKey
+          ? 'new, because of a black key'
+          : 'new here';
   const item = useRef<HTMLLIElement>(null);
   useLayoutEffect(() => {
     const panel = item.current?.closest('[role=tabpanel]');
     if (isChosen && item.current && panel) bringIntoPanel(item.current, panel);
   }, [isChosen]);
   return (
-    <li ref={item} className={`rounded-field border bg-base-100 ${isChosen ? 'border-2 border-primary' : 'border-base-300'}`}>
-      <button type="button" aria-pressed={isChosen} data-flag={note.kind} data-severity={note.severity} onClick={onChoose} className="w-full cursor-pointer px-2.5 py-1.5 text-left">
+    <li
+      ref={item}
+      className={`rounded-field border bg-base-100 ${isChosen ? 'border-2 border-primary' : 'border-base-300'}`}
+    >
+      <button
+        type="button"
+        aria-pressed={isChosen}
+        data-flag={note.kind}
+        data-severity={note.severity}
+        onClick={onChoose}
+        className="w-full cursor-pointer px-2.5 py-1.5 text-left"
+      >
         <span className="flex items-baseline justify-between gap-2">
           <span className="flex items-baseline gap-1.5 font-semibold">
             <SeverityMark severity={note.severity} size={11} />
@@ -37,7 +54,9 @@ export function HandNote({ note, from, isChosen, onChoose, deeds, onTakeUp }: Ha
           </span>
           <span className="shrink-0 text-xs text-secondary">{note.hand}</span>
         </span>
-        <span className={`block text-xs ${note.byBlackKey && note.aside === null && !note.wasThere ? 'font-semibold' : 'text-secondary'}`}>
+        <span
+          className={`block text-xs ${note.byBlackKey && note.aside === null && !note.wasThere ? 'font-semibold' : 'text-secondary'}`}
+        >
           {SEVERITY_WORDS[note.severity]} · {origin}
         </span>
         {isChosen ? (
@@ -48,7 +67,7 @@ export function HandNote({ note, from, isChosen, onChoose, deeds, onTakeUp }: Ha
           </span>
         ) : null}
       </button>
-      {isChosen ? <HandNoteDeeds note={note} deeds={deeds} onTakeUp={onTakeUp} /> : null}
+      {isChosen ? <HandNoteActions note={note} actions={actions} onTakeUp={onTakeUp} /> : null}
     </li>
   );
 }
@@ -62,29 +81,33 @@ function bringIntoPanel(item: Element, panel: Element): void {
   else if (below > 0) panel.scrollTop += Math.min(below, above);
 }
 
-function HandNoteDeeds({ note, deeds, onTakeUp }: Pick<HandNoteProps, 'note' | 'deeds' | 'onTakeUp'>) {
+function HandNoteActions({ note, actions, onTakeUp }: Pick<HandNoteProps, 'note' | 'actions' | 'onTakeUp'>) {
   const [first] = note.noteIds;
   if (note.aside !== null) {
     return (
       <div className="px-2.5 pb-2">
-        <Deed onPress={() => deeds.bringBack(note.name, `“${note.title}” brought back`)}>Bring it back</Deed>
+        <ActionButton onPress={() => actions.bringBack(note.name, `“${note.title}” brought back`)}>
+          Bring it back
+        </ActionButton>
       </div>
     );
   }
   return (
     <div className="flex flex-col gap-1.5 px-2.5 pb-2">
-      {note.fingers ? <FingerDeeds note={note} deeds={deeds} /> : null}
+      {note.fingers ? <FingerActions note={note} actions={actions} /> : null}
       <div className="flex flex-wrap gap-1">
-        {first !== undefined ? <Deed onPress={() => onTakeUp(first)}>Any finger …</Deed> : null}
-        <Deed onPress={() => deeds.mark('ring', note.noteIds, '', `“${note.title}” ringed for the pupil`)}>Ring it for the pupil</Deed>
+        {first !== undefined ? <ActionButton onPress={() => onTakeUp(first)}>Any finger …</ActionButton> : null}
+        <ActionButton onPress={() => actions.mark('ring', note.noteIds, '', `“${note.title}” ringed for the pupil`)}>
+          Ring it for the pupil
+        </ActionButton>
       </div>
-      <PutAside onPut={(reason, reach) => deeds.putAside(note.name, reason, reach, `“${note.title}” set aside`)} />
+      <PutAside onPut={(reason, reach) => actions.putAside(note.name, reason, reach, `“${note.title}” set aside`)} />
     </div>
   );
 }
 
 /** Take the suggestion, keep the old fingers, or begin with another one; here or in every key, and where the passage comes again. */
-function FingerDeeds({ note, deeds }: Pick<HandNoteProps, 'note' | 'deeds'>) {
+function FingerActions({ note, actions }: Pick<HandNoteProps, 'note' | 'actions'>) {
   const [reach, setReach] = useState<Reach>('here');
   const [alsoLike, setAlsoLike] = useState(true);
   const { fingers } = note;
@@ -92,25 +115,30 @@ function FingerDeeds({ note, deeds }: Pick<HandNoteProps, 'note' | 'deeds'>) {
   const { noteIds, before, after, others, also } = fingers;
   const everywhere = [noteIds, ...(alsoLike ? also.map((place) => place.noteIds) : [])];
   const decideOn = (wanted: readonly (Finger | null)[], words: string): void => {
-    const all = everywhere.flatMap((ids) => ids.flatMap((id, i): readonly NoteFinger[] => (wanted[i] ? [{ note: id, finger: wanted[i] }] : [])));
-    deeds.fingers(all, reach, words);
+    const all = everywhere.flatMap((ids) =>
+      ids.flatMap((id, i): readonly NoteFinger[] => (wanted[i] ? [{ note: id, finger: wanted[i] }] : [])),
+    );
+    actions.fingers(all, reach, words);
   };
   return (
     <>
       <div className="flex flex-wrap gap-1">
-        <Deed isMain onPress={() => decideOn(after, `fingers ${said(after)} taken`)}>
+        <ActionButton isMain onPress={() => decideOn(after, `fingers ${said(after)} taken`)}>
           Take {said(after)}
-        </Deed>
-        <Deed onPress={() => decideOn(before, `fingers ${said(before)} kept`)}>Keep {said(before)}</Deed>
+        </ActionButton>
+        <ActionButton onPress={() => decideOn(before, `fingers ${said(before)} kept`)}>
+          Keep {said(before)}
+        </ActionButton>
         {others.map(({ finger, words }) => (
-          <Deed key={finger} onPress={() => decideOn([finger], `begun with ${finger}`)}>
+          <ActionButton key={finger} onPress={() => decideOn([finger], `begun with ${finger}`)}>
             Begin with {finger} ({words})
-          </Deed>
+          </ActionButton>
         ))}
       </div>
       {also.length > 0 ? (
         <Check isOn={alsoLike} onChange={setAlsoLike}>
-          also in {also.length === 1 ? 'bar' : 'bars'} {also.map(({ bar }) => bar).join(', ')}, where the same comes again
+          also in {also.length === 1 ? 'bar' : 'bars'} {also.map(({ bar }) => bar).join(', ')}, where the same comes
+          again
         </Check>
       ) : null}
       <ReachCheck reach={reach} onChange={setReach} />
@@ -133,7 +161,7 @@ function PutAside({ onPut }: { readonly onPut: (reason: string, reach: Reach) =>
   if (!isOpen) {
     return (
       <div>
-        <Deed onPress={() => setOpen(true)}>Set it aside …</Deed>
+        <ActionButton onPress={() => setOpen(true)}>Set it aside …</ActionButton>
       </div>
     );
   }
@@ -145,7 +173,14 @@ function PutAside({ onPut }: { readonly onPut: (reason: string, reach: Reach) =>
       }}
     >
       <div className="flex gap-1">
-        <input className="input input-sm h-8 flex-1" aria-label="Why it is set aside" placeholder="why, e.g. she plays it so" autoFocus value={reason} onChange={(event) => setReason(event.target.value)} />
+        <input
+          className="input input-sm h-8 flex-1"
+          aria-label="Why it is set aside"
+          placeholder="why, e.g. she plays it so"
+          autoFocus
+          value={reason}
+          onChange={(event) => setReason(event.target.value)}
+        />
         <button type="submit" className="btn btn-sm h-8">
           Set aside
         </button>
@@ -163,15 +198,35 @@ function ReachCheck({ reach, onChange }: { readonly reach: Reach; readonly onCha
   );
 }
 
-function Deed({ onPress, isMain = false, children }: { readonly onPress: () => void; readonly isMain?: boolean; readonly children: React.ReactNode }) {
+function ActionButton({
+  onPress,
+  isMain = false,
+  children,
+}: {
+  readonly onPress: () => void;
+  readonly isMain?: boolean;
+  readonly children: React.ReactNode;
+}) {
   return (
-    <button type="button" className={`btn btn-sm h-8 px-2.5 font-normal ${isMain ? 'btn-primary' : ''}`} onClick={onPress}>
+    <button
+      type="button"
+      className={`btn btn-sm h-8 px-2.5 font-normal ${isMain ? 'btn-primary' : ''}`}
+      onClick={onPress}
+    >
       {children}
     </button>
   );
 }
 
-function Check({ isOn, onChange, children }: { readonly isOn: boolean; readonly onChange: (isOn: boolean) => void; readonly children: React.ReactNode }) {
+function Check({
+  isOn,
+  onChange,
+  children,
+}: {
+  readonly isOn: boolean;
+  readonly onChange: (isOn: boolean) => void;
+  readonly children: React.ReactNode;
+}) {
   return (
     <label className="flex min-h-8 cursor-pointer items-center gap-2 text-sm">
       <input type="checkbox" className="size-4" checked={isOn} onChange={(event) => onChange(event.target.checked)} />

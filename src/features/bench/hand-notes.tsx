@@ -3,13 +3,13 @@
 import Link from 'next/link';
 import { memo, useState } from 'react';
 import { KIND_NAMES, spanText } from '@/core/explain';
-import { SEVERITIES, type FlagKind, type Severity } from '@/core/flag';
-import type { BenchView, HandNoteView } from '@/core/job';
-import { groupBy } from '@/core/list';
+import { SEVERITIES, type FlagKind, type Severity } from '@/core/flags';
+import type { BenchView, HandNoteView } from '@/core/views';
+import { groupBy } from '@/core/base';
 import type { Hand } from '@/core/score';
 import type { PieceRecord, Settings } from '@/data';
 import { HandNote } from './hand-note';
-import type { DecideDeeds } from './use-decide';
+import type { DecisionActions } from './use-decide';
 
 interface HandNotesProps {
   readonly view: BenchView;
@@ -18,24 +18,50 @@ interface HandNotesProps {
   readonly aboutFile: PieceRecord['remarks'];
   readonly chosen: string | null;
   readonly onChoose: (name: string | null) => void;
-  readonly deeds: DecideDeeds;
+  readonly actions: DecisionActions;
   readonly onTakeUp: (noteId: string) => void;
 }
 
 /** Remarks that no one should have to unfold. */
-const TOLD_AT_ONCE = ['respelled-key', 'other-mode', 'enharmonic-proposed', 'respelled-note', 'octave-proposed', 'not-playable', 'moves-spared'];
+const TOLD_AT_ONCE = [
+  'respelled-key',
+  'other-mode',
+  'enharmonic-proposed',
+  'respelled-note',
+  'octave-proposed',
+  'not-playable',
+  'moves-spared',
+];
 
 /** What the hands must know in this key: what changed, why, and what to do. Each note points at its place. */
-export const HandNotes = memo(function HandNotes({ view, settings, aboutFile, chosen, onChoose, deeds, onTakeUp }: HandNotesProps) {
+export const HandNotes = memo(function HandNotes({
+  view,
+  settings,
+  aboutFile,
+  chosen,
+  onChoose,
+  actions,
+  onTakeUp,
+}: HandNotesProps) {
   const [filter, setFilter] = useState<Filter>(ALL);
   // What the file itself gives rise to each time it is read is told once.
   const remarks = [...new Set([...view.remarks, ...(aboutFile ?? [])].map(({ message }) => message))];
   const standing = view.handNotes.filter(({ aside }) => aside === null);
-  const shown = standing.filter((note) => passes(note, filter)).toSorted((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
+  const shown = standing
+    .filter((note) => passes(note, filter))
+    .toSorted((a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity));
   // In each bar the weightiest comes first; bars keep the order of the music.
   const bars = [...groupBy(standing, ({ bar }) => bar).keys()];
   const item = (note: HandNoteView) => (
-    <HandNote key={note.name} note={note} from={view.from} isChosen={chosen === note.name} onChoose={() => onChoose(chosen === note.name ? null : note.name)} deeds={deeds} onTakeUp={onTakeUp} />
+    <HandNote
+      key={note.name}
+      note={note}
+      from={view.from}
+      isChosen={chosen === note.name}
+      onChoose={() => onChoose(chosen === note.name ? null : note.name)}
+      actions={actions}
+      onTakeUp={onTakeUp}
+    />
   );
   const aside = view.handNotes.filter((note) => note.aside !== null);
   return (
@@ -56,8 +82,10 @@ export const HandNotes = memo(function HandNotes({ view, settings, aboutFile, ch
           </div>
         );
       })}
-      {standing.length > 0 && shown.length === 0 ? <p className="text-sm text-secondary">None of the {standing.length} hand notes is of this kind.</p> : null}
-      <Decisions view={view} deeds={deeds} onTakeUp={onTakeUp} />
+      {standing.length > 0 && shown.length === 0 ? (
+        <p className="text-sm text-secondary">None of the {standing.length} hand notes is of this kind.</p>
+      ) : null}
+      <Decisions view={view} actions={actions} onTakeUp={onTakeUp} />
       {aside.length > 0 ? (
         <details className="text-sm">
           <summary className="min-h-8 cursor-pointer py-1 font-semibold" data-role="set-aside">
@@ -115,11 +143,27 @@ const SEVERITY_CHOICES: readonly Choice[] = [
 
 type Choice = readonly [value: string, words: string];
 
-const EVERY: Readonly<Record<keyof Filter, string>> = { hand: 'both hands', severity: 'all weights', kind: 'all kinds' };
+const EVERY: Readonly<Record<keyof Filter, string>> = {
+  hand: 'both hands',
+  severity: 'all weights',
+  kind: 'all kinds',
+};
 
-function FilterBox({ notes, filter, onChange }: { readonly notes: readonly HandNoteView[]; readonly filter: Filter; readonly onChange: (filter: Filter) => void }) {
+function FilterBox({
+  notes,
+  filter,
+  onChange,
+}: {
+  readonly notes: readonly HandNoteView[];
+  readonly filter: Filter;
+  readonly onChange: (filter: Filter) => void;
+}) {
   const kinds = [...new Set(notes.map(({ kind }) => kind))].map((kind): Choice => [kind, KIND_NAMES[kind]]);
-  const choices: Readonly<Record<keyof Filter, readonly Choice[]>> = { hand: HANDS, severity: SEVERITY_CHOICES, kind: [['by-black-keys', 'because of black keys'], ...kinds] };
+  const choices: Readonly<Record<keyof Filter, readonly Choice[]>> = {
+    hand: HANDS,
+    severity: SEVERITY_CHOICES,
+    kind: [['by-black-keys', 'because of black keys'], ...kinds],
+  };
   return (
     <div role="group" aria-label="Which hand notes are shown" className="grid grid-cols-3 gap-1">
       {(Object.keys(choices) as (keyof Filter)[]).map((name) => (
@@ -144,24 +188,36 @@ function FilterBox({ notes, filter, onChange }: { readonly notes: readonly HandN
 }
 
 /** The fingers that the teacher decided on here, and where the plan would do otherwise. */
-function Decisions({ view, deeds, onTakeUp }: Pick<HandNotesProps, 'view' | 'deeds' | 'onTakeUp'>) {
+function Decisions({ view, actions, onTakeUp }: Pick<HandNotesProps, 'view' | 'actions' | 'onTakeUp'>) {
   if (view.decisions.length === 0) return null;
   const ids = view.decisions.map(({ noteId }) => noteId);
   return (
     <div data-role="decided">
       <h3 className="mb-1 flex items-center justify-between text-sm font-semibold">
         Decided by you ({view.decisions.length})
-        <button type="button" className="btn btn-ghost btn-sm h-8 font-normal" onClick={() => deeds.letGo(ids, 'all decided fingers given back')}>
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm h-8 font-normal"
+          onClick={() => actions.letGo(ids, 'all decided fingers given back')}
+        >
           Give all back
         </button>
       </h3>
       <ul className="text-sm">
         {view.decisions.map(({ noteId, words, isOtherwise, hand }) => (
           <li key={noteId} className="flex items-center gap-1">
-            <button type="button" className={`min-h-8 flex-1 cursor-pointer text-left hover:underline ${isOtherwise ? 'font-semibold' : ''}`} onClick={() => onTakeUp(noteId)}>
+            <button
+              type="button"
+              className={`min-h-8 flex-1 cursor-pointer text-left hover:underline ${isOtherwise ? 'font-semibold' : ''}`}
+              onClick={() => onTakeUp(noteId)}
+            >
               {words} <span className="text-xs font-normal text-secondary">{hand}</span>
             </button>
-            <button type="button" className="btn btn-ghost btn-sm h-8 font-normal" onClick={() => deeds.letGo([noteId], 'a decided finger given back')}>
+            <button
+              type="button"
+              className="btn btn-ghost btn-sm h-8 font-normal"
+              onClick={() => actions.letGo([noteId], 'a decided finger given back')}
+            >
               Give back
             </button>
           </li>
@@ -185,7 +241,10 @@ function Positions({ view }: { readonly view: BenchView }) {
             <ol>
               {own.map((position) => (
                 <li key={position.noteIds[0]}>
-                  {position.words} <span className="text-xs text-secondary">{own.length === 1 ? 'throughout' : spanText(position.bars)}</span>
+                  {position.words}{' '}
+                  <span className="text-xs text-secondary">
+                    {own.length === 1 ? 'throughout' : spanText(position.bars)}
+                  </span>
                 </li>
               ))}
             </ol>

@@ -1,7 +1,7 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import { keyCard, numeralOf, chordOf } from '@/core/chord';
+import { keyCard, numeralOf, chordOf } from '@/core/reference';
 import { keyPrint, midiNumber, namePrint, type Key, type Pitch } from '@/core/pitch';
 import { HandsGlyph } from '@/features/shared/hand-glyph';
 import { hearChords } from '@/features/shared/sound/hear-chords';
@@ -10,7 +10,10 @@ import { hearChords } from '@/features/shared/sound/hear-chords';
 export function KeyCardPanel({ shown }: { readonly shown: Key }) {
   const card = keyCard(shown);
   const names = (pitches: readonly Pitch[]): string => pitches.map(namePrint).join(' ');
-  const signs = card.signs.length === 0 ? 'no sharps or flats' : `${card.signs.length} ${card.signs[0]?.alter === 1 ? 'sharp' : 'flat'}${card.signs.length === 1 ? '' : 's'}: ${card.signs.map(namePrint).join(' ')}`;
+  const signs =
+    card.signs.length === 0
+      ? 'no sharps or flats'
+      : `${card.signs.length} ${card.signs[0]?.alter === 1 ? 'sharp' : 'flat'}${card.signs.length === 1 ? '' : 's'}: ${card.signs.map(namePrint).join(' ')}`;
   return (
     <section aria-label={`Key card of ${keyPrint(shown)}`} className="flex flex-col gap-3" data-role="key-card">
       <div className="flex items-center justify-between">
@@ -22,7 +25,9 @@ export function KeyCardPanel({ shown }: { readonly shown: Key }) {
         <Row term="Five fingers">
           {names(card.pattern)}
           <span className="block text-secondary">
-            {card.black.right.length === 0 ? 'no finger on black' : `on black: right ${card.black.right.join(', ')}; left ${card.black.left.toReversed().join(', ')}`}
+            {card.black.right.length === 0
+              ? 'no finger on black'
+              : `on black: right ${card.black.right.join(', ')}; left ${card.black.left.toReversed().join(', ')}`}
           </span>
         </Row>
         <Row term="Tonic triad">
@@ -51,9 +56,16 @@ export function KeyCardPanel({ shown }: { readonly shown: Key }) {
       <div>
         <h3 className="mb-1 text-sm font-semibold">Before you start</h3>
         <ol className="text-sm">
-          <Step chords={[...card.pattern, ...card.pattern.slice(0, -1).toReversed()].map((pitch) => [pitch])}>Five fingers up and down, each hand alone, then both: right 1 to 5, left 5 to 1.</Step>
-          <Step chords={[...card.triad, ...card.triad.slice(0, -1).toReversed()].map((pitch) => [pitch])}>The triad broken: right 1 3 5 3 1, left 5 3 1 3 5.</Step>
-          <Step chords={[card.triad, card.triad]}>The triad blocked, twice, the hand in towards the fallboard{card.black.right.length > 0 ? '' : ' only as far as it likes'}.</Step>
+          <Step chords={[...card.pattern, ...card.pattern.slice(0, -1).toReversed()].map((pitch) => [pitch])}>
+            Five fingers up and down, each hand alone, then both: right 1 to 5, left 5 to 1.
+          </Step>
+          <Step chords={[...card.triad, ...card.triad.slice(0, -1).toReversed()].map((pitch) => [pitch])}>
+            The triad broken: right 1 3 5 3 1, left 5 3 1 3 5.
+          </Step>
+          <Step chords={[card.triad, card.triad]}>
+            The triad blocked, twice, the hand in towards the fallboard
+            {card.black.right.length > 0 ? '' : ' only as far as it likes'}.
+          </Step>
         </ol>
       </div>
     </section>
@@ -83,7 +95,17 @@ const STEP_S = 0.5;
 
 function Hear({ label, chords }: { readonly label: string; readonly chords: readonly (readonly Pitch[])[] }) {
   return (
-    <button type="button" className="btn btn-ghost btn-sm ml-auto h-8 px-2 font-normal" aria-label={`Hear ${label}`} onClick={() => void hearChords(chords.map((chord) => chord.map(midiNumber)), STEP_S)}>
+    <button
+      type="button"
+      className="btn btn-ghost btn-sm ml-auto h-8 px-2 font-normal"
+      aria-label={`Hear ${label}`}
+      onClick={() =>
+        void hearChords(
+          chords.map((chord) => chord.map(midiNumber)),
+          STEP_S,
+        )
+      }
+    >
       hear
     </button>
   );

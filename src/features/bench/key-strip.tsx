@@ -2,7 +2,7 @@
 
 import { memo } from 'react';
 import { keyPrint, parseKey } from '@/core/pitch';
-import type { Ladder, LadderKey } from '@/core/job';
+import type { Ladder, LadderKey, UnwritableKey } from '@/core/views';
 import { HandsGlyph } from '@/features/shared/hand-glyph';
 import { SeverityMark } from '@/features/shared/severity-mark';
 
@@ -21,13 +21,44 @@ export function keyName(key: Pick<LadderKey, 'tonic' | 'mode'>): string {
 export const KeyStrip = memo(function KeyStrip({ ladder, chosen, onChoose }: KeyStripProps) {
   const own = keyName(ladder.from);
   return (
-    <div role="group" aria-label="Move to another key" className="flex gap-1 overflow-x-auto px-4 py-2 sm:flex-wrap xl:flex-nowrap">
+    <div
+      role="group"
+      aria-label="Move to another key"
+      className="flex gap-1 overflow-x-auto px-4 py-2 sm:flex-wrap xl:flex-nowrap"
+    >
       {ladder.keys.map((key) => (
-        <KeyButton key={keyName(key)} facts={key} isChosen={keyName(key) === chosen} isOwn={keyName(key) === own} onChoose={onChoose} />
+        <KeyButton
+          key={keyName(key)}
+          facts={key}
+          isChosen={keyName(key) === chosen}
+          isOwn={keyName(key) === own}
+          onChoose={onChoose}
+        />
+      ))}
+      {ladder.unwritable.map((key) => (
+        <UnwritableButton key={keyName(key)} facts={key} />
       ))}
     </div>
   );
 });
+
+/** A key in which the piece cannot be written: it stands in the strip with its reason, and cannot be pressed. */
+function UnwritableButton({ facts }: { readonly facts: UnwritableKey }) {
+  const name = keyName(facts);
+  const key = parseKey(name, 'major');
+  return (
+    <button
+      type="button"
+      disabled
+      data-unwritable={name}
+      title={facts.words}
+      className="flex min-w-[4.6rem] flex-1 flex-col items-center justify-center rounded-field border-2 border-dashed border-base-300 px-0.5 text-secondary"
+    >
+      <span className="font-serif leading-tight font-semibold">{key ? keyPrint(key).split(' ')[0] : name}</span>
+      <span className="text-xs">not written</span>
+    </button>
+  );
+}
 
 interface KeyButtonProps {
   readonly facts: LadderKey;
@@ -41,7 +72,9 @@ const KeyButton = memo(function KeyButton({ facts, isChosen, isOwn, onChoose }: 
   const name = keyName(facts);
   const key = parseKey(name, 'major');
   const words = key ? keyPrint(key) : name;
-  const shape = isChosen ? 'border-primary bg-primary text-primary-content' : 'border-base-300 bg-base-100 hover:border-primary';
+  const shape = isChosen
+    ? 'border-primary bg-primary text-primary-content'
+    : 'border-base-300 bg-base-100 hover:border-primary';
   return (
     <button
       type="button"

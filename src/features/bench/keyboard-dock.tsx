@@ -2,7 +2,7 @@
 
 import { memo, useMemo, useState } from 'react';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
-import type { BenchView, HandNoteView, Moment } from '@/core/job';
+import type { BenchView, HandNoteView, Moment } from '@/core/views';
 import { pianoSounder } from '@/features/shared/sound/sounder';
 import { KeyboardMap, keyboardRange, type OldFinger } from '@/features/shared/keyboard-map';
 import { PlayerBar, type PlayableBar } from './player-bar';
@@ -18,35 +18,61 @@ interface KeyboardDockProps {
 }
 
 /** The keyboard at the foot of the Bench: both hands at the selected moment, or at the one that sounds. */
-export const KeyboardDock = memo(function KeyboardDock({ view, at, chosen, player, reachMm, onWalk }: KeyboardDockProps) {
+export const KeyboardDock = memo(function KeyboardDock({
+  view,
+  at,
+  chosen,
+  player,
+  reachMm,
+  onWalk,
+}: KeyboardDockProps) {
   const [shows, setShows] = useState<'before' | 'after'>('after');
   const range = useMemo(() => keyboardRange([...view.momentsBefore, ...view.momentsAfter]), [view]);
   const bars = useMemo(() => barsOf(view.momentsAfter), [view]);
   const version = player.isPlaying ? player.listening.version : shows;
   const moments = version === 'before' ? view.momentsBefore : view.momentsAfter;
-  const index = player.isPlaying ? soundingMoment(moments, player.ids) ?? at ?? 0 : (at ?? 0);
+  const index = player.isPlaying ? (soundingMoment(moments, player.ids) ?? at ?? 0) : (at ?? 0);
   const moment = moments[index] ?? null;
   const show = (which: 'before' | 'after'): void => {
     setShows(which);
     player.change({ version: which });
   };
   return (
-    <section aria-label="Keyboard map" className="sticky bottom-0 z-20 flex items-center gap-4 border-t border-base-300 bg-base-100 px-4 py-1.5 max-lg:flex-wrap max-lg:justify-between">
+    <section
+      aria-label="Keyboard map"
+      className="sticky bottom-0 z-20 flex items-center gap-4 border-t border-base-300 bg-base-100 px-4 py-1.5 max-lg:flex-wrap max-lg:justify-between"
+    >
       <div className="flex w-44 shrink-0 flex-col gap-1 text-sm">
         <div className="flex items-center gap-1">
-          <button type="button" className="btn btn-sm btn-square size-9" aria-label="The moment before" onClick={() => onWalk(-1)}>
+          <button
+            type="button"
+            className="btn btn-sm btn-square size-9"
+            aria-label="The moment before"
+            onClick={() => onWalk(-1)}
+          >
             <ChevronLeft size={18} aria-hidden />
           </button>
           <span className="flex-1 text-center" data-role="moment">
             {moment ? `bar ${moment.bar}, beat ${beatText(moment.beat)}` : ''}
           </span>
-          <button type="button" className="btn btn-sm btn-square size-9" aria-label="The next moment" onClick={() => onWalk(1)}>
+          <button
+            type="button"
+            className="btn btn-sm btn-square size-9"
+            aria-label="The next moment"
+            onClick={() => onWalk(1)}
+          >
             <ChevronRight size={18} aria-hidden />
           </button>
         </div>
         <div role="group" aria-label="Which version is seen and heard" className="join w-full">
           {(['before', 'after'] as const).map((which) => (
-            <button key={which} type="button" aria-pressed={version === which} className={`btn btn-sm join-item h-8 flex-1 font-normal ${version === which ? 'btn-neutral' : ''}`} onClick={() => show(which)}>
+            <button
+              key={which}
+              type="button"
+              aria-pressed={version === which}
+              className={`btn btn-sm join-item h-8 flex-1 font-normal ${version === which ? 'btn-neutral' : ''}`}
+              onClick={() => show(which)}
+            >
               {which === 'before' ? 'Before' : 'After'}
             </button>
           ))}
@@ -54,7 +80,14 @@ export const KeyboardDock = memo(function KeyboardDock({ view, at, chosen, playe
         <p className="text-xs text-secondary">round: right · square: left · dashed: next</p>
       </div>
       <div className="min-w-0 flex-1 max-lg:order-last max-lg:basis-full">
-        <KeyboardMap moment={moment} range={range} next={moments[index + 1] ?? null} old={oldFingers(chosen, moment)} reachMm={reachMm} onKey={hear} />
+        <KeyboardMap
+          moment={moment}
+          range={range}
+          next={moments[index + 1] ?? null}
+          old={oldFingers(chosen, moment)}
+          reachMm={reachMm}
+          onKey={hear}
+        />
       </div>
       <PlayerBar player={player} barIndex={view.momentsAfter[at ?? 0]?.barIndex ?? 0} bars={bars} />
       <p className="sr-only" aria-live="polite" data-role="said">
@@ -81,7 +114,9 @@ const KEY_LENGTH_S = 0.8;
 const KEY_LOUDNESS = 0.6;
 
 function soundingMoment(moments: readonly Moment[], ids: readonly string[]): number | null {
-  const index = moments.findLastIndex(({ keys }) => keys.some(({ noteId, isStruck }) => isStruck && ids.includes(noteId)));
+  const index = moments.findLastIndex(({ keys }) =>
+    keys.some(({ noteId, isStruck }) => isStruck && ids.includes(noteId)),
+  );
   return index < 0 ? null : index;
 }
 
@@ -103,7 +138,11 @@ function oldFingers(chosen: HandNoteView | null, moment: Moment | null): readonl
 /** The selected place for a screen reader: bar, beat, notes, fingers and hand notes. */
 function momentWords({ bar, beat, keys }: Moment, notes: readonly HandNoteView[]): string {
   const struck = keys.filter(({ isStruck }) => isStruck);
-  const played = struck.map(({ name, hand, finger }) => `${name} ${hand} hand${finger === null ? '' : ` finger ${finger}`}`);
-  const told = notes.filter(({ aside, noteIds }) => aside === null && struck.some(({ noteId }) => noteIds.includes(noteId))).map(({ title, severity }) => `${severity}: ${title}`);
+  const played = struck.map(
+    ({ name, hand, finger }) => `${name} ${hand} hand${finger === null ? '' : ` finger ${finger}`}`,
+  );
+  const told = notes
+    .filter(({ aside, noteIds }) => aside === null && struck.some(({ noteId }) => noteIds.includes(noteId)))
+    .map(({ title, severity }) => `${severity}: ${title}`);
   return [`Bar ${bar}, beat ${beatText(beat)}: ${played.join(', ')}`, ...told].join('. ');
 }

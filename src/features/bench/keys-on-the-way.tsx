@@ -13,7 +13,11 @@ export function KeysOnTheWay({ progress, onStop, onGoOn }: KeysOnTheWayProps) {
   return (
     <div className="mx-4 my-2 flex h-20 items-center gap-3 rounded-box border border-base-300 px-4" role="status">
       <progress className="progress w-40" value={progress.done} max={progress.of} aria-label="Keys worked out" />
-      <span>{progress.isStopped ? `Stopped after ${progress.done} of ${progress.of} keys.` : `Trying the hands in all keys: ${progress.done} of ${progress.of}`}</span>
+      <span>
+        {progress.isStopped
+          ? `Stopped after ${progress.done} of ${progress.of} keys.`
+          : `Trying the hands in all keys: ${progress.done} of ${progress.of}`}
+      </span>
       <button type="button" className="btn btn-sm h-9" onClick={progress.isStopped ? onGoOn : onStop}>
         {progress.isStopped ? 'Try them all' : 'Stop'}
       </button>

@@ -2,18 +2,18 @@
 
 import { useState } from 'react';
 import { MARK_NAMES } from '@/core/explain';
-import type { BenchView, FindView } from '@/core/job';
-import { MARK_KINDS, type MarkKind } from '@/core/mark';
+import type { BenchView, NotesOfKindView } from '@/core/views';
+import { MARK_KINDS, type MarkKind } from '@/core/annotate';
 import { ChevronDown } from 'lucide-react';
-import type { DecideDeeds } from './use-decide';
+import type { DecisionActions } from './use-decide';
 
 interface MarkEveryProps {
   readonly view: BenchView;
   readonly marks: readonly { readonly kind: MarkKind; readonly note: string }[];
-  readonly deeds: DecideDeeds;
+  readonly actions: DecisionActions;
 }
 
-const GROUPS: readonly (readonly [FindView['by'], string])[] = [
+const GROUPS: readonly (readonly [NotesOfKindView['by'], string])[] = [
   ['letter', 'letters'],
   ['pitch', 'keys'],
   ['finger', 'fingers'],
@@ -23,11 +23,12 @@ const GROUPS: readonly (readonly [FindView['by'], string])[] = [
 ];
 
 /** Finds and counts every note of a kind, and marks them all: every F♯, every finger 4, every skip. */
-export function MarkEvery({ view, marks, deeds }: MarkEveryProps) {
+export function MarkEvery({ view, marks, actions }: MarkEveryProps) {
   const [at, setAt] = useState(0);
   const [kind, setKind] = useState<MarkKind>('ring');
-  const find = view.finds[at] ?? view.finds[0];
-  const areMarked = find !== undefined && find.noteIds.every((id) => marks.some((mark) => mark.kind === kind && mark.note === id));
+  const find = view.notesOfKind[at] ?? view.notesOfKind[0];
+  const areMarked =
+    find !== undefined && find.noteIds.every((id) => marks.some((mark) => mark.kind === kind && mark.note === id));
   return (
     <details className="relative text-sm">
       <summary className="btn btn-sm h-8 px-2.5 font-normal" data-role="mark-every">
@@ -36,10 +37,15 @@ export function MarkEvery({ view, marks, deeds }: MarkEveryProps) {
       <div className="absolute left-0 z-30 mt-1 flex w-72 flex-col gap-2 rounded-box border border-base-300 bg-base-100 p-3 shadow-lg">
         <label className="flex items-center justify-between gap-2">
           every
-          <select className="select select-sm h-9 w-52" data-role="find" value={at} onChange={(event) => setAt(event.target.selectedIndex)}>
+          <select
+            className="select select-sm h-9 w-52"
+            data-role="find"
+            value={at}
+            onChange={(event) => setAt(event.target.selectedIndex)}
+          >
             {GROUPS.map(([by, words]) => (
               <optgroup key={by} label={words}>
-                {view.finds.map((one, i) =>
+                {view.notesOfKind.map((one, i) =>
                   one.by === by ? (
                     <option key={`${by}/${one.words}`} value={i}>
                       {one.words} ({one.noteIds.length})
@@ -52,7 +58,12 @@ export function MarkEvery({ view, marks, deeds }: MarkEveryProps) {
         </label>
         <label className="flex items-center justify-between gap-2">
           gets a
-          <select className="select select-sm h-9 w-52" data-role="mark-kind" value={kind} onChange={(event) => setKind(MARK_KINDS[event.target.selectedIndex] ?? 'ring')}>
+          <select
+            className="select select-sm h-9 w-52"
+            data-role="mark-kind"
+            value={kind}
+            onChange={(event) => setKind(MARK_KINDS[event.target.selectedIndex] ?? 'ring')}
+          >
             {MARK_KINDS.filter((one) => one !== 'words').map((one) => (
               <option key={one} value={one}>
                 {MARK_NAMES[one]}
@@ -61,7 +72,11 @@ export function MarkEvery({ view, marks, deeds }: MarkEveryProps) {
           </select>
         </label>
         {find ? (
-          <button type="button" className="btn btn-primary btn-sm h-9" onClick={() => deeds.mark(kind, find.noteIds, '', `every ${find.words} marked`)}>
+          <button
+            type="button"
+            className="btn btn-primary btn-sm h-9"
+            onClick={() => actions.mark(kind, find.noteIds, '', `every ${find.words} marked`)}
+          >
             {areMarked ? `Rub out all ${find.noteIds.length}` : `Mark all ${find.noteIds.length}`}
           </button>
         ) : null}

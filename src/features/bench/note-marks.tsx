@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import type { MarkKind } from '@/core/mark';
+import type { MarkKind } from '@/core/annotate';
 import { ID_PREFIXES, type EngravedSystem } from '@/workers/protocol';
 
 interface NoteMarksProps {
@@ -17,15 +17,33 @@ export const NoteMarks = memo(function NoteMarks({ system, marks, unit }: NoteMa
   const [left, top, width, height] = system.viewBox;
   const shapes = marks.flatMap(({ kind, note }) => {
     const head = heads.get(ID_PREFIXES.after + note);
-    return head && (kind === 'ring' || kind === 'guide') ? [{ kind, note, x: head.x + head.width / 2, y: head.y, size: head.width / 2 + RING_PX * unit }] : [];
+    return head && (kind === 'ring' || kind === 'guide')
+      ? [{ kind, note, x: head.x + head.width / 2, y: head.y, size: head.width / 2 + RING_PX * unit }]
+      : [];
   });
   return (
     <svg viewBox={`${left} ${top} ${width} ${height}`} style={{ position: 'absolute', inset: 0 }} data-role="marks">
       {shapes.map(({ kind, note, x, y, size }) =>
         kind === 'ring' ? (
-          <circle key={`${kind}${note}`} cx={x} cy={y} r={size} fill="none" stroke="var(--color-error)" strokeWidth={1.6 * unit} data-ring={note} />
+          <circle
+            key={`${kind}${note}`}
+            cx={x}
+            cy={y}
+            r={size}
+            fill="none"
+            stroke="var(--color-error)"
+            strokeWidth={1.6 * unit}
+            data-ring={note}
+          />
         ) : (
-          <path key={`${kind}${note}`} d={`M${x - size * 1.2} ${y} L${x} ${y - size * 1.2} L${x + size * 1.2} ${y} L${x} ${y + size * 1.2} Z`} fill="none" stroke="var(--color-primary)" strokeWidth={1.6 * unit} data-guide={note} />
+          <path
+            key={`${kind}${note}`}
+            d={`M${x - size * 1.2} ${y} L${x} ${y - size * 1.2} L${x + size * 1.2} ${y} L${x} ${y + size * 1.2} Z`}
+            fill="none"
+            stroke="var(--color-primary)"
+            strokeWidth={1.6 * unit}
+            data-guide={note}
+          />
         ),
       )}
     </svg>

@@ -2,21 +2,21 @@
 
 import { useMemo, useState } from 'react';
 import { MARK_NAMES } from '@/core/explain';
-import type { BenchView, Moment } from '@/core/job';
-import type { MarkKind } from '@/core/mark';
+import type { BenchView, Moment } from '@/core/views';
+import type { MarkKind } from '@/core/annotate';
 import type { Finger } from '@/core/score';
 import { useAnswer } from '@/features/shared/use-answer';
 import { coreWorker } from '@/workers/client';
 import type { BenchAnswers } from './use-bench';
-import type { DecideDeeds, Reach } from './use-decide';
+import type { DecisionActions, Reach } from './use-decide';
 
 interface NotePanelProps {
   readonly view: BenchView;
   readonly moment: Moment | null;
   readonly noteId: string | null;
-  readonly answers: Pick<BenchAnswers, 'source' | 'wish'>;
+  readonly answers: Pick<BenchAnswers, 'source' | 'options'>;
   readonly marks: readonly { readonly kind: MarkKind; readonly note: string; readonly text: string }[];
-  readonly deeds: DecideDeeds;
+  readonly actions: DecisionActions;
   readonly onTakeUp: (noteId: string) => void;
   readonly onRespell: (noteId: string, from: string, to: string) => void;
 }
@@ -24,15 +24,26 @@ interface NotePanelProps {
 const OWN_MARKS: readonly MarkKind[] = ['ring', 'guide', 'reminder', 'interval'];
 
 /** The note that is taken up: another finger, another spelling, a mark for the pupil. */
-export function NotePanel({ view, moment, noteId, answers, marks, deeds, onTakeUp, onRespell }: NotePanelProps) {
+export function NotePanel({ view, moment, noteId, answers, marks, actions, onTakeUp, onRespell }: NotePanelProps) {
   const struck = moment?.keys.filter(({ isStruck }) => isStruck) ?? [];
   const note = struck.find((key) => key.noteId === noteId) ?? struck[0];
   if (!moment || !note) return <p className="text-secondary">Press a note, or go to one with ← and →.</p>;
   return (
-    <section aria-label="The note that is taken up" className="flex flex-col gap-3" data-role="note-panel" data-note={note.noteId}>
+    <section
+      aria-label="The note that is taken up"
+      className="flex flex-col gap-3"
+      data-role="note-panel"
+      data-note={note.noteId}
+    >
       <div className="flex flex-wrap gap-1" role="group" aria-label="Notes struck now">
         {struck.map((key) => (
-          <button key={key.noteId} type="button" aria-pressed={key === note} className={`btn btn-sm h-8 font-normal ${key === note ? 'btn-neutral' : ''}`} onClick={() => onTakeUp(key.noteId)}>
+          <button
+            key={key.noteId}
+            type="button"
+            aria-pressed={key === note}
+            className={`btn btn-sm h-8 font-normal ${key === note ? 'btn-neutral' : ''}`}
+            onClick={() => onTakeUp(key.noteId)}
+          >
             {key.name} {key.hand}
           </button>
         ))}
@@ -41,33 +52,45 @@ export function NotePanel({ view, moment, noteId, answers, marks, deeds, onTakeU
         <strong>{note.name}</strong>, {note.hand} hand, bar {moment.bar}, beat {moment.beat}
         {note.finger === null ? '' : `, finger ${note.finger}`}
       </p>
-      <FingerRow key={`${note.noteId}/${view.toText}`} view={view} noteId={note.noteId} name={note.name} answers={answers} deeds={deeds} />
+      <FingerRow
+        key={`${note.noteId}/${view.toText}`}
+        view={view}
+        noteId={note.noteId}
+        name={note.name}
+        answers={answers}
+        actions={actions}
+      />
       {note.otherName !== null ? (
         <div>
           <h3 className="mb-1 text-sm font-semibold">Spelling</h3>
-          <button type="button" className="btn btn-sm h-8 font-normal" onClick={() => onRespell(note.noteId, note.name, note.otherName ?? '')}>
+          <button
+            type="button"
+            className="btn btn-sm h-8 font-normal"
+            onClick={() => onRespell(note.noteId, note.name, note.otherName ?? '')}
+          >
             write as {note.otherName}
           </button>
         </div>
       ) : null}
-      <MarkRow noteId={note.noteId} name={note.name} marks={marks} deeds={deeds} />
+      <MarkRow noteId={note.noteId} name={note.name} marks={marks} actions={actions} />
     </section>
   );
 }
 
-interface FingerRowProps extends Pick<NotePanelProps, 'view' | 'answers' | 'deeds'> {
+interface FingerRowProps extends Pick<NotePanelProps, 'view' | 'answers' | 'actions'> {
   readonly noteId: string;
   readonly name: string;
 }
 
 /** All five fingers, each with how much harder it would be. */
-function FingerRow({ view, noteId, name, answers, deeds }: FingerRowProps) {
+function FingerRow({ view, noteId, name, answers, actions }: FingerRowProps) {
   const [reach, setReach] = useState<Reach>('here');
-  const { source, wish } = answers;
-  const ask = useMemo(() => () => coreWorker().choices(source, wish, noteId), [source, wish, noteId]);
+  const { source, options } = answers;
+  const ask = useMemo(() => () => coreWorker().choices(source, options, noteId), [source, options, noteId]);
   const choices = useAnswer(noteId, ask).value ?? [];
   const isDecided = view.decisions.some((decision) => decision.noteId === noteId);
-  const take = (finger: Finger): void => deeds.fingers([{ note: noteId, finger }], reach, `finger ${finger} on ${name}`);
+  const take = (finger: Finger): void =>
+    actions.fingers([{ note: noteId, finger }], reach, `finger ${finger} on ${name}`);
   return (
     <div>
       <h3 className="mb-1 text-sm font-semibold">Finger</h3>
@@ -90,11 +113,20 @@ function FingerRow({ view, noteId, name, answers, deeds }: FingerRowProps) {
       </div>
       <div className="mt-1 flex flex-wrap items-center gap-x-3">
         <label className="flex min-h-8 cursor-pointer items-center gap-2 text-sm">
-          <input type="checkbox" className="size-4" checked={reach === 'everywhere'} onChange={(event) => setReach(event.target.checked ? 'everywhere' : 'here')} />
+          <input
+            type="checkbox"
+            className="size-4"
+            checked={reach === 'everywhere'}
+            onChange={(event) => setReach(event.target.checked ? 'everywhere' : 'here')}
+          />
           in every key
         </label>
         {isDecided ? (
-          <button type="button" className="btn btn-sm h-8 font-normal" onClick={() => deeds.letGo([noteId], `finger on ${name} given back`)}>
+          <button
+            type="button"
+            className="btn btn-sm h-8 font-normal"
+            onClick={() => actions.letGo([noteId], `finger on ${name} given back`)}
+          >
             Give it back to the plan
           </button>
         ) : null}
@@ -103,12 +135,12 @@ function FingerRow({ view, noteId, name, answers, deeds }: FingerRowProps) {
   );
 }
 
-interface MarkRowProps extends Pick<NotePanelProps, 'marks' | 'deeds'> {
+interface MarkRowProps extends Pick<NotePanelProps, 'marks' | 'actions'> {
   readonly noteId: string;
   readonly name: string;
 }
 
-function MarkRow({ noteId, name, marks, deeds }: MarkRowProps) {
+function MarkRow({ noteId, name, marks, actions }: MarkRowProps) {
   const [text, setText] = useState('');
   const own = marks.filter(({ note }) => note === noteId);
   const words = own.filter(({ kind }) => kind === 'words');
@@ -119,7 +151,14 @@ function MarkRow({ noteId, name, marks, deeds }: MarkRowProps) {
         {OWN_MARKS.map((kind) => {
           const isOn = own.some((mark) => mark.kind === kind);
           return (
-            <button key={kind} type="button" aria-pressed={isOn} data-mark={kind} className={`btn btn-sm h-8 px-2.5 font-normal ${isOn ? 'btn-neutral' : ''}`} onClick={() => deeds.mark(kind, [noteId], '', `${MARK_NAMES[kind]} at ${name}`)}>
+            <button
+              key={kind}
+              type="button"
+              aria-pressed={isOn}
+              data-mark={kind}
+              className={`btn btn-sm h-8 px-2.5 font-normal ${isOn ? 'btn-neutral' : ''}`}
+              onClick={() => actions.mark(kind, [noteId], '', `${MARK_NAMES[kind]} at ${name}`)}
+            >
               {MARK_NAMES[kind]}
             </button>
           );
@@ -129,17 +168,29 @@ function MarkRow({ noteId, name, marks, deeds }: MarkRowProps) {
         className="mt-1 flex gap-1"
         onSubmit={(event) => {
           event.preventDefault();
-          if (text.trim() !== '') deeds.mark('words', [noteId], text.trim(), `“${text.trim()}” at ${name}`);
+          if (text.trim() !== '') actions.mark('words', [noteId], text.trim(), `“${text.trim()}” at ${name}`);
           setText('');
         }}
       >
-        <input className="input input-sm h-8 flex-1" aria-label="Words over the note" placeholder="words over the note" maxLength={40} value={text} onChange={(event) => setText(event.target.value)} />
+        <input
+          className="input input-sm h-8 flex-1"
+          aria-label="Words over the note"
+          placeholder="words over the note"
+          maxLength={40}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+        />
         <button type="submit" className="btn btn-sm h-8">
           Write
         </button>
       </form>
       {words.map((mark) => (
-        <button key={mark.text} type="button" className="btn btn-ghost btn-sm h-8 font-normal" onClick={() => deeds.mark('words', [noteId], mark.text, `“${mark.text}” rubbed out`)}>
+        <button
+          key={mark.text}
+          type="button"
+          className="btn btn-ghost btn-sm h-8 font-normal"
+          onClick={() => actions.mark('words', [noteId], mark.text, `“${mark.text}” rubbed out`)}
+        >
           Rub out “{mark.text}”
         </button>
       ))}

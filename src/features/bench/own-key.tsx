@@ -1,7 +1,7 @@
 'use client';
 
 import { keyOfSignature, keyPrint, keyText, type Key, type Mode } from '@/core/pitch';
-import { overruleKey, studioDatabase, type PieceRecord } from '@/data';
+import { change, type PieceRecord } from '@/data';
 
 interface OwnKeyProps {
   readonly piece: PieceRecord;
@@ -21,7 +21,10 @@ export function OwnKey({ piece, current, fifths, onChanged }: OwnKeyProps) {
     return key.ok ? [key.value] : [];
   });
   const overrule = (chosen: Key): void => {
-    void overruleKey(studioDatabase(), piece, keyText(chosen), `the piece is in ${keyPrint(chosen)}`).then(onChanged);
+    void change(
+      { kind: 'piece.own-key', id: piece.id, ownKey: keyText(chosen) },
+      `the piece is in ${keyPrint(chosen)}`,
+    ).then(onChanged);
   };
   return (
     <select

@@ -3,14 +3,18 @@
 import { memo } from 'react';
 import { ChevronDown, ZoomIn, ZoomOut } from 'lucide-react';
 import { LABEL_NAMES } from '@/core/explain';
-import { LABEL_KINDS, type LabelKind } from '@/core/label';
-import { leaveDesk, studioDatabase, type Desk } from '@/data';
+import { LABEL_KINDS, type LabelKind } from '@/core/annotate';
+import { change, type Desk } from '@/data';
 
 /** What is on the paper: both versions, the new one alone, or fingers without a staff. */
 export const PAPER_VIEWS = ['both', 'after', 'fingers'] as const;
 export type PaperView = (typeof PAPER_VIEWS)[number];
 
-const VIEW_NAMES: Readonly<Record<PaperView, string>> = { both: 'Before and after', after: 'After alone', fingers: 'Finger numbers' };
+const VIEW_NAMES: Readonly<Record<PaperView, string>> = {
+  both: 'Before and after',
+  after: 'After alone',
+  fingers: 'Finger numbers',
+};
 
 export const ZOOMS = [80, 100, 125, 150, 200] as const;
 
@@ -32,20 +36,39 @@ export const PaperTools = memo(function PaperTools({ view, desk, onView }: Paper
     <>
       <div role="group" aria-label="What is shown" className="join">
         {PAPER_VIEWS.map((one) => (
-          <button key={one} type="button" aria-pressed={view === one} data-view={one} className={`btn btn-sm join-item h-8 px-2.5 font-normal ${view === one ? 'btn-neutral' : ''}`} onClick={() => onView(one)}>
+          <button
+            key={one}
+            type="button"
+            aria-pressed={view === one}
+            data-view={one}
+            className={`btn btn-sm join-item h-8 px-2.5 font-normal ${view === one ? 'btn-neutral' : ''}`}
+            onClick={() => onView(one)}
+          >
             {VIEW_NAMES[one]}
           </button>
         ))}
       </div>
       <UnderNotes desk={desk} />
       <div className="flex items-center">
-        <button type="button" className="btn btn-ghost btn-sm btn-square size-8" aria-label="Smaller" disabled={desk.zoom <= ZOOMS[0]} onClick={() => leave({ zoom: zoomBy(desk.zoom, -1) })}>
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm btn-square size-8"
+          aria-label="Smaller"
+          disabled={desk.zoom <= ZOOMS[0]}
+          onClick={() => leave({ zoom: zoomBy(desk.zoom, -1) })}
+        >
           <ZoomOut size={16} aria-hidden />
         </button>
         <span className="w-12 text-center text-sm" data-role="zoom">
           {desk.zoom} %
         </span>
-        <button type="button" className="btn btn-ghost btn-sm btn-square size-8" aria-label="Larger" disabled={desk.zoom >= 200} onClick={() => leave({ zoom: zoomBy(desk.zoom, 1) })}>
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm btn-square size-8"
+          aria-label="Larger"
+          disabled={desk.zoom >= 200}
+          onClick={() => leave({ zoom: zoomBy(desk.zoom, 1) })}
+        >
           <ZoomIn size={16} aria-hidden />
         </button>
       </div>
@@ -53,8 +76,8 @@ export const PaperTools = memo(function PaperTools({ view, desk, onView }: Paper
   );
 });
 
-export function leave(change: Partial<Desk>): void {
-  void leaveDesk(studioDatabase(), change);
+export function leave(desk: Partial<Desk>): void {
+  void change({ kind: 'note.desk', change: desk });
 }
 
 /** Names of movable do of which only one makes sense at a time. */
@@ -74,12 +97,23 @@ function UnderNotes({ desk }: { readonly desk: Desk }) {
       </summary>
       <div className="absolute left-0 z-30 mt-1 flex w-64 flex-col rounded-box border border-base-300 bg-base-100 p-2 shadow-lg">
         <label className="flex min-h-8 cursor-pointer items-center gap-2">
-          <input type="checkbox" className="size-4" checked={desk.tracks === 'shown'} onChange={(event) => leave({ tracks: event.target.checked ? 'shown' : 'hidden' })} />
+          <input
+            type="checkbox"
+            className="size-4"
+            checked={desk.tracks === 'shown'}
+            onChange={(event) => leave({ tracks: event.target.checked ? 'shown' : 'hidden' })}
+          />
           where the hands sit (hand track)
         </label>
         {LABEL_KINDS.map((kind) => (
           <label key={kind} className="flex min-h-8 cursor-pointer items-center gap-2">
-            <input type="checkbox" className="size-4" data-label={kind} checked={desk.labels.includes(kind)} onChange={() => leave({ labels: [...withLabel(desk.labels, kind)] })} />
+            <input
+              type="checkbox"
+              className="size-4"
+              data-label={kind}
+              checked={desk.labels.includes(kind)}
+              onChange={() => leave({ labels: [...withLabel(desk.labels, kind)] })}
+            />
             {LABEL_NAMES[kind]}
           </label>
         ))}

@@ -1,8 +1,8 @@
 'use client';
 
 import { memo, useCallback, useMemo } from 'react';
-import type { BenchView, HandNoteView } from '@/core/job';
-import type { MarkKind } from '@/core/mark';
+import type { BenchView, HandNoteView } from '@/core/views';
+import type { MarkKind } from '@/core/annotate';
 import { EngravedPage } from '@/features/shared/engraved-page';
 import { ID_PREFIXES, type EngravedSystem, type EngraveLayout } from '@/workers/protocol';
 import { HandTracks } from '@/features/shared/hand-track';
@@ -30,12 +30,29 @@ interface PaperProps {
 }
 
 /** The engraved piece with hand tracks and marks over it. */
-export const Paper = memo(function Paper({ view, layout, flag, now, takenUp, follows, marks, tracks, hasReminders, onNote }: PaperProps) {
+export const Paper = memo(function Paper({
+  view,
+  layout,
+  flag,
+  now,
+  takenUp,
+  follows,
+  marks,
+  tracks,
+  hasReminders,
+  onNote,
+}: PaperProps) {
   const pointed = useMemo(() => bothIds(flag?.noteIds ?? []), [flag]);
   const nowIds = useMemo(() => bothIds(now), [now]);
-  const signed = useMemo(() => (hasReminders ? view.bySignature.map((id) => ID_PREFIXES.after + id) : []), [view, hasReminders]);
+  const signed = useMemo(
+    () => (hasReminders ? view.bySignature.map((id) => ID_PREFIXES.after + id) : []),
+    [view, hasReminders],
+  );
   const taken = useMemo(() => (takenUp === null ? [] : [ID_PREFIXES.after + takenUp]), [takenUp]);
-  const pressEngraved = useCallback((id: string): void => onNote(id.replace(ID_PREFIXES.before, '').replace(ID_PREFIXES.after, '')), [onNote]);
+  const pressEngraved = useCallback(
+    (id: string): void => onNote(id.replace(ID_PREFIXES.before, '').replace(ID_PREFIXES.after, '')),
+    [onNote],
+  );
   const { positions, positionsBefore } = view;
   const { widthPx } = layout;
   const overlay = useCallback(
@@ -43,7 +60,9 @@ export const Paper = memo(function Paper({ view, layout, flag, now, takenUp, fol
       const unit = system.viewBox[2] / widthPx;
       return (
         <>
-          {tracks === 'shown' ? <HandTracks system={system} before={positionsBefore} after={positions} unit={unit} onPress={onNote} /> : null}
+          {tracks === 'shown' ? (
+            <HandTracks system={system} before={positionsBefore} after={positions} unit={unit} onPress={onNote} />
+          ) : null}
           {marks.length > 0 ? <NoteMarks system={system} marks={marks} unit={unit} /> : null}
         </>
       );

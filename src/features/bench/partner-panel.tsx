@@ -1,14 +1,14 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import type { PartnerKey, PartnerWish } from '@/core/job';
-import { PARTNER_NAMES, type Partner } from '@/core/survey';
+import { type PartnerKey, type PartnerOptions, PARTNER_NAMES, type Partner } from '@/core/survey';
 import { RangeFields, useComfortableRange } from '@/features/shared/comfortable-range';
 import { fitWords, INSTRUMENTS, readsWords } from '@/features/shared/partner-words';
 import { useAnswer } from '@/features/shared/use-answer';
+import { useSame } from '@/features/shared/use-same';
 import { coreWorker } from '@/workers/client';
 import type { PieceSource } from '@/workers/protocol';
-import { go } from './use-bench-address';
+import { go } from './bench-address';
 
 interface PartnerPanelProps {
   readonly source: PieceSource;
@@ -16,7 +16,7 @@ interface PartnerPanelProps {
   readonly shown: string;
 }
 
-const VOICES: readonly (readonly [PartnerWish['voice'], string])[] = [
+const VOICES: readonly (readonly [PartnerOptions['voice'], string])[] = [
   ['right', 'what the right hand plays'],
   ['left', 'what the left hand plays'],
   ['both', 'all of it'],
@@ -24,23 +24,24 @@ const VOICES: readonly (readonly [PartnerWish['voice'], string])[] = [
 
 /** Which keys suit someone who sings or plays along, and what they read there. */
 export function PartnerPanel({ source, subject, shown }: PartnerPanelProps) {
-  const [voice, setVoice] = useState<PartnerWish['voice']>('right');
+  const [voice, setVoice] = useState<PartnerOptions['voice']>('right');
   const [partner, setPartner] = useState<Partner>('concert');
   const comfortable = useComfortableRange();
   const { range } = comfortable;
-  const wish = range && { voice, partner, comfortable: range };
-  const said = JSON.stringify(wish);
-  const ask = useMemo(() => {
-    const wanted = JSON.parse(said) as PartnerWish | null;
-    return wanted && (() => coreWorker().partner(source, wanted));
-  }, [source, said]);
+  const wanted = useSame<PartnerOptions | null>(range && { voice, partner, comfortable: range });
+  const ask = useMemo(() => wanted && (() => coreWorker().partner(source, wanted)), [source, wanted]);
   const keys = useAnswer(subject, ask).value ?? [];
   const fitting = keys.filter(({ fit }) => fit.below === 0 && fit.above === 0);
   return (
     <section aria-label="A singer or another instrument" className="flex flex-col gap-2 text-sm" data-role="partner">
       <label className="flex items-center justify-between gap-2">
         For
-        <select className="select select-sm h-9 w-56" data-role="instrument" value={partner} onChange={(event) => setPartner(PARTNER_NAMES[event.target.selectedIndex] ?? 'concert')}>
+        <select
+          className="select select-sm h-9 w-56"
+          data-role="instrument"
+          value={partner}
+          onChange={(event) => setPartner(PARTNER_NAMES[event.target.selectedIndex] ?? 'concert')}
+        >
           {PARTNER_NAMES.map((name) => (
             <option key={name} value={name}>
               {INSTRUMENTS[name]}
@@ -50,7 +51,12 @@ export function PartnerPanel({ source, subject, shown }: PartnerPanelProps) {
       </label>
       <label className="flex items-center justify-between gap-2">
         who takes
-        <select className="select select-sm h-9 w-56" data-role="voice" value={voice} onChange={(event) => setVoice(VOICES[event.target.selectedIndex]?.[0] ?? 'right')}>
+        <select
+          className="select select-sm h-9 w-56"
+          data-role="voice"
+          value={voice}
+          onChange={(event) => setVoice(VOICES[event.target.selectedIndex]?.[0] ?? 'right')}
+        >
           {VOICES.map(([name, words]) => (
             <option key={name} value={name}>
               {words}
@@ -59,7 +65,13 @@ export function PartnerPanel({ source, subject, shown }: PartnerPanelProps) {
         </select>
       </label>
       <RangeFields range={comfortable} />
-      {range ? <p data-role="fitting">{fitting.length === 0 ? 'No key fits; those that come nearest are below.' : `${fitting.length} of ${keys.length} keys fit ${comfortable.words}.`}</p> : null}
+      {range ? (
+        <p data-role="fitting">
+          {fitting.length === 0
+            ? 'No key fits; those that come nearest are below.'
+            : `${fitting.length} of ${keys.length} keys fit ${comfortable.words}.`}
+        </p>
+      ) : null}
       <ul>
         {keys
           .toSorted((a, b) => missOf(a) - missOf(b))

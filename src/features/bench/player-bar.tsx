@@ -1,7 +1,7 @@
 'use client';
 
 import { Metronome, Play, Repeat, Square } from 'lucide-react';
-import { LOUDNESSES, type Loudness } from '@/core/perform';
+import { LOUDNESSES, type Loudness } from '@/core/playback';
 import type { Hand } from '@/core/score';
 import { pianoSounder } from '@/features/shared/sound/sounder';
 import { FASTEST_PER_CENT, SLOWEST_PER_CENT, type BenchPlayer } from './use-player';
@@ -30,12 +30,31 @@ export function PlayerBar({ player, barIndex, bars }: PlayerBarProps) {
     change({ loop: side === 0 ? [index, Math.max(index, to)] : [Math.min(from, index), index] });
   };
   return (
-    <section aria-label="Hearing it" className="flex w-72 shrink-0 flex-col gap-1 text-sm" data-role="player" data-playing={isPlaying} onPointerEnter={getReady} onFocus={getReady}>
+    <section
+      aria-label="Hearing it"
+      className="flex w-72 shrink-0 flex-col gap-1 text-sm"
+      data-role="player"
+      data-playing={isPlaying}
+      onPointerEnter={getReady}
+      onFocus={getReady}
+    >
       <div className="flex items-center gap-1">
-        <button type="button" className="btn btn-primary btn-sm h-9 w-20" onClick={() => (isPlaying ? player.stop() : player.play(barIndex))}>
-          {isPlaying ? <Square size={16} aria-hidden /> : <Play size={16} aria-hidden />} {isPlaying ? 'Stop' : player.is === 'getting-ready' ? '…' : 'Play'}
+        <button
+          type="button"
+          className="btn btn-primary btn-sm h-9 w-20"
+          onClick={() => (isPlaying ? player.stop() : player.play(barIndex))}
+        >
+          {isPlaying ? <Square size={16} aria-hidden /> : <Play size={16} aria-hidden />}{' '}
+          {isPlaying ? 'Stop' : player.is === 'getting-ready' ? '…' : 'Play'}
         </button>
-        <button type="button" aria-pressed={loop !== null} title="Go round" aria-label="Go round the bars" className={`btn btn-sm btn-square size-9 ${loop ? 'btn-neutral' : ''}`} onClick={() => change({ loop: loop ? null : [barIndex, barIndex] })}>
+        <button
+          type="button"
+          aria-pressed={loop !== null}
+          title="Go round"
+          aria-label="Go round the bars"
+          className={`btn btn-sm btn-square size-9 ${loop ? 'btn-neutral' : ''}`}
+          onClick={() => change({ loop: loop ? null : [barIndex, barIndex] })}
+        >
           <Repeat size={16} aria-hidden />
         </button>
         {loop ? (
@@ -69,14 +88,28 @@ export function PlayerBar({ player, barIndex, bars }: PlayerBarProps) {
         </span>
       </div>
       <label className="flex h-8 items-center gap-2">
-        <input type="range" className="min-w-0 flex-1 accent-[var(--color-primary)]" aria-label="Tempo in per cent" min={SLOWEST_PER_CENT} max={FASTEST_PER_CENT} step={5} value={tempo} onChange={(event) => change({ tempo: Number(event.target.value) })} />
+        <input
+          type="range"
+          className="min-w-0 flex-1 accent-[var(--color-primary)]"
+          aria-label="Tempo in per cent"
+          min={SLOWEST_PER_CENT}
+          max={FASTEST_PER_CENT}
+          step={5}
+          value={tempo}
+          onChange={(event) => change({ tempo: Number(event.target.value) })}
+        />
         <span className="w-12 text-right" data-role="tempo">
           {tempo} %
         </span>
       </label>
       <div className="flex gap-1">
         {(['left', 'right'] as const).map((hand) => (
-          <HandLoudness key={hand} hand={hand} value={listen.hands[hand]} onChange={(value) => change({ listen: { ...listen, hands: { ...listen.hands, [hand]: value } } })} />
+          <HandLoudness
+            key={hand}
+            hand={hand}
+            value={listen.hands[hand]}
+            onChange={(value) => change({ listen: { ...listen, hands: { ...listen.hands, [hand]: value } } })}
+          />
         ))}
       </div>
     </section>
@@ -88,7 +121,15 @@ function getReady(): void {
   void pianoSounder();
 }
 
-function HandLoudness({ hand, value, onChange }: { readonly hand: Hand; readonly value: Loudness; readonly onChange: (value: Loudness) => void }) {
+function HandLoudness({
+  hand,
+  value,
+  onChange,
+}: {
+  readonly hand: Hand;
+  readonly value: Loudness;
+  readonly onChange: (value: Loudness) => void;
+}) {
   return (
     <button
       type="button"
@@ -111,7 +152,12 @@ interface BarChoiceProps {
 
 function BarChoice({ label, bars, value, onChange }: BarChoiceProps) {
   return (
-    <select className="select select-sm h-9 w-14 px-1.5" aria-label={label} value={value} onChange={(event) => onChange(Number(event.target.value))}>
+    <select
+      className="select select-sm h-9 w-14 px-1.5"
+      aria-label={label}
+      value={value}
+      onChange={(event) => onChange(Number(event.target.value))}
+    >
       {bars.map(({ index, number }) => (
         <option key={index} value={index}>
           {number}

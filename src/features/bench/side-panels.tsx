@@ -6,7 +6,13 @@ import type { ReactNode } from 'react';
 export const SIDE_PANELS = ['notes', 'note', 'key', 'chords', 'partner'] as const;
 export type SidePanel = (typeof SIDE_PANELS)[number];
 
-const NAMES: Readonly<Record<SidePanel, string>> = { notes: 'Hand notes', note: 'This note', key: 'Key', chords: 'Chords', partner: 'Partner' };
+const NAMES: Readonly<Record<SidePanel, string>> = {
+  notes: 'Hand notes',
+  note: 'This note',
+  key: 'Key',
+  chords: 'Chords',
+  partner: 'Partner',
+};
 
 interface SidePanelsProps {
   readonly chosen: SidePanel;
@@ -37,7 +43,13 @@ export function SidePanels({ chosen, onChoose, noteCount, children }: SidePanels
           </button>
         ))}
       </div>
-      <div role="tabpanel" id="side-panel" tabIndex={0} aria-labelledby={`tab-${chosen}`} className="min-h-0 lg:-mx-1 lg:overflow-y-auto lg:px-1 lg:pb-36">
+      <div
+        role="tabpanel"
+        id="side-panel"
+        tabIndex={0}
+        aria-labelledby={`tab-${chosen}`}
+        className="min-h-0 lg:-mx-1 lg:overflow-y-auto lg:px-1 lg:pb-36"
+      >
         <h2 className="sr-only">{NAMES[chosen]}</h2>
         {children[chosen]}
       </div>

@@ -1,5 +1,5 @@
-import type { BenchView, KeyDown } from '@/core/job';
-import { momentIndex } from './use-bench-deeds';
+import type { BenchView, KeyDown } from '@/core/views';
+import { momentIndex } from './use-bench-actions';
 
 /** The notes that are struck at a place of the address, as `3:2`. */
 export function struckAt(view: Pick<BenchView, 'momentsAfter'> | null, place: string | null): readonly KeyDown[] {

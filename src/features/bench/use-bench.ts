@@ -1,14 +1,14 @@
 'use client';
 
 import { useCallback, useMemo } from 'react';
-import type { BenchView } from '@/core/job';
+import type { BenchView } from '@/core/views';
 import { parseKey } from '@/core/pitch';
 import type { PieceRecord, PupilRecord, Settings } from '@/data';
-import { useDecisions, usePlayerOf } from '@/features/shared/piece-wish';
+import { useDecisions, usePlayerOf } from '@/features/shared/piece-options';
 import { useAnswer, type Answered } from '@/features/shared/use-answer';
-import type { Answer, Beside, BenchPageWish, BenchWish, EngraveLayout, PieceSource } from '@/workers/protocol';
+import type { Answer, Beside, BenchPageOptions, BenchOptions, EngraveLayout, PieceSource } from '@/workers/protocol';
 import { askBench, askEngraving } from '@/workers/questions';
-import type { BenchAddress } from './use-bench-address';
+import type { BenchAddress } from './bench-address';
 import { useLadder, type LadderAnswers } from './use-ladder';
 
 /** Everything the Bench asks the core for: the piece in the wanted key, and the ladder of all keys. */
@@ -16,7 +16,7 @@ export interface BenchAnswers extends LadderAnswers {
   readonly source: PieceSource;
   /** What goes into a piece file beside the music. */
   readonly beside: Beside;
-  readonly wish: BenchWish;
+  readonly options: BenchOptions;
   readonly view: Answered<BenchView>;
   /** Has the piece moved to another key and engraved there before anyone looks at it. */
   readonly prepare: (key: string) => Promise<void>;
@@ -24,7 +24,7 @@ export interface BenchAnswers extends LadderAnswers {
 
 /** The page that is wanted, and how it is engraved. */
 export interface BenchPage {
-  readonly page: BenchPageWish;
+  readonly page: BenchPageOptions;
   readonly layout: EngraveLayout;
 }
 
@@ -35,7 +35,11 @@ export interface BenchFor {
   readonly pupil: PupilRecord | null;
 }
 
-export function useBench({ piece, settings, pupil }: BenchFor, address: BenchAddress, page: BenchPage | null): BenchAnswers {
+export function useBench(
+  { piece, settings, pupil }: BenchFor,
+  address: BenchAddress,
+  page: BenchPage | null,
+): BenchAnswers {
   const { musicXml, ownKey } = piece;
   const part = piece.part ?? null;
   const { fingering, spelling, courtesy, keyOrder } = settings;
@@ -46,23 +50,46 @@ export function useBench({ piece, settings, pupil }: BenchFor, address: BenchAdd
   const decisions = useDecisions(piece, pupil);
   const source = useMemo(() => ({ musicXml, ownKey, part }), [musicXml, ownKey, part]);
   const anyKey = useMemo(
-    () => ({ to: null, direction: way, ...DEGREES[minor], octaveRight: right, octaveLeft: left, spelling, courtesy, fingering, player, keyboard, respelled: NO_NOTES, decisions }),
+    () => ({
+      to: null,
+      direction: way,
+      ...DEGREES[minor],
+      octaveRight: right,
+      octaveLeft: left,
+      spelling,
+      courtesy,
+      fingering,
+      player,
+      keyboard,
+      respelled: NO_NOTES,
+      decisions,
+    }),
     [way, minor, right, left, fingering, player, spelling, courtesy, keyboard, decisions],
   );
   // The list comes anew with each reading of the record: its text tells whether it is another one.
   const respelled = respelledIn(piece, pupil, key).join();
-  const wish = useMemo(() => ({ ...anyKey, to: key, respelled: respelled === '' ? NO_NOTES : respelled.split(',') }), [anyKey, key, respelled]);
-  const askView = useMemo(() => page && (() => viewAndEngraving(source, wish, page)), [source, wish, page]);
+  const options = useMemo(
+    () => ({ ...anyKey, to: key, respelled: respelled === '' ? NO_NOTES : respelled.split(',') }),
+    [anyKey, key, respelled],
+  );
+  const askView = useMemo(() => page && (() => viewAndEngraving(source, options, page)), [source, options, page]);
   const subject = `${piece.id}/${ownKey}/${part}`;
-  const keys = useLadder(subject, source, anyKey, keyOrder, mode);
+  const keys = useLadder(subject, { source, options: anyKey, order: keyOrder, mode });
   const prepare = useCallback(
     async (to: string): Promise<void> => {
       if (page) await viewAndEngraving(source, { ...anyKey, to, respelled: respelledIn(piece, pupil, to) }, page);
     },
     [source, anyKey, page, piece, pupil],
   );
-  const beside = useMemo(() => ({ ...piece.beside, ...(part === null ? {} : { part }), ...(piece.decided ? { decided: piece.decided } : {}) }), [piece.beside, piece.decided, part]);
-  return { source, beside, wish, view: useAnswer(subject, askView), ...keys, prepare };
+  const beside = useMemo(
+    () => ({
+      ...piece.beside,
+      ...(part === null ? {} : { part }),
+      ...(piece.decided ? { decided: piece.decided } : {}),
+    }),
+    [piece.beside, piece.decided, part],
+  );
+  return { source, beside, options, view: useAnswer(subject, askView), ...keys, prepare };
 }
 
 const NO_NOTES: readonly string[] = [];
@@ -88,8 +115,12 @@ const DEGREES = {
 } as const;
 
 /** Asks for the piece in a key, and has its page engraved while the screen is still taking the answer in. */
-async function viewAndEngraving(source: PieceSource, wish: BenchWish, page: BenchPage): Promise<Answer<BenchView>> {
-  const answer = await askBench(source, wish, page.page);
+async function viewAndEngraving(
+  source: PieceSource,
+  options: BenchOptions,
+  page: BenchPage,
+): Promise<Answer<BenchView>> {
+  const answer = await askBench(source, options, page.page);
   if (answer.ok) void askEngraving(answer.value.page, page.layout);
   return answer;
 }

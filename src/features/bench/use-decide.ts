@@ -1,10 +1,10 @@
 'use client';
 
 import { useMemo } from 'react';
-import type { MarkKind } from '@/core/mark';
+import type { MarkKind } from '@/core/annotate';
 import type { Finger } from '@/core/score';
-import { decide, studioDatabase, withAside, withFingers, withMarks, withoutFingers, type Decided, type Whose } from '@/data';
-import { addressNow, note } from './use-bench-address';
+import { change, type Command, type Whose } from '@/data';
+import { addressNow, note } from './bench-address';
 
 /** A finger for a note. */
 export interface NoteFinger {
@@ -16,7 +16,7 @@ export interface NoteFinger {
 export type Reach = 'here' | 'everywhere';
 
 /** What a teacher can decide on the Bench. Each is one edit that can be undone. */
-export interface DecideDeeds {
+export interface DecisionActions {
   readonly fingers: (fingers: readonly NoteFinger[], reach: Reach, words: string) => void;
   readonly letGo: (notes: readonly string[], words: string) => void;
   readonly putAside: (flag: string, reason: string, reach: Reach, words: string) => void;
@@ -24,21 +24,25 @@ export interface DecideDeeds {
   readonly mark: (kind: MarkKind, notes: readonly string[], text: string, words: string) => void;
 }
 
-export function useDecide(pieceId: string, pupil: string | null, key: string): DecideDeeds {
+export function useDecide(pieceId: string, pupil: string | null, key: string): DecisionActions {
   return useMemo(() => {
     const here: Whose = { pupil, key };
     const whoseOf = (reach: Reach): Whose => ({ pupil, key: reach === 'here' ? key : null });
-    const make = (change: (decided: Decided) => Decided, words: string): void => {
+    const make = (command: Command, words: string): void => {
       // Where the address names no key, the decision is what makes this one meant.
       if (addressNow().key === null) note({ key });
-      void decide(studioDatabase(), pieceId, change, words);
+      void change(command, words);
     };
     return {
-      fingers: (fingers, reach, words) => make((decided) => withFingers(decided, whoseOf(reach), fingers), words),
-      letGo: (notes, words) => make((decided) => withoutFingers(decided, here, notes), words),
-      putAside: (flag, reason, reach, words) => make((decided) => withAside(decided, whoseOf(reach), flag, reason), words),
-      bringBack: (flag, words) => make((decided) => withAside(decided, here, flag, null), words),
-      mark: (kind, notes, text, words) => make((decided) => withMarks(decided, here, kind, notes, text), words),
+      fingers: (fingers, reach, words) =>
+        make({ kind: 'piece.fingers', id: pieceId, whose: whoseOf(reach), wanted: fingers }, words),
+      letGo: (notes, words) => make({ kind: 'piece.let-go', id: pieceId, whose: here, notes }, words),
+      putAside: (flag, reason, reach, words) =>
+        make({ kind: 'piece.put-aside', id: pieceId, whose: whoseOf(reach), flag, reason }, words),
+      bringBack: (flag, words) =>
+        make({ kind: 'piece.put-aside', id: pieceId, whose: here, flag, reason: null }, words),
+      mark: (kind, notes, text, words) =>
+        make({ kind: 'piece.mark', id: pieceId, whose: here, mark: kind, notes, text }, words),
     };
   }, [pieceId, pupil, key]);
 }

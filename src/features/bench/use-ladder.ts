@@ -1,11 +1,11 @@
 'use client';
 
 import { useCallback, useMemo, useRef, useState } from 'react';
-import type { Ladder } from '@/core/job';
+import type { Ladder } from '@/core/views';
 import type { Mode } from '@/core/pitch';
 import type { KeyOrder } from '@/core/survey';
 import { useAnswer, type Answered } from '@/features/shared/use-answer';
-import type { BenchWish, PieceSource } from '@/workers/protocol';
+import type { BenchOptions, PieceSource } from '@/workers/protocol';
 import { askLadder, type LadderOnTheWay } from '@/workers/questions';
 
 /** How many keys are done; `isStopped` where the teacher ended the work. */
@@ -26,7 +26,20 @@ export interface LadderAnswers {
 const NONE: Progress = { done: 0, of: 15, isStopped: false };
 
 /** Asks for the keys of a piece. A new question ends the work on the one before. */
-export function useLadder(subject: string, source: PieceSource, wish: BenchWish, order: KeyOrder, mode: Mode | null): LadderAnswers {
+export function useLadder(
+  subject: string,
+  {
+    source,
+    options,
+    order,
+    mode,
+  }: {
+    readonly source: PieceSource;
+    readonly options: BenchOptions;
+    readonly order: KeyOrder;
+    readonly mode: Mode | null;
+  },
+): LadderAnswers {
   const [progress, setProgress] = useState(NONE);
   const [attempt, setAttempt] = useState(0);
   const onTheWay = useRef<LadderOnTheWay | null>(null);
@@ -35,14 +48,18 @@ export function useLadder(subject: string, source: PieceSource, wish: BenchWish,
       void attempt;
       onTheWay.current?.stop();
       setProgress(NONE);
-      const asked = askLadder(source, wish, order, mode, (done, of) => setProgress({ done, of, isStopped: false }));
+      const asked = askLadder(source, options, {
+        order,
+        mode,
+        onKey: (done, of) => setProgress({ done, of, isStopped: false }),
+      });
       onTheWay.current = asked;
       void asked.answer.then(() => {
         if (onTheWay.current === asked) onTheWay.current = null;
       });
       return asked.answer;
     },
-    [source, wish, order, mode, attempt],
+    [source, options, order, mode, attempt],
   );
   const stop = useCallback(() => {
     onTheWay.current?.stop();

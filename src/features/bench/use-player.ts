@@ -1,16 +1,16 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { barAt, soundingAt, spanOfBars, type ListenWish, type Span } from '@/core/perform';
-import { createPlayer, type Player, type PlayerWish } from '@/features/shared/sound/player';
+import { barAt, soundingAt, spanOfBars, type ListenOptions, type Span } from '@/core/playback';
+import { createPlayer, type Player, type PlayerOptions } from '@/features/shared/sound/player';
 import { pianoSounder } from '@/features/shared/sound/sounder';
-import type { BenchWish, Performances, PieceSource } from '@/workers/protocol';
+import type { BenchOptions, Performances, PieceSource } from '@/workers/protocol';
 import { askPerformances } from '@/workers/questions';
 
 /** How the piece is listened to. `loop` is the bars that go round, as indexes; null plays to the end. */
 export interface Listening {
   readonly version: 'before' | 'after';
-  readonly listen: ListenWish;
+  readonly listen: ListenOptions;
   /** In per cent of the piece's tempo. */
   readonly tempo: number;
   readonly countsIn: 'bar' | 'at-once';
@@ -20,7 +20,13 @@ export interface Listening {
 export const SLOWEST_PER_CENT = 30;
 export const FASTEST_PER_CENT = 120;
 
-const USUAL: Listening = { version: 'after', listen: { hands: { right: 'on', left: 'on' }, clicks: 'none' }, tempo: 100, countsIn: 'bar', loop: null };
+const USUAL: Listening = {
+  version: 'after',
+  listen: { hands: { right: 'on', left: 'on' }, clicks: 'none' },
+  tempo: 100,
+  countsIn: 'bar',
+  loop: null,
+};
 
 /** Where the music is while it plays. */
 export interface PlayState {
@@ -49,11 +55,12 @@ const TICK_MS = 60;
 
 /** Plays the piece on the piano, before or after the move; both may be switched while it plays. How it sounds is asked for when it is first
  * wanted: most keys are only looked at. */
-export function usePlayer(source: PieceSource, wish: BenchWish): BenchPlayer {
+// eslint-disable-next-line max-lines-per-function -- small functions that share one player
+export function usePlayer(source: PieceSource, options: BenchOptions): BenchPlayer {
   const [listening, setListening] = useState(USUAL);
   const [state, setState] = useState(SILENT);
   const player = useRef<Player | null>(null);
-  const playing = useRef<PlayerWish | null>(null);
+  const playing = useRef<PlayerOptions | null>(null);
   // Counts what was asked for: what was stopped or asked anew while it got ready must not begin.
   const asked = useRef(0);
 
@@ -69,36 +76,45 @@ export function usePlayer(source: PieceSource, wish: BenchWish): BenchPlayer {
       setState({ ...SILENT, what, is: 'getting-ready' });
       asked.current += 1;
       const mine = asked.current;
-      const [sounder, answer] = await Promise.all([pianoSounder(), askPerformances(source, wish)]);
+      const [sounder, answer] = await Promise.all([pianoSounder(), askPerformances(source, options)]);
       await sounder.ready();
       if (mine !== asked.current) return;
       if (!answer.ok) return setState(SILENT);
       player.current ??= createPlayer(sounder);
-      playing.current = wishFor(answer.value, how, spanOfBars(answer.value[how.version], fromIndex, toIndex));
+      playing.current = optionsFor(answer.value, how, spanOfBars(answer.value[how.version], fromIndex, toIndex));
       player.current.begin(playing.current);
       setState({ ...SILENT, what, is: 'playing' });
     },
-    [source, wish],
+    [source, options],
   );
-  const play = useCallback((fromIndex: number): void => void begin('piece', listening, ...(listening.loop ?? [fromIndex, Infinity])), [listening, begin]);
-  const playBars = useCallback((fromIndex: number, toIndex: number): void => void begin('excerpt', { ...listening, loop: null, countsIn: 'at-once' }, fromIndex, toIndex), [listening, begin]);
+  const play = useCallback(
+    (fromIndex: number): void => void begin('piece', listening, ...(listening.loop ?? [fromIndex, Infinity])),
+    [listening, begin],
+  );
+  const playBars = useCallback(
+    (fromIndex: number, toIndex: number): void =>
+      void begin('excerpt', { ...listening, loop: null, countsIn: 'at-once' }, fromIndex, toIndex),
+    [listening, begin],
+  );
 
   // What is changed while it plays is heard at once: another key or version, a hand, the tempo.
   useEffect(() => {
     if (!playing.current) return;
     let isWanted = true;
     const change = async (): Promise<void> => {
-      const answer = await askPerformances(source, wish);
+      const answer = await askPerformances(source, options);
       if (!isWanted || !answer.ok || !playing.current) return;
-      const span = listening.loop ? spanOfBars(answer.value[listening.version], ...listening.loop) : playing.current.span;
-      playing.current = wishFor(answer.value, listening, span);
+      const span = listening.loop
+        ? spanOfBars(answer.value[listening.version], ...listening.loop)
+        : playing.current.span;
+      playing.current = optionsFor(answer.value, listening, span);
       player.current?.change(playing.current);
     };
     void change();
     return () => {
       isWanted = false;
     };
-  }, [source, wish, listening]);
+  }, [source, options, listening]);
 
   const isPlaying = state.is === 'playing';
   useEffect(() => {
@@ -116,10 +132,23 @@ export function usePlayer(source: PieceSource, wish: BenchWish): BenchPlayer {
   }, [isPlaying, stop]);
   useEffect(() => stop, [stop]);
 
-  const change = useCallback((changed: Partial<Listening>): void => setListening((before) => ({ ...before, ...changed })), []);
-  return useMemo(() => ({ ...state, isPlaying, listening, change, play, playBars, stop }), [state, isPlaying, listening, change, play, playBars, stop]);
+  const change = useCallback(
+    (changed: Partial<Listening>): void => setListening((before) => ({ ...before, ...changed })),
+    [],
+  );
+  return useMemo(
+    () => ({ ...state, isPlaying, listening, change, play, playBars, stop }),
+    [state, isPlaying, listening, change, play, playBars, stop],
+  );
 }
 
-function wishFor(ready: Performances, how: Listening, span: Span): PlayerWish {
-  return { performance: ready[how.version], listen: how.listen, rate: how.tempo / 100, span, goesOn: how.loop ? 'round' : 'once', countsIn: how.countsIn };
+function optionsFor(ready: Performances, how: Listening, span: Span): PlayerOptions {
+  return {
+    performance: ready[how.version],
+    listen: how.listen,
+    rate: how.tempo / 100,
+    span,
+    goesOn: how.loop ? 'round' : 'once',
+    countsIn: how.countsIn,
+  };
 }

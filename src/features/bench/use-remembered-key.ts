@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useRef } from 'react';
-import { noteKey, studioDatabase, type PieceRecord } from '@/data';
+import { change, type PieceRecord } from '@/data';
 
 /** How long a key is looked at before it is noted: keys that are only passed through need not be. Unit: ms. */
 const NOTED_AFTER_MS = 300;
@@ -14,7 +14,7 @@ export function useRememberedKey(piece: PieceRecord, key: string | null, isGood:
     if (key === null || key === lastKey || !isGood) return;
     const note = (): void => {
       if (pending.current === null) return;
-      void noteKey(studioDatabase(), id, pending.current);
+      void change({ kind: 'note.key', id, key: pending.current });
       pending.current = null;
     };
     pending.current = key;
@@ -27,7 +27,7 @@ export function useRememberedKey(piece: PieceRecord, key: string | null, isGood:
   }, [id, lastKey, key, isGood]);
   useEffect(
     () => () => {
-      if (pending.current !== null) void noteKey(studioDatabase(), id, pending.current);
+      if (pending.current !== null) void change({ kind: 'note.key', id, key: pending.current });
     },
     [id],
   );

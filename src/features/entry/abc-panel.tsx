@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import type { EntryView } from '@/core/job';
+import type { EntryView } from '@/core/views';
 import { entryWorker } from '@/workers/client';
 import type { Pressed } from '@/workers/entry-protocol';
 import type { Trouble } from '@/workers/protocol';
@@ -25,9 +25,9 @@ export function AbcPanel({ view, onPressed }: AbcPanelProps) {
     setText(next);
     void entryWorker()
       .abc(next, Date.now())
-      .then(({ pressed, trouble: told }) => {
-        setTrouble(told);
-        onPressed(pressed);
+      .then((answer) => {
+        setTrouble(answer.ok ? answer.value.trouble : answer.trouble);
+        if (answer.ok) onPressed(answer.value.pressed);
       });
   };
   const showPlace = (): void => {
@@ -38,11 +38,25 @@ export function AbcPanel({ view, onPressed }: AbcPanelProps) {
     field.current.setSelectionRange(from, from + (lines[trouble.line - 1]?.length ?? 0));
   };
   return (
-    <div className="mx-4 mb-2 flex flex-col gap-1 rounded-box border border-base-300 bg-base-100 px-3 py-2 text-sm" data-role="abc">
+    <div
+      className="mx-4 mb-2 flex flex-col gap-1 rounded-box border border-base-300 bg-base-100 px-3 py-2 text-sm"
+      data-role="abc"
+    >
       <label htmlFor="abc-text">
-        ABC for the {place.hand} hand from bar {place.bar} on, in place of what it plays there. Capital letters begin at middle C, <code>c</code> is the octave above, <code>C,</code> the one below; lengths count in quarters: <code>C2</code> is a half, <code>C/</code> an eighth; <code>z</code> rests, <code>[CEG]</code> is a chord, <code>!1!</code> a finger, <code>|</code> a bar line.
+        ABC for the {place.hand} hand from bar {place.bar} on, in place of what it plays there. Capital letters begin at
+        middle C, <code>c</code> is the octave above, <code>C,</code> the one below; lengths count in quarters:{' '}
+        <code>C2</code> is a half, <code>C/</code> an eighth; <code>z</code> rests, <code>[CEG]</code> is a chord,{' '}
+        <code>!1!</code> a finger, <code>|</code> a bar line.
       </label>
-      <textarea ref={field} id="abc-text" className="input h-20 w-full resize-y py-1 font-mono whitespace-pre-wrap" spellCheck={false} value={text} aria-invalid={trouble !== null} onChange={(event) => write(event.target.value)} />
+      <textarea
+        ref={field}
+        id="abc-text"
+        className="input h-20 w-full resize-y py-1 font-mono whitespace-pre-wrap"
+        spellCheck={false}
+        value={text}
+        aria-invalid={trouble !== null}
+        onChange={(event) => write(event.target.value)}
+      />
       <p role="status" className="min-h-6">
         {trouble ? (
           <span className="font-semibold text-error" data-role="abc-trouble">

@@ -17,14 +17,28 @@ interface AskBoxProps {
 /** Asks for loudness or words at the current note. Escape leaves all as it was. */
 export function AskBox({ asked, onAnswer, onSyllable }: AskBoxProps) {
   return (
-    <div role="group" aria-label={TITLES[asked]} data-role="ask" className="mx-4 flex flex-wrap items-center gap-3 rounded-box border-2 border-primary bg-base-100 px-3 py-2 text-sm" onKeyDown={(event) => event.key === 'Escape' && onAnswer(null)}>
+    <div
+      role="group"
+      aria-label={TITLES[asked]}
+      data-role="ask"
+      className="mx-4 flex flex-wrap items-center gap-3 rounded-box border-2 border-primary bg-base-100 px-3 py-2 text-sm"
+      onKeyDown={(event) => event.key === 'Escape' && onAnswer(null)}
+    >
       <span className="font-semibold">{TITLES[asked]}</span>
-      {asked === 'dynamic' ? <Loudness onAnswer={onAnswer} /> : <Words place={asked} onAnswer={onAnswer} onSyllable={onSyllable} />}
+      {asked === 'dynamic' ? (
+        <Loudness onAnswer={onAnswer} />
+      ) : (
+        <Words place={asked} onAnswer={onAnswer} onSyllable={onSyllable} />
+      )}
     </div>
   );
 }
 
-const TITLES: Readonly<Record<Asked, string>> = { dynamic: 'How loud from here?', under: 'Syllable under the note', over: 'Words over the note' };
+const TITLES: Readonly<Record<Asked, string>> = {
+  dynamic: 'How loud from here?',
+  under: 'Syllable under the note',
+  over: 'Words over the note',
+};
 
 function Loudness({ onAnswer }: Pick<AskBoxProps, 'onAnswer'>) {
   const first = useRef<HTMLButtonElement>(null);
@@ -44,11 +58,21 @@ function Loudness({ onAnswer }: Pick<AskBoxProps, 'onAnswer'>) {
       }}
     >
       {DYNAMICS.map((dynamic, i) => (
-        <button key={dynamic} ref={i === 0 ? first : undefined} type="button" className="btn btn-sm h-9 px-3 font-serif text-base font-bold italic" onClick={() => onAnswer({ kind: 'dynamic', dynamic })}>
+        <button
+          key={dynamic}
+          ref={i === 0 ? first : undefined}
+          type="button"
+          className="btn btn-sm h-9 px-3 font-serif text-base font-bold italic"
+          onClick={() => onAnswer({ kind: 'dynamic', dynamic })}
+        >
           <kbd className="kbd kbd-sm font-sans font-normal not-italic">{i + 1}</kbd> {dynamic}
         </button>
       ))}
-      <button type="button" className="btn btn-ghost btn-sm h-9" onClick={() => onAnswer({ kind: 'dynamic', dynamic: null })}>
+      <button
+        type="button"
+        className="btn btn-ghost btn-sm h-9"
+        onClick={() => onAnswer({ kind: 'dynamic', dynamic: null })}
+      >
         <kbd className="kbd kbd-sm">0</kbd> none
       </button>
     </div>
@@ -76,7 +100,11 @@ function Words({ place, onAnswer, onSyllable }: Omit<AskBoxProps, 'asked'> & { r
           setText('');
         }}
       />
-      <span className="text-secondary">{place === 'under' ? 'Space goes on to the next note, a hyphen at the end joins it to the next syllable; Enter ends. Empty takes the syllable away.' : 'Enter sets them. Empty takes them away.'}</span>
+      <span className="text-secondary">
+        {place === 'under'
+          ? 'Space goes on to the next note, a hyphen at the end joins it to the next syllable; Enter ends. Empty takes the syllable away.'
+          : 'Enter sets them. Empty takes them away.'}
+      </span>
     </>
   );
 }

@@ -3,7 +3,7 @@
 import Image from 'next/image';
 import { useEffect, useState } from 'react';
 import { ImagePlus, PanelLeft, X } from 'lucide-react';
-import { leaveDesk, studioDatabase, type Desk } from '@/data';
+import { change, type Desk } from '@/data';
 
 interface BesideToolsProps {
   readonly desk: Desk;
@@ -24,19 +24,36 @@ export function BesideTools({ desk, photo, onPhoto }: BesideToolsProps) {
   const choose = (file: File | undefined): void => {
     if (!file) return;
     onPhoto(URL.createObjectURL(file));
-    void leaveDesk(studioDatabase(), { entering: 'narrow' });
+    void change({ kind: 'note.desk', change: { entering: 'narrow' } });
   };
   return (
     <div className="flex items-center gap-1">
-      <button type="button" aria-pressed={isNarrow} data-role="narrow" className={`btn btn-sm h-9 font-normal ${isNarrow ? 'btn-neutral' : ''}`} onClick={() => void leaveDesk(studioDatabase(), { entering: isNarrow ? 'wide' : 'narrow' })}>
+      <button
+        type="button"
+        aria-pressed={isNarrow}
+        data-role="narrow"
+        className={`btn btn-sm h-9 font-normal ${isNarrow ? 'btn-neutral' : ''}`}
+        onClick={() => void change({ kind: 'note.desk', change: { entering: isNarrow ? 'wide' : 'narrow' } })}
+      >
         <PanelLeft size={16} aria-hidden /> Narrow
       </button>
       <label className="btn btn-sm h-9 font-normal">
         <ImagePlus size={16} aria-hidden /> Photo beside
-        <input type="file" accept="image/*" className="sr-only" data-role="photo" onChange={(event) => choose(event.target.files?.[0])} />
+        <input
+          type="file"
+          accept="image/*"
+          className="sr-only"
+          data-role="photo"
+          onChange={(event) => choose(event.target.files?.[0])}
+        />
       </label>
       {photo ? (
-        <button type="button" className="btn btn-ghost btn-sm btn-square size-9" aria-label="Put the photo away" onClick={() => onPhoto(null)}>
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm btn-square size-9"
+          aria-label="Put the photo away"
+          onClick={() => onPhoto(null)}
+        >
           <X size={16} aria-hidden />
         </button>
       ) : null}
@@ -50,11 +67,23 @@ const PHOTO_SHAPE = { width: 840, height: 1188 };
 /** The photo, as large as the room for it; scrolled where it is larger. */
 export function Photo({ photo }: { readonly photo: string | null }) {
   if (photo === null) {
-    return <p className="sticky top-32 rounded-box border border-dashed border-base-300 p-4 text-sm text-secondary">Room for the page you enter from. “Photo beside” shows a picture of it here; it stays on this page and is not kept with the piece.</p>;
+    return (
+      <p className="sticky top-32 rounded-box border border-dashed border-base-300 p-4 text-sm text-secondary">
+        Room for the page you enter from. “Photo beside” shows a picture of it here; it stays on this page and is not
+        kept with the piece.
+      </p>
+    );
   }
   return (
     <div className="sticky top-32 max-h-[calc(100vh-19rem)] overflow-auto rounded-box border border-base-300">
-      <Image src={photo} alt="The page that is entered" width={PHOTO_SHAPE.width} height={PHOTO_SHAPE.height} unoptimized className="h-auto w-full" />
+      <Image
+        src={photo}
+        alt="The page that is entered"
+        width={PHOTO_SHAPE.width}
+        height={PHOTO_SHAPE.height}
+        unoptimized
+        className="h-auto w-full"
+      />
     </div>
   );
 }

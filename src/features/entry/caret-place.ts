@@ -1,4 +1,4 @@
-import type { CaretView, EnteredView } from '@/core/job';
+import type { CaretView, EnteredView } from '@/core/views';
 import { ID_PREFIXES, type EngravedBar, type EngravedSystem } from '@/workers/protocol';
 
 /** A place on a line, in the units of its picture. */
@@ -24,7 +24,11 @@ const REACH = 250;
 
 /** Where the caret is on the line that holds it. `from` is the line's first bar; `signs` how many signs its signature has; `soon` what is entered
  * and not engraved yet: the caret stands behind it. */
-export function caretPlace(system: EngravedSystem, caret: CaretView, from: number, signs: number, soon: SoonPlace | null): CaretPlace | null {
+export function caretPlace(
+  system: EngravedSystem,
+  caret: CaretView,
+  { from, signs, soon }: { readonly from: number; readonly signs: number; readonly soon: SoonPlace | null },
+): CaretPlace | null {
   const { bars } = system;
   const index = Math.min(caret.bar - from, bars.length - 1);
   const bar = bars[index];
@@ -32,7 +36,11 @@ export function caretPlace(system: EngravedSystem, caret: CaretView, from: numbe
   if (!bar || !staff) return null;
   const isBehindAll = caret.bar - from > index;
   const isBehindSoon = soon !== null && soon.bar === caret.bar && caret.at === null;
-  const x = isBehindSoon ? soon.x + BEHIND_HEADS * HEAD : isBehindAll ? bar.x2 + HEAD : xIn(system, bar, caret, index === 0 ? frontOf(from, signs) : HEAD);
+  const x = isBehindSoon
+    ? soon.x + BEHIND_HEADS * HEAD
+    : isBehindAll
+      ? bar.x2 + HEAD
+      : xIn(system, bar, caret, index === 0 ? frontOf(from, signs) : HEAD);
   return { x, top: staff.top - REACH, bottom: staff.bottom + REACH };
 }
 
@@ -42,7 +50,8 @@ function frontOf(from: number, signs: number): number {
 }
 
 function xIn(system: EngravedSystem, bar: EngravedBar, { at, behind }: CaretView, front: number): number {
-  const headOf = (id: string | null) => (id === null ? undefined : system.heads.find((head) => head.id === ID_PREFIXES.after + id));
+  const headOf = (id: string | null) =>
+    id === null ? undefined : system.heads.find((head) => head.id === ID_PREFIXES.after + id);
   const here = headOf(at);
   if (here) return here.x - BEFORE_HEADS * here.width;
   const before = headOf(behind);
@@ -71,7 +80,8 @@ export function soonPlace(system: EngravedSystem, entered: EnteredView, from: nu
   const staff = bar?.staves[entered.staff - 1];
   if (!bar || !staff || index < 0) return null;
   const space = (staff.bottom - staff.top) / 4;
-  const headOf = (id: string | null | undefined) => (id ? system.heads.find((head) => head.id === ID_PREFIXES.after + id) : undefined);
+  const headOf = (id: string | null | undefined) =>
+    id ? system.heads.find((head) => head.id === ID_PREFIXES.after + id) : undefined;
   const heads = entered.notes.map(({ id, place, finger }) => ({ id, y: staff.bottom - (place * space) / 2, finger }));
   const isThere = heads.every(({ id, y }) => Math.abs((headOf(id)?.y ?? Infinity) - y) < space / 4);
   if (isThere) return null;

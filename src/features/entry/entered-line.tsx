@@ -1,5 +1,5 @@
 import { memo, useCallback, useMemo } from 'react';
-import type { CaretView, EnteredView, PositionView, SystemPage, TroubleView } from '@/core/job';
+import type { CaretView, EnteredView, PositionView, SystemPage, MiscountView } from '@/core/views';
 import { EngravedPage } from '@/features/shared/engraved-page';
 import { HandTracks } from '@/features/shared/hand-track';
 import { ID_PREFIXES, type EngravedSystem, type EngraveLayout } from '@/workers/protocol';
@@ -16,8 +16,8 @@ interface EnteredLineProps {
   /** Notes of this line that changes are for, and those selected: their ids, joined by blanks so that they compare. */
   readonly current: string;
   readonly selected: string;
-  /** What is wrong with bars of this line, as text so that it compares. */
-  readonly troubles: string;
+  /** Bars of this line that do not add up. */
+  readonly wrong: readonly MiscountView[];
   readonly tracks: readonly PositionView[];
   readonly onNote: (id: string) => void;
 }
@@ -25,8 +25,18 @@ interface EnteredLineProps {
 const TEXT_PX = 12;
 
 /** One line of what is entered, with the caret, the bars that do not add up, and the hand tracks over it. */
-export const EnteredLine = memo(function EnteredLine({ system, layout, caret, signs, entered, current, selected, troubles, tracks, onNote }: EnteredLineProps) {
-  const wrong = useMemo(() => JSON.parse(troubles) as readonly TroubleView[], [troubles]);
+export const EnteredLine = memo(function EnteredLine({
+  system,
+  layout,
+  caret,
+  signs,
+  entered,
+  current,
+  selected,
+  wrong,
+  tracks,
+  onNote,
+}: EnteredLineProps) {
   const taken = useMemo(() => idsOf(current), [current]);
   const pointed = useMemo(() => idsOf(selected), [selected]);
   const overlay = useCallback(
@@ -37,11 +47,19 @@ export const EnteredLine = memo(function EnteredLine({ system, layout, caret, si
         <>
           <HandTracks system={engraved} before={tracks} after={tracks} unit={unit} onPress={onNote} />
           <svg viewBox={engraved.viewBox.join(' ')} style={{ position: 'absolute', inset: 0 }}>
-            {wrong.map((trouble) => (
-              <Trouble key={`${trouble.bar}${trouble.hand}`} trouble={trouble} engraved={engraved} from={system.from} unit={unit} />
+            {wrong.map((miscount) => (
+              <Miscount
+                key={`${miscount.bar}${miscount.hand}`}
+                miscount={miscount}
+                engraved={engraved}
+                from={system.from}
+                unit={unit}
+              />
             ))}
             {soon && entered ? <Soon place={soon} head={entered.head} /> : null}
-            {caret ? <Caret caret={caret} engraved={engraved} from={system.from} signs={signs} soon={soon} unit={unit} /> : null}
+            {caret ? (
+              <Caret caret={caret} engraved={engraved} from={system.from} signs={signs} soon={soon} unit={unit} />
+            ) : null}
           </svg>
         </>
       );
@@ -49,7 +67,17 @@ export const EnteredLine = memo(function EnteredLine({ system, layout, caret, si
     [caret, signs, entered, wrong, tracks, layout.widthPx, system.from, onNote],
   );
   const press = useCallback((id: string): void => onNote(id.replace(ID_PREFIXES.after, '')), [onNote]);
-  return <EngravedPage page={system.page} layout={layout} label={`Bars ${system.from + 1} to ${system.to}`} taken={taken} pointed={pointed} onNote={press} overlay={overlay} />;
+  return (
+    <EngravedPage
+      page={system.page}
+      layout={layout}
+      label={`Bars ${system.from + 1} to ${system.to}`}
+      taken={taken}
+      pointed={pointed}
+      onNote={press}
+      overlay={overlay}
+    />
+  );
 });
 
 function idsOf(joined: string): readonly string[] {
@@ -63,8 +91,15 @@ interface OnLine {
 }
 
 /** The caret: a stroke through the staff of its hand, with a foot on the side of that hand. */
-function Caret({ caret, engraved, from, signs, soon, unit }: OnLine & { readonly caret: CaretView; readonly signs: number; readonly soon: SoonPlace | null }) {
-  const place = caretPlace(engraved, caret, from, signs, soon);
+function Caret({
+  caret,
+  engraved,
+  from,
+  signs,
+  soon,
+  unit,
+}: OnLine & { readonly caret: CaretView; readonly signs: number; readonly soon: SoonPlace | null }) {
+  const place = caretPlace(engraved, caret, { from, signs, soon });
   if (!place) return null;
   const { x, top, bottom } = place;
   const foot = caret.hand === 'right' ? top : bottom;
@@ -76,15 +111,32 @@ function Caret({ caret, engraved, from, signs, soon, unit }: OnLine & { readonly
 }
 
 /** A note drawn at once, where the engraver will set it a moment later. Sizes in spaces of the staff. */
-function Soon({ place: { x, heads, staff, space }, head }: { readonly place: SoonPlace; readonly head: EnteredView['head'] }) {
+function Soon({
+  place: { x, heads, staff, space },
+  head,
+}: {
+  readonly place: SoonPlace;
+  readonly head: EnteredView['head'];
+}) {
   const ys = heads.map(({ y }) => y);
   const isUp = Math.max(...ys) > (staff.top + staff.bottom) / 2;
   const stemX = isUp ? x + 1.13 * space : x + 0.05 * space;
-  const [from, to] = isUp ? [Math.max(...ys), Math.min(...ys) - 3.5 * space] : [Math.min(...ys), Math.max(...ys) + 3.5 * space];
+  const [from, to] = isUp
+    ? [Math.max(...ys), Math.min(...ys) - 3.5 * space]
+    : [Math.min(...ys), Math.max(...ys) + 3.5 * space];
   return (
     <g data-soon={heads.map(({ id }) => id).join(' ')} stroke="currentColor" strokeWidth={0.13 * space}>
       {heads.map(({ id, y }) => (
-        <ellipse key={id} cx={x + 0.59 * space} cy={y} rx={0.62 * space} ry={0.42 * space} transform={`rotate(-20 ${x + 0.59 * space} ${y})`} fill={head === 'filled' ? 'currentColor' : 'none'} strokeWidth={head === 'filled' ? 0 : 0.2 * space} />
+        <ellipse
+          key={id}
+          cx={x + 0.59 * space}
+          cy={y}
+          rx={0.62 * space}
+          ry={0.42 * space}
+          transform={`rotate(-20 ${x + 0.59 * space} ${y})`}
+          fill={head === 'filled' ? 'currentColor' : 'none'}
+          strokeWidth={head === 'filled' ? 0 : 0.2 * space}
+        />
       ))}
       {head === 'whole' ? null : <path d={`M${stemX} ${from} V${to}`} fill="none" />}
     </g>
@@ -92,16 +144,22 @@ function Soon({ place: { x, heads, staff, space }, head }: { readonly place: Soo
 }
 
 /** A bar that does not add up: a bracket over it at the head of the line, with what is wrong in words; the left hand's is the lower one. */
-function Trouble({ trouble, engraved, from, unit }: OnLine & { readonly trouble: TroubleView }) {
-  const bar = engraved.bars[trouble.bar - from];
+function Miscount({ miscount, engraved, from, unit }: OnLine & { readonly miscount: MiscountView }) {
+  const bar = engraved.bars[miscount.bar - from];
   if (!bar) return null;
-  const y = (trouble.hand === 'left' ? 33 : 17) * unit;
+  const y = (miscount.hand === 'left' ? 33 : 17) * unit;
   return (
-    <g data-trouble={trouble.bar}>
-      <title>{trouble.words}</title>
-      <path d={`M${bar.x1 + 4 * unit} ${y + 5 * unit} v${-5 * unit} H${bar.x2 - 4 * unit} v${5 * unit}`} fill="none" stroke="var(--color-error)" strokeWidth={1.6 * unit} strokeDasharray={`${4 * unit} ${2 * unit}`} />
+    <g data-miscount={miscount.bar}>
+      <title>{miscount.words}</title>
+      <path
+        d={`M${bar.x1 + 4 * unit} ${y + 5 * unit} v${-5 * unit} H${bar.x2 - 4 * unit} v${5 * unit}`}
+        fill="none"
+        stroke="var(--color-error)"
+        strokeWidth={1.6 * unit}
+        strokeDasharray={`${4 * unit} ${2 * unit}`}
+      />
       <text x={bar.x1 + 6 * unit} y={y - 4 * unit} fontSize={TEXT_PX * unit} fontWeight={700} fill="var(--color-error)">
-        {trouble.words.replace(/^[^,]*, /, '')}
+        {miscount.sum}
       </text>
     </g>
   );

@@ -1,7 +1,7 @@
 'use client';
 
 import { memo, useState, type KeyboardEvent, type ReactNode } from 'react';
-import type { EntryView } from '@/core/job';
+import type { EntryView } from '@/core/views';
 import { keyOfSignature, keyPrint, type Mode } from '@/core/pitch';
 import type { ScreenCommand } from '@/workers/entry-protocol';
 
@@ -15,17 +15,32 @@ const METERS = ['4/4', '3/4', '2/4', '2/2', '6/8', '3/8', '9/8', '12/8', '5/4'] 
 
 /** The frame of the piece: title and composer; signature and meter from the caret's bar on; pick-up and tempo. */
 export const EntryBar = memo(function EntryBar({ view, onPress }: EntryBarProps) {
-  const { frame } = view;
+  const { inForce: frame } = view;
   const meter = `${frame.meter.beats}/${frame.meter.beatType}`;
   const barQuarters = (frame.meter.beats * 4) / frame.meter.beatType;
   const beat = 4 / frame.meter.beatType;
   const mode: Mode = frame.mode ?? 'major';
   return (
     <div className="flex flex-wrap items-end gap-x-3 gap-y-1 px-4 pt-2" onKeyDown={backToNotes}>
-      <TextField label="Title" value={view.title} className="w-64 font-serif text-lg font-semibold" onDone={(text) => onPress({ kind: 'heading', what: 'title', text })} />
-      <TextField label="Composer" value={view.composer} className="w-44" onDone={(text) => onPress({ kind: 'heading', what: 'composer', text })} />
+      <TextField
+        label="Title"
+        value={view.title}
+        className="w-64 font-serif text-lg font-semibold"
+        onDone={(text) => onPress({ kind: 'heading', what: 'title', text })}
+      />
+      <TextField
+        label="Composer"
+        value={view.composer}
+        className="w-44"
+        onDone={(text) => onPress({ kind: 'heading', what: 'composer', text })}
+      />
       <Field label={`Key from bar ${view.caret.number}`}>
-        <select className="select select-sm h-9 w-36" data-role="signature" value={frame.fifths} onChange={(event) => onPress({ kind: 'signature', fifths: Number(event.target.value), mode })}>
+        <select
+          className="select select-sm h-9 w-36"
+          data-role="signature"
+          value={frame.fifths}
+          onChange={(event) => onPress({ kind: 'signature', fifths: Number(event.target.value), mode })}
+        >
           {Array.from({ length: 15 }, (_, i) => i - 7).map((fifths) => (
             <option key={fifths} value={fifths}>
               {signatureName(fifths, mode)}
@@ -34,23 +49,46 @@ export const EntryBar = memo(function EntryBar({ view, onPress }: EntryBarProps)
         </select>
       </Field>
       <Field label="Mode">
-        <select className="select select-sm h-9 w-24" data-role="mode" value={mode} onChange={(event) => onPress({ kind: 'signature', fifths: frame.fifths, mode: event.target.value as Mode })}>
-          {(mode === 'major' || mode === 'minor' ? (['major', 'minor'] as const) : (['major', 'minor', mode] as const)).map((one) => (
+        <select
+          className="select select-sm h-9 w-24"
+          data-role="mode"
+          value={mode}
+          onChange={(event) => onPress({ kind: 'signature', fifths: frame.fifths, mode: event.target.value as Mode })}
+        >
+          {(mode === 'major' || mode === 'minor'
+            ? (['major', 'minor'] as const)
+            : (['major', 'minor', mode] as const)
+          ).map((one) => (
             <option key={one}>{one}</option>
           ))}
         </select>
       </Field>
       <Field label="Time">
-        <select className="select select-sm h-9 w-20" data-role="meter" value={meter} onChange={(event) => onPress({ kind: 'meter', meter: readMeter(event.target.value) })}>
+        <select
+          className="select select-sm h-9 w-20"
+          data-role="meter"
+          value={meter}
+          onChange={(event) => onPress({ kind: 'meter', meter: readMeter(event.target.value) })}
+        >
           {[...new Set<string>([...METERS, meter])].map((one) => (
             <option key={one}>{one}</option>
           ))}
         </select>
       </Field>
       <Field label="Pick-up">
-        <select className="select select-sm h-9 w-24" data-role="pick-up" value={frame.pickupQuarters} onChange={(event) => onPress({ kind: 'pick-up', quarters: Number(event.target.value) })}>
+        <select
+          className="select select-sm h-9 w-24"
+          data-role="pick-up"
+          value={frame.pickupQuarters}
+          onChange={(event) => onPress({ kind: 'pick-up', quarters: Number(event.target.value) })}
+        >
           <option value={0}>none</option>
-          {[...new Set([...Array.from({ length: frame.meter.beats - 1 }, (_, i) => (i + 1) * beat), ...(frame.pickupQuarters > 0 ? [frame.pickupQuarters] : [])])]
+          {[
+            ...new Set([
+              ...Array.from({ length: frame.meter.beats - 1 }, (_, i) => (i + 1) * beat),
+              ...(frame.pickupQuarters > 0 ? [frame.pickupQuarters] : []),
+            ]),
+          ]
             .filter((quarters) => quarters < barQuarters)
             .map((quarters) => (
               <option key={quarters} value={quarters}>

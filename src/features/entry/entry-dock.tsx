@@ -1,23 +1,30 @@
 import { memo, useMemo } from 'react';
-import type { EntryView } from '@/core/job';
-import type { Way } from '@/core/enter';
+import type { EntryView } from '@/core/views';
+import type { InputMethod } from '@/core/entry';
 import { KeyboardMap, keyboardRange } from '@/features/shared/keyboard-map';
 
 interface EntryDockProps {
   readonly view: EntryView;
-  readonly way: Way;
+  readonly method: InputMethod;
   readonly onKey: (midi: number) => void;
 }
 
 const HAND = { right: 'right', left: 'left' } as const;
 
 /** The keyboard at the foot: what sounds, and the keys under both hands. A touch sits the hand down there, or enters the key. */
-export const EntryDock = memo(function EntryDock({ view, way, onKey }: EntryDockProps) {
+export const EntryDock = memo(function EntryDock({ view, method: way, onKey }: EntryDockProps) {
   const { moment, caret } = view;
   const range = useMemo(() => keyboardRange([moment]), [moment]);
   return (
-    <section aria-label="Keyboard" className="sticky bottom-0 z-20 flex items-center gap-4 border-t border-base-300 bg-base-100 px-4 py-1.5">
-      <p className="w-44 shrink-0 text-sm max-md:hidden">{way === 'keys' ? 'Touch a key to enter it.' : `Touch a key: the ${HAND[caret.hand]} hand sits down with its lowest finger there.`}</p>
+    <section
+      aria-label="Keyboard"
+      className="sticky bottom-0 z-20 flex items-center gap-4 border-t border-base-300 bg-base-100 px-4 py-1.5"
+    >
+      <p className="w-44 shrink-0 text-sm max-md:hidden">
+        {way === 'keys'
+          ? 'Touch a key to enter it.'
+          : `Touch a key: the ${HAND[caret.hand]} hand sits down with its lowest finger there.`}
+      </p>
       <div className="min-w-0 flex-1">
         <KeyboardMap moment={moment} range={range} onKey={onKey} />
       </div>

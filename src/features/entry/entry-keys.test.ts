@@ -2,11 +2,20 @@ import { describe, expect, it } from '@jest/globals';
 import { checkedCommand } from '@/workers/entry-protocol';
 import { ENTRY_KEYS, keyFor, keysWith, pressedKey, printedKey, takenBy } from './entry-keys';
 
-const event = (key: string, more: Partial<KeyboardEvent> = {}) => ({ key, code: '', ctrlKey: false, metaKey: false, altKey: false, shiftKey: false, ...more });
+const event = (key: string, more: Partial<KeyboardEvent> = {}) => ({
+  key,
+  code: '',
+  ctrlKey: false,
+  metaKey: false,
+  altKey: false,
+  shiftKey: false,
+  ...more,
+});
 
 describe('the keys for entering', () => {
   it('no key means two things in one way of entering', () => {
-    for (const one of ENTRY_KEYS) expect([one.name, takenBy(ENTRY_KEYS, one.name, one.key)?.name]).toEqual([one.name, undefined]);
+    for (const one of ENTRY_KEYS)
+      expect([one.name, takenBy(ENTRY_KEYS, one.name, one.key)?.name]).toEqual([one.name, undefined]);
   });
 
   it('every name is there once', () => {
@@ -14,8 +23,8 @@ describe('the keys for entering', () => {
   });
 
   it('a digit is a finger or a length, by the way of entering', () => {
-    expect(keyFor(ENTRY_KEYS, '4', 'fingers')?.deed).toEqual({ kind: 'finger', finger: 4, row: 'beat' });
-    expect(keyFor(ENTRY_KEYS, '4', 'letters')?.deed).toEqual({ kind: 'length', quarters: 1 });
+    expect(keyFor(ENTRY_KEYS, '4', 'fingers')?.action).toEqual({ kind: 'finger', finger: 4, row: 'beat' });
+    expect(keyFor(ENTRY_KEYS, '4', 'letters')?.action).toEqual({ kind: 'length', quarters: 1 });
     expect(keyFor(ENTRY_KEYS, 'q', 'letters')).toBeUndefined();
   });
 
@@ -29,9 +38,11 @@ describe('the keys for entering', () => {
 
 describe('what the keys ask for', () => {
   it('is let in at the worker’s door', () => {
-    const asked = ENTRY_KEYS.flatMap(({ deed }) => (deed.kind === 'ask' || deed.kind === 'frame' || deed.kind === 'leave' ? [] : [deed]));
+    const asked = ENTRY_KEYS.flatMap(({ action }) =>
+      action.kind === 'ask' || action.kind === 'frame' || action.kind === 'leave' ? [] : [action],
+    );
     expect(asked.length).toBeGreaterThan(40);
-    for (const deed of asked) expect(checkedCommand(deed)).toBe(deed);
+    for (const action of asked) expect(checkedCommand(action)).toBe(action);
   });
 });
 

@@ -1,9 +1,14 @@
-import type { Row, Way } from '@/core/enter';
+/* eslint max-params: ["error", 6] -- a table: each line is one key, in the order in which it is read */
+import type { Row, InputMethod } from '@/core/entry';
 import type { Finger } from '@/core/score';
 import type { ScreenCommand } from '@/workers/entry-protocol';
 
 /** What a key of the entering screen is for: a command, or something the screen itself does. */
-export type EntryDeed = ScreenCommand | { readonly kind: 'ask'; readonly what: 'dynamic' | 'under' | 'over' } | { readonly kind: 'frame'; readonly what: 'signature' | 'meter' } | { readonly kind: 'leave' };
+export type EntryAction =
+  | ScreenCommand
+  | { readonly kind: 'ask'; readonly what: 'dynamic' | 'under' | 'over' }
+  | { readonly kind: 'frame'; readonly what: 'signature' | 'meter' }
+  | { readonly kind: 'leave' };
 
 /** A key by the name the browser gives it, with `Control+`, `Alt+` or `Shift+` in front where they are held. `name` tells a binding apart for ever:
  * it is what a changed key is kept under. `ways`: in which ways of entering it counts; all where nothing is said. */
@@ -12,25 +17,52 @@ export interface EntryKey {
   readonly key: string;
   readonly group: 'notes' | 'rests' | 'next' | 'hand' | 'last' | 'caret' | 'bars';
   readonly does: string;
-  readonly deed: EntryDeed;
-  readonly ways?: readonly Way[];
+  readonly action: EntryAction;
+  readonly methods?: readonly InputMethod[];
 }
 
 const FINGERS: readonly Finger[] = [1, 2, 3, 4, 5];
 
 /** The rows of a keyboard, as fingers 1 to 5 and, beside them, the rest of that length. By place on most keyboards, from the top. */
-const ROW_KEYS: Readonly<Record<Row, readonly [fingers: string, rest: string]>> = { beat: ['12345', '6'], longer: ['qwert', 'y'], bar: ['asdfg', 'h'], shorter: ['zxcvb', 'n'] };
+const ROW_KEYS: Readonly<Record<Row, readonly [fingers: string, rest: string]>> = {
+  beat: ['12345', '6'],
+  longer: ['qwert', 'y'],
+  bar: ['asdfg', 'h'],
+  shorter: ['zxcvb', 'n'],
+};
 
-const ROW_WORDS: Readonly<Record<Row, string>> = { beat: 'a beat', longer: 'two beats', bar: 'the whole bar', shorter: 'half a beat' };
+const ROW_WORDS: Readonly<Record<Row, string>> = {
+  beat: 'a beat',
+  longer: 'two beats',
+  bar: 'the whole bar',
+  shorter: 'half a beat',
+};
 
-const BY_FINGER: readonly Way[] = ['fingers'];
-const BY_LETTER: readonly Way[] = ['letters'];
-const WITH_LENGTHS: readonly Way[] = ['letters', 'keys'];
+const BY_FINGER: readonly InputMethod[] = ['fingers'];
+const BY_LETTER: readonly InputMethod[] = ['letters'];
+const WITH_LENGTHS: readonly InputMethod[] = ['letters', 'keys'];
 
 function rowKeys(row: Row): readonly EntryKey[] {
   const [fingers, rest] = ROW_KEYS[row];
-  const notes = FINGERS.map((finger): EntryKey => ({ name: `${row}-${finger}`, key: fingers[finger - 1] as string, group: 'notes', does: `finger ${finger}, ${ROW_WORDS[row]}`, deed: { kind: 'finger', finger, row }, ways: BY_FINGER }));
-  return [...notes, { name: `${row}-rest`, key: rest, group: 'rests', does: `rest, ${ROW_WORDS[row]}`, deed: { kind: 'rest', row }, ways: BY_FINGER }];
+  const notes = FINGERS.map((finger): EntryKey => ({
+    name: `${row}-${finger}`,
+    key: fingers[finger - 1] as string,
+    group: 'notes',
+    does: `finger ${finger}, ${ROW_WORDS[row]}`,
+    action: { kind: 'finger', finger, row },
+    methods: BY_FINGER,
+  }));
+  return [
+    ...notes,
+    {
+      name: `${row}-rest`,
+      key: rest,
+      group: 'rests',
+      does: `rest, ${ROW_WORDS[row]}`,
+      action: { kind: 'rest', row },
+      methods: BY_FINGER,
+    },
+  ];
 }
 
 const LETTER_KEYS: readonly EntryKey[] = (['C', 'D', 'E', 'F', 'G', 'A', 'B'] as const).map((letter) => ({
@@ -38,8 +70,8 @@ const LETTER_KEYS: readonly EntryKey[] = (['C', 'D', 'E', 'F', 'G', 'A', 'B'] as
   key: letter.toLowerCase(),
   group: 'notes',
   does: `the nearest ${letter}`,
-  deed: { kind: 'letter', letter },
-  ways: BY_LETTER,
+  action: { kind: 'letter', letter },
+  methods: BY_LETTER,
 }));
 
 const LENGTHS: readonly (readonly [key: string, quarters: number, words: string])[] = [
@@ -51,9 +83,23 @@ const LENGTHS: readonly (readonly [key: string, quarters: number, words: string]
   ['3', 0.125, 'thirty-second'],
 ];
 
-const LENGTH_KEYS: readonly EntryKey[] = LENGTHS.map(([key, quarters, words]) => ({ name: `length-${words}`, key, group: 'notes', does: `${words} from here on`, deed: { kind: 'length', quarters }, ways: WITH_LENGTHS }));
+const LENGTH_KEYS: readonly EntryKey[] = LENGTHS.map(([key, quarters, words]) => ({
+  name: `length-${words}`,
+  key,
+  group: 'notes',
+  does: `${words} from here on`,
+  action: { kind: 'length', quarters },
+  methods: WITH_LENGTHS,
+}));
 
-const key = (name: string, pressed: string, group: EntryKey['group'], does: string, deed: EntryDeed, ways?: readonly Way[]): EntryKey => ({ name, key: pressed, group, does, deed, ...(ways ? { ways } : {}) });
+const key = (
+  name: string,
+  pressed: string,
+  group: EntryKey['group'],
+  does: string,
+  action: EntryAction,
+  methods?: readonly InputMethod[],
+): EntryKey => ({ name, key: pressed, group, does, action, ...(methods ? { methods } : {}) });
 
 /** All keys as they are before anyone changes them. */
 export const ENTRY_KEYS: readonly EntryKey[] = [
@@ -73,11 +119,25 @@ export const ENTRY_KEYS: readonly EntryKey[] = [
   key('octave-up', '8', 'next', 'the next note an octave higher', { kind: 'octave', octaves: 1 }, ['fingers']),
   key('reach-down', '[', 'next', 'the next note one key lower', { kind: 'reach', letters: -1 }, BY_FINGER),
   key('reach-up', ']', 'next', 'the next note one key higher', { kind: 'reach', letters: 1 }, BY_FINGER),
-  key('move', 'm', 'hand', 'move the hand: then a letter, or a finger and the finger whose key it takes', { kind: 'move' }, BY_FINGER),
+  key(
+    'move',
+    'm',
+    'hand',
+    'move the hand: then a letter, or a finger and the finger whose key it takes',
+    { kind: 'move' },
+    BY_FINGER,
+  ),
   key('hand-up', 'ArrowUp', 'hand', 'the hand one key up', { kind: 'seat-by', letters: 1 }, BY_FINGER),
   key('hand-down', 'ArrowDown', 'hand', 'the hand one key down', { kind: 'seat-by', letters: -1 }, BY_FINGER),
   key('hand-octave-up', 'Shift+ArrowUp', 'hand', 'the hand an octave up', { kind: 'seat-by', letters: 7 }, BY_FINGER),
-  key('hand-octave-down', 'Shift+ArrowDown', 'hand', 'the hand an octave down', { kind: 'seat-by', letters: -7 }, BY_FINGER),
+  key(
+    'hand-octave-down',
+    'Shift+ArrowDown',
+    'hand',
+    'the hand an octave down',
+    { kind: 'seat-by', letters: -7 },
+    BY_FINGER,
+  ),
   key('thumbs', 'Alt+t', 'hand', 'both thumbs on middle C', { kind: 'thumbs-together' }, BY_FINGER),
   key('open', "'", 'hand', 'open the hand by a key beside this finger', { kind: 'open-hand' }, BY_FINGER),
   key('close', '\\', 'hand', 'close the hand', { kind: 'close-hand' }, BY_FINGER),
@@ -98,7 +158,9 @@ export const ENTRY_KEYS: readonly EntryKey[] = [
   key('letter-octave-down', 'Shift+ArrowDown', 'last', 'an octave lower', { kind: 'step', letters: -7 }, WITH_LENGTHS),
   key('half-up', 'Alt+ArrowUp', 'last', 'half a step higher', { kind: 'half-step', by: 1 }),
   key('half-down', 'Alt+ArrowDown', 'last', 'half a step lower', { kind: 'half-step', by: -1 }),
-  ...FINGERS.map((finger) => key(`finger-${finger}`, `Alt+${finger}`, 'last', `finger ${finger} instead`, { kind: 'set-finger', finger })),
+  ...FINGERS.map((finger) =>
+    key(`finger-${finger}`, `Alt+${finger}`, 'last', `finger ${finger} instead`, { kind: 'set-finger', finger }),
+  ),
   key('finger-none', 'Alt+0', 'last', 'no finger', { kind: 'set-finger', finger: null }),
   key('untie', 'Alt+o', 'last', 'no tie', { kind: 'tie-off' }),
   key('remove', 'Backspace', 'last', 'take the note before the caret out', { kind: 'remove-before' }),
@@ -127,7 +189,10 @@ export const ENTRY_KEYS: readonly EntryKey[] = [
   key('higher', 'Alt+PageUp', 'bars', 'move what is selected one step up', { kind: 'move-passage', letters: 1 }),
   key('lower', 'Alt+PageDown', 'bars', 'move what is selected one step down', { kind: 'move-passage', letters: -1 }),
   key('give', 'Alt+h', 'bars', 'give what is selected to the other hand', { kind: 'give-to-other-hand' }),
-  key('signature', 'Alt+k', 'bars', 'another key from this bar on; Escape comes back', { kind: 'frame', what: 'signature' }),
+  key('signature', 'Alt+k', 'bars', 'another key from this bar on; Escape comes back', {
+    kind: 'frame',
+    what: 'signature',
+  }),
   key('meter', 'Alt+m', 'bars', 'another time from this bar on; Escape comes back', { kind: 'frame', what: 'meter' }),
   key('undo', 'Control+z', 'bars', 'take the last step back', { kind: 'undo' }),
   key('redo', 'Control+Shift+z', 'bars', 'do it again', { kind: 'redo' }),
@@ -152,39 +217,62 @@ export interface ChosenKey {
 
 /** The keys as the teacher has them. */
 export function keysWith(chosen: readonly ChosenKey[]): readonly EntryKey[] {
-  const changed = new Map(chosen.map(({ deed, key: own }) => [deed, own]));
+  const changed = new Map(chosen.map(({ deed: action, key: own }) => [action, own]));
   return ENTRY_KEYS.map((one) => ({ ...one, key: changed.get(one.name) ?? one.key }));
 }
 
 /** What else a key is for in the same ways of entering; undefined where it is free. */
 export function takenBy(keys: readonly EntryKey[], name: string, wanted: string): EntryKey | undefined {
   const own = keys.find((one) => one.name === name);
-  const overlaps = (other: EntryKey): boolean => !own?.ways || !other.ways || own.ways.some((way) => other.ways?.includes(way));
+  const overlaps = (other: EntryKey): boolean =>
+    !own?.methods || !other.methods || own.methods.some((method) => other.methods?.includes(method));
   return keys.find((other) => other.name !== name && other.key === wanted && overlaps(other));
 }
 
 /** The binding of a key in a way of entering. */
-export function keyFor(keys: readonly EntryKey[], pressed: string, way: Way): EntryKey | undefined {
-  return keys.find((one) => one.key === pressed && (!one.ways || one.ways.includes(way)));
+export function keyFor(keys: readonly EntryKey[], pressed: string, method: InputMethod): EntryKey | undefined {
+  return keys.find((one) => one.key === pressed && (!one.methods || one.methods.includes(method)));
 }
 
 /** What some keyboards print on the same key counts as the same: plus is the key of the equals sign with Shift. */
 const SAME: Readonly<Record<string, string>> = { '+': '=', '*': ']', '#': '=' };
 
 /** The name of a pressed key. Letters count without Shift; AltGr, by which many keyboards type brackets, is no Control and Alt. */
-export function pressedKey(event: Pick<KeyboardEvent, 'key' | 'code' | 'ctrlKey' | 'metaKey' | 'altKey' | 'shiftKey'> & { readonly getModifierState?: (name: string) => boolean }): string {
+export function pressedKey(
+  event: Pick<KeyboardEvent, 'key' | 'code' | 'ctrlKey' | 'metaKey' | 'altKey' | 'shiftKey'> & {
+    readonly getModifierState?: (name: string) => boolean;
+  },
+): string {
   const isGraph = event.getModifierState?.('AltGraph') === true;
   const isCommand = (event.ctrlKey || event.metaKey) && !isGraph;
   const isAlt = event.altKey && !isGraph;
   const isNamed = event.key.length > 1;
   // With Alt some systems type other letters: then the place of the key tells which one was meant.
-  const plain = isAlt && !isNamed ? (/^(?:Key|Digit)(.)$/.exec(event.code)?.[1]?.toLowerCase() ?? event.key.toLowerCase()) : isNamed ? event.key : event.key.toLowerCase();
+  const plain =
+    isAlt && !isNamed
+      ? (/^(?:Key|Digit)(.)$/.exec(event.code)?.[1]?.toLowerCase() ?? event.key.toLowerCase())
+      : isNamed
+        ? event.key
+        : event.key.toLowerCase();
   const shift = event.shiftKey && (isNamed || isCommand) ? 'Shift+' : '';
   const bare = SAME[plain] ?? plain;
   return `${isCommand ? 'Control+' : ''}${isAlt ? 'Alt+' : ''}${shift}${bare}`;
 }
 
-const PRINTED: Readonly<Record<string, string>> = { ArrowLeft: '←', ArrowRight: '→', ArrowUp: '↑', ArrowDown: '↓', Control: 'Ctrl', Backspace: '⌫', Delete: 'Del', Insert: 'Ins', Escape: 'Esc', PageUp: 'PgUp', PageDown: 'PgDn', ' ': 'Space' };
+const PRINTED: Readonly<Record<string, string>> = {
+  ArrowLeft: '←',
+  ArrowRight: '→',
+  ArrowUp: '↑',
+  ArrowDown: '↓',
+  Control: 'Ctrl',
+  Backspace: '⌫',
+  Delete: 'Del',
+  Insert: 'Ins',
+  Escape: 'Esc',
+  PageUp: 'PgUp',
+  PageDown: 'PgDn',
+  ' ': 'Space',
+};
 
 /** A key as it is printed on a keyboard. */
 export function printedKey(name: string): string {

@@ -1,8 +1,9 @@
 'use client';
 
-import { memo, useEffect, useMemo, useRef } from 'react';
-import type { CaretView, EntryView, PositionView, SystemPage } from '@/core/job';
+import { memo, useEffect, useMemo, useRef, type ComponentProps } from 'react';
+import type { CaretView, EntryView, PositionView, SystemPage } from '@/core/views';
 import { engravedZoom } from '@/features/shared/paper-size';
+import { useSame } from '@/features/shared/use-same';
 import type { EngraveLayout } from '@/workers/protocol';
 import { EnteredLine } from './entered-line';
 
@@ -16,7 +17,10 @@ interface EntryPaperProps {
 
 /** The piece as it is entered, line by line. Only lines that changed are engraved anew. */
 export const EntryPaper = memo(function EntryPaper({ view, tracks, widthPx, zoom, onNote }: EntryPaperProps) {
-  const layout = useMemo<EngraveLayout>(() => ({ widthPx, zoom: engravedZoom(zoom), breaks: 'none', spread: 'natural' }), [widthPx, zoom]);
+  const layout = useMemo<EngraveLayout>(
+    () => ({ widthPx, zoom: engravedZoom(zoom), breaks: 'none', spread: 'natural' }),
+    [widthPx, zoom],
+  );
   const holder = useRef<HTMLDivElement>(null);
   const { caret, systems } = view;
   const line = lineOf(systems, caret);
@@ -29,15 +33,15 @@ export const EntryPaper = memo(function EntryPaper({ view, tracks, widthPx, zoom
     <div ref={holder} data-role="entered" data-notes={view.notes}>
       {systems.map((system, i) => (
         <div key={system.from} data-line={i} className="scroll-mt-40 scroll-mb-44">
-          <EnteredLine
+          <LineOfPiece
             system={system}
             layout={layout}
             caret={i === line ? caret : null}
-            signs={Math.abs(view.frame.fifths)}
+            signs={Math.abs(view.inForce.fifths)}
             entered={isOn(system, view.entered?.bar, i === systems.length - 1) ? view.entered : null}
             current={i === line || i === line - 1 ? current : ''}
             selected={selected}
-            troubles={JSON.stringify(view.troubles.filter((trouble) => isOn(system, trouble.bar, false)))}
+            wrong={view.miscounts.filter(({ bar }) => isOn(system, bar, false))}
             tracks={tracks}
             onNote={onNote}
           />
@@ -46,6 +50,11 @@ export const EntryPaper = memo(function EntryPaper({ view, tracks, widthPx, zoom
     </div>
   );
 });
+
+/** A line with the bars of it that do not add up: the same list for as long as it says the same, so that a line that did not change is not drawn again. */
+function LineOfPiece({ wrong, ...line }: ComponentProps<typeof EnteredLine>) {
+  return <EnteredLine {...line} wrong={useSame(wrong)} />;
+}
 
 /** Whether a bar is on a line; one that was just added is on the last as long as that was not set out anew. */
 function isOn({ from, to }: SystemPage, bar: number | undefined, isLast: boolean): boolean {

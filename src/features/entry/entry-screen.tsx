@@ -1,28 +1,33 @@
 'use client';
 
 import Link from 'next/link';
-import { useSearchParams } from 'next/navigation';
-import { useEffect, useState } from 'react';
-import { settleEntered, studioDatabase, useDesk, usePieceOnce, useSettings } from '@/data';
+import { useState } from 'react';
+import { useDesk, usePiece, useSettings, type PieceRecord } from '@/data';
+import { text } from '@/features/shared/query-fields';
+import { useQuery } from '@/features/shared/use-query';
 import { EntryPiece } from './entry-piece';
+
+/** What the address of entering holds. */
+const SHAPE = { piece: text };
 
 /** Entering one piece, by its address. The record is read once: while it is entered, the piece is in the worker's hands. */
 export function EntryScreen() {
-  const id = useSearchParams().get('piece');
-  const isSettled = useSettled();
-  const piece = usePieceOnce(isSettled ? id : null);
+  const { piece: id } = useQuery(SHAPE);
+  const piece = usePieceOnce(id);
   const settings = useSettings();
   const desk = useDesk();
-  if (id === null || (isSettled && piece === null)) return <NoPiece />;
+  if (piece === null) return <NoPiece />;
   if (!piece || !settings || !desk) return <p className="p-8">Opening the piece …</p>;
   return <EntryPiece key={piece.id} piece={piece} settings={settings} desk={desk} />;
 }
 
-/** Whether what an earlier tab had only noted is in its pieces. */
-function useSettled(): boolean {
-  const [isSettled, setSettled] = useState(false);
-  useEffect(() => void settleEntered(studioDatabase()).then(() => setSettled(true)), []);
-  return isSettled;
+/** A piece as it is found; null where there is none, undefined until that is known. What is changed of it later is not told, so that whoever changes it
+ * is not told of every change; only that it comes is. */
+function usePieceOnce(id: string | null): PieceRecord | null | undefined {
+  const [found, setFound] = useState<PieceRecord | null>(null);
+  const now = usePiece(id);
+  if (now && now.id === id && found?.id !== id) setFound(now);
+  return found !== null && found.id === id ? found : now;
 }
 
 function NoPiece() {

@@ -1,18 +1,27 @@
 'use client';
 
 import { memo, useEffect, useState } from 'react';
-import type { EntryView } from '@/core/job';
-import { changeSettings, studioDatabase } from '@/data';
+import type { EntryView } from '@/core/views';
+import { change } from '@/data';
 import { useMessages } from '@/features/shared/messages';
 import type { ScreenCommand } from '@/workers/entry-protocol';
-import { ENTRY_KEYS, GROUP_NAMES, pressedKey, printedKey, takenBy, type ChosenKey, type EntryDeed, type EntryKey } from './entry-keys';
+import {
+  ENTRY_KEYS,
+  GROUP_NAMES,
+  pressedKey,
+  printedKey,
+  takenBy,
+  type ChosenKey,
+  type EntryAction,
+  type EntryKey,
+} from './entry-keys';
 import { RowTable } from './row-table';
 
 interface KeysPanelProps {
   readonly view: EntryView;
   readonly keys: readonly EntryKey[];
   readonly chosen: readonly ChosenKey[];
-  readonly onDeed: (deed: EntryDeed) => void;
+  readonly onAction: (action: EntryAction) => void;
   readonly onPress: (command: ScreenCommand) => void;
   /** What is waiting for its new key; the keys for entering rest meanwhile. */
   readonly asked: string | null;
@@ -22,24 +31,45 @@ interface KeysPanelProps {
 const GROUPS = ['notes', 'next', 'rests', 'hand', 'last', 'caret', 'bars'] as const;
 
 /** All keys that count in this way of entering. Each can be pressed here too, and changed. */
-export const KeysPanel = memo(function KeysPanel({ view, keys, chosen, onDeed, onPress, asked, onAsk }: KeysPanelProps) {
+export const KeysPanel = memo(function KeysPanel({
+  view,
+  keys,
+  chosen,
+  onAction,
+  onPress,
+  asked,
+  onAsk,
+}: KeysPanelProps) {
   const [isChanging, setChanging] = useState(false);
-  const own = keys.filter(({ ways, deed }) => (!ways || ways.includes(view.way)) && (isChanging || !isInRows(deed)));
+  const own = keys.filter(
+    ({ methods: ways, action }) => (!ways || ways.includes(view.method)) && (isChanging || !isInRows(action)),
+  );
   useAskedKey(asked, keys, chosen, onAsk);
   return (
     <div className="flex flex-col gap-3">
-      {view.way === 'fingers' ? <RowTable view={view} keys={keys} onPress={onPress} /> : null}
+      {view.method === 'fingers' ? <RowTable view={view} keys={keys} onPress={onPress} /> : null}
       <div className="flex items-center gap-2 text-sm">
-        <button type="button" aria-pressed={isChanging} className={`btn btn-sm h-8 font-normal ${isChanging ? 'btn-neutral' : ''}`} onClick={() => setChanging(!isChanging)}>
+        <button
+          type="button"
+          aria-pressed={isChanging}
+          className={`btn btn-sm h-8 font-normal ${isChanging ? 'btn-neutral' : ''}`}
+          onClick={() => setChanging(!isChanging)}
+        >
           Change keys
         </button>
         {chosen.length > 0 ? (
-          <button type="button" className="btn btn-ghost btn-sm h-8 font-normal" onClick={() => void keepKeys([], 'all keys for entering as they were')}>
+          <button
+            type="button"
+            className="btn btn-ghost btn-sm h-8 font-normal"
+            onClick={() => void keepKeys([], 'all keys for entering as they were')}
+          >
             All as they were
           </button>
         ) : null}
       </div>
-      {isChanging ? <p className="text-sm">Press what you want to change, then its new key. Escape leaves it.</p> : null}
+      {isChanging ? (
+        <p className="text-sm">Press what you want to change, then its new key. Escape leaves it.</p>
+      ) : null}
       {GROUPS.map((group) => {
         const inGroup = own.filter((one) => one.group === group);
         if (inGroup.length === 0) return null;
@@ -53,9 +83,13 @@ export const KeysPanel = memo(function KeysPanel({ view, keys, chosen, onDeed, o
                     type="button"
                     data-key={one.name}
                     className="flex min-h-8 w-full cursor-pointer items-center gap-2 rounded px-1 text-left text-sm hover:bg-base-200"
-                    onClick={() => (isChanging ? onAsk(one.name) : onDeed(one.deed))}
+                    onClick={() => (isChanging ? onAsk(one.name) : onAction(one.action))}
                   >
-                    <kbd className={`kbd kbd-sm min-w-8 shrink-0 ${isOn(view, one) ? 'bg-primary text-primary-content' : ''}`}>{asked === one.name ? '…' : printedKey(one.key)}</kbd>
+                    <kbd
+                      className={`kbd kbd-sm min-w-8 shrink-0 ${isOn(view, one) ? 'bg-primary text-primary-content' : ''}`}
+                    >
+                      {asked === one.name ? '…' : printedKey(one.key)}
+                    </kbd>
                     <span>{one.does}</span>
                   </button>
                 </li>
@@ -69,21 +103,21 @@ export const KeysPanel = memo(function KeysPanel({ view, keys, chosen, onDeed, o
 });
 
 /** Fingers and their rests stand in the table of rows. */
-function isInRows(deed: EntryDeed): boolean {
-  return deed.kind === 'finger' || deed.kind === 'rest';
+function isInRows(action: EntryAction): boolean {
+  return action.kind === 'finger' || action.kind === 'rest';
 }
 
 /** What has been said of the next note is seen at its key. */
-function isOn({ next, triplet, moving, mode, length, hands, caret }: EntryView, { deed }: EntryKey): boolean {
-  switch (deed.kind) {
+function isOn({ next, triplet, moving, mode, length, hands, caret }: EntryView, { action }: EntryKey): boolean {
+  switch (action.kind) {
     case 'alter':
-      return next.alter === deed.alter;
+      return next.alter === action.alter;
     case 'join':
-      return next.joins === deed.as;
+      return next.joins === action.as;
     case 'reach':
-      return next.letters * deed.letters > 0;
+      return next.letters * action.letters > 0;
     case 'octave':
-      return next.octaves * deed.octaves > 0;
+      return next.octaves * action.octaves > 0;
     case 'triplet':
       return triplet === 'on';
     case 'move':
@@ -91,7 +125,7 @@ function isOn({ next, triplet, moving, mode, length, hands, caret }: EntryView, 
     case 'mode':
       return mode === 'between';
     case 'length':
-      return length === deed.quarters;
+      return length === action.quarters;
     case 'open-hand':
       return hands[caret.hand].openBy > 0;
     default:
@@ -100,7 +134,12 @@ function isOn({ next, triplet, moving, mode, length, hands, caret }: EntryView, 
 }
 
 /** Waits for the new key of something. A key that is for something else already is told of and not taken. */
-function useAskedKey(asked: string | null, keys: readonly EntryKey[], chosen: readonly ChosenKey[], onAsk: (name: null) => void): void {
+function useAskedKey(
+  asked: string | null,
+  keys: readonly EntryKey[],
+  chosen: readonly ChosenKey[],
+  onAsk: (name: null) => void,
+): void {
   const { say } = useMessages();
   useEffect(() => {
     if (asked === null) return;
@@ -113,12 +152,19 @@ function useAskedKey(asked: string | null, keys: readonly EntryKey[], chosen: re
       if (pressed === 'Escape') return;
       const taken = takenBy(keys, asked, pressed);
       if (taken) {
-        say({ kind: 'trouble', text: `${printedKey(pressed)} is for something else: ${taken.does}.`, hint: 'Change that first, or choose another key.' });
+        say({
+          kind: 'trouble',
+          text: `${printedKey(pressed)} is for something else: ${taken.does}.`,
+          hint: 'Change that first, or choose another key.',
+        });
         return;
       }
-      const others = chosen.filter(({ deed }) => deed !== asked);
+      const others = chosen.filter(({ deed: action }) => action !== asked);
       const usual = ENTRY_KEYS.find(({ name }) => name === asked);
-      void keepKeys(usual?.key === pressed ? others : [...others, { deed: asked, key: pressed }], `key ${printedKey(pressed)}: ${usual?.does ?? asked}`);
+      void keepKeys(
+        usual?.key === pressed ? others : [...others, { deed: asked, key: pressed }],
+        `key ${printedKey(pressed)}: ${usual?.does ?? asked}`,
+      );
     };
     window.addEventListener('keydown', listen, { capture: true });
     return () => window.removeEventListener('keydown', listen, { capture: true });
@@ -126,5 +172,5 @@ function useAskedKey(asked: string | null, keys: readonly EntryKey[], chosen: re
 }
 
 async function keepKeys(entryKeys: readonly ChosenKey[], label: string): Promise<void> {
-  await changeSettings(studioDatabase(), { entryKeys: [...entryKeys] }, label);
+  await change({ kind: 'settings.change', change: { entryKeys: [...entryKeys] } }, label);
 }

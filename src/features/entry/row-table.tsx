@@ -1,6 +1,6 @@
 import { memo } from 'react';
-import type { EntryView } from '@/core/job';
-import type { Row } from '@/core/enter';
+import type { EntryView } from '@/core/views';
+import type { Row } from '@/core/entry';
 import type { ScreenCommand } from '@/workers/entry-protocol';
 import { printedKey, type EntryKey } from './entry-keys';
 
@@ -55,24 +55,41 @@ export const RowTable = memo(function RowTable({ view, keys, onPress }: RowTable
         {ROW_ORDER.map((row) => (
           <tr key={row}>
             <td className="py-0.5 pr-1">
-              <select className="select select-xs h-8 w-full" aria-label={`Length of the row of ${printedKey(keyOf(keys, `${row}-1`))}`} value={view.rows[row]} onChange={(event) => onPress({ kind: 'row-length', row, quarters: Number(event.target.value) })}>
+              <select
+                className="select select-xs h-8 w-full"
+                aria-label={`Length of the row of ${printedKey(keyOf(keys, `${row}-1`))}`}
+                value={view.rows[row]}
+                onChange={(event) => onPress({ kind: 'row-length', row, quarters: Number(event.target.value) })}
+              >
                 {LENGTHS.map(([quarters, name]) => (
                   <option key={quarters} value={quarters}>
                     {name}
                   </option>
                 ))}
-                {LENGTHS.some(([quarters]) => quarters === view.rows[row]) ? null : <option value={view.rows[row]}>{lengthName(view.rows[row])}</option>}
+                {LENGTHS.some(([quarters]) => quarters === view.rows[row]) ? null : (
+                  <option value={view.rows[row]}>{lengthName(view.rows[row])}</option>
+                )}
               </select>
             </td>
             {([1, 2, 3, 4, 5] as const).map((finger) => (
               <td key={finger} className="px-0.5 py-0.5 text-center">
-                <button type="button" className="btn btn-xs h-8 w-8 font-mono text-sm" aria-label={`${printedKey(keyOf(keys, `${row}-${finger}`))}: finger ${finger}, ${lengthName(view.rows[row])}`} onClick={() => onPress({ kind: 'finger', finger, row })}>
+                <button
+                  type="button"
+                  className="btn btn-xs h-8 w-8 font-mono text-sm"
+                  aria-label={`${printedKey(keyOf(keys, `${row}-${finger}`))}: finger ${finger}, ${lengthName(view.rows[row])}`}
+                  onClick={() => onPress({ kind: 'finger', finger, row })}
+                >
                   {printedKey(keyOf(keys, `${row}-${finger}`))}
                 </button>
               </td>
             ))}
             <td className="px-0.5 py-0.5 text-center">
-              <button type="button" className="btn btn-ghost btn-xs h-8 w-8 border-base-300 font-mono text-sm" aria-label={`${printedKey(keyOf(keys, `${row}-rest`))}: rest, ${lengthName(view.rows[row])}`} onClick={() => onPress({ kind: 'rest', row })}>
+              <button
+                type="button"
+                className="btn btn-ghost btn-xs h-8 w-8 border-base-300 font-mono text-sm"
+                aria-label={`${printedKey(keyOf(keys, `${row}-rest`))}: rest, ${lengthName(view.rows[row])}`}
+                onClick={() => onPress({ kind: 'rest', row })}
+              >
                 {printedKey(keyOf(keys, `${row}-rest`))}
               </button>
             </td>

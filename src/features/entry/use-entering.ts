@@ -2,12 +2,13 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
-import type { EntryPage, EntryView, PositionView, SystemPage } from '@/core/job';
-import { stepsOf, studioDatabase, type PieceRecord } from '@/data';
+import type { EntryPage, EntryView, PositionView, SystemPage } from '@/core/views';
+import { pieceToEnter, type PieceRecord } from '@/data';
+import { beginLiveEntry } from '@/features/shared/live-entry';
 import { useMessages } from '@/features/shared/messages';
 import { pianoSounder } from '@/features/shared/sound/sounder';
 import { coreWorker, entryWorker } from '@/workers/client';
-import type { Pressed, ScreenCommand } from '@/workers/entry-protocol';
+import type { EntryToKeep, Pressed, ScreenCommand } from '@/workers/entry-protocol';
 import { ID_PREFIXES, type Trouble } from '@/workers/protocol';
 import { useKeeper } from './use-keeper';
 
@@ -28,82 +29,174 @@ export interface Entering {
   readonly isKept: boolean;
   readonly notice: string | null;
   readonly press: (command: ScreenCommand) => void;
-  /** Resolves once everything that was entered is in the piece itself. */
+  /** Resolves once everything that was pressed is kept. */
   readonly flush: () => Promise<void>;
   /** Takes in what another call of the worker came to. */
   readonly take: (pressed: Pressed) => void;
 }
 
 /** A piece that is being entered: its view after every key press, kept at once. `columns` is how many notes fit a line; null until that is known. */
+// eslint-disable-next-line max-lines-per-function -- small functions that share what is entered and not answered yet
 export function useEntering(piece: PieceRecord, columns: number | null): Entering {
   const { say } = useMessages();
   const [view, setView] = useState<EntryView | null>(null);
   const [musicXml, setMusicXml] = useState(piece.musicXml);
-  const tracks = useTracks(musicXml, piece.part ?? null);
+  const tracks = useTracks(musicXml, piece.part);
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const [notice, setNotice] = useState<string | null>(null);
+  const [attempt, setAttempt] = useState(0);
   const shown = useRef<EntryView | null>(null);
   const { id } = piece;
-  const { isKept, keep, flush } = useKeeper(id);
-  const begun = useRef(piece);
 
-  const show = useCallback((next: EntryView) => {
-    const same = { ...next, systems: keptSystems(shown.current?.systems ?? [], next.systems) };
-    shown.current = same;
-    flushSync(() => setView(same));
-  }, []);
-
-  // The piece is read once: from then on the worker has it, and what the database says of it comes from here.
+  /** Whether somebody else changed the piece since the last key press. */
+  const isElsewhere = useRef(false);
   const isOpen = useRef(false);
+  /** What was pressed while the piece was being opened anew. */
+  const early = useRef<ScreenCommand[]>([]);
+  const onStale = useCallback((): void => {
+    isElsewhere.current = true;
+    isOpen.current = false;
+    setAttempt((before) => before + 1);
+  }, []);
+  const { isKept, begin, keep, flush: kept } = useKeeper(id, onStale);
+  const pressing = useRef<Promise<unknown>>(Promise.resolve());
+
+  const show = useCallback(
+    (next: EntryView, toKeep: EntryToKeep | null = null) => {
+      const same = { ...next, systems: keptSystems(shown.current?.systems ?? [], next.systems) };
+      shown.current = same;
+      // In one go: a note that is shown is never shown as kept before it is.
+      flushSync(() => {
+        if (toKeep) keep(toKeep);
+        setView(same);
+      });
+    },
+    [keep],
+  );
+  const take = useCallback(
+    ({ view: next, sounds, notice: told, keep: toKeep }: Pressed) => {
+      show(next, toKeep);
+      if (toKeep) setMusicXml(toKeep.musicXml);
+      setNotice(told);
+      hear(sounds);
+    },
+    [show],
+  );
+  const send = useCallback(
+    (command: ScreenCommand): void => {
+      const sent = async (): Promise<void> => {
+        const answer = await entryWorker().press(command, stamp());
+        if (answer.ok) return take(answer.value);
+        if (answer.trouble.code !== 'entry.closed')
+          return say({ kind: 'trouble', text: answer.trouble.message, hint: answer.trouble.hint });
+        // The worker was started anew: the piece is opened again from what is kept, and the key counts there.
+        early.current.push(command);
+        if (!isOpen.current) return;
+        isOpen.current = false;
+        setAttempt((before) => before + 1);
+      };
+      const before = pressing.current;
+      const mine = sent();
+      pressing.current = Promise.all([before, mine]);
+    },
+    [take, say],
+  );
+
+  // The piece is read when it is opened: from then on the worker has it, and what the store says of it comes from here, or from elsewhere.
   useEffect(() => {
     if (columns === null) return;
     let isWanted = true;
     const page: EntryPage = { columns, prefix: ID_PREFIXES.after };
     const open = async (): Promise<void> => {
       if (isOpen.current) {
-        show(await entryWorker().setOut(page));
-        return;
+        const set = await entryWorker().setOut(page);
+        if (set.ok) return show(set.value);
       }
-      const { musicXml, part, edition } = begun.current;
-      const kept = await stepsOf(studioDatabase(), id);
-      const answer = await entryWorker().open({ musicXml, part: part ?? null, edition: edition ?? null }, kept.map(({ number, state, change }) => ({ number, state, change })), page);
+      await kept();
+      const found = await pieceToEnter(id);
       if (!isWanted) return;
-      isOpen.current = answer.ok;
-      if (answer.ok) show(answer.value);
-      else setTrouble(answer.trouble);
+      if (!found) return setTrouble(GONE);
+      const answer = await entryWorker().open(
+        { musicXml: found.piece.musicXml, part: found.piece.part },
+        found.steps,
+        page,
+      );
+      if (!isWanted) return;
+      if (!answer.ok) return setTrouble(answer.trouble);
+      begin(found);
+      setMusicXml(found.piece.musicXml);
+      show(shown.current ? await whereItWas(shown.current.caret, answer.value) : answer.value);
+      isOpen.current = true;
+      early.current.splice(0).forEach(send);
     };
     open().catch(() => setTrouble(NOT_OPENED));
     return () => {
       isWanted = false;
     };
-  }, [id, columns, show]);
+  }, [id, columns, attempt, show, begin, kept, send]);
 
-  const take = useCallback(
-    ({ view: next, sounds, notice: told, keep: toKeep }: Pressed) => {
-      show(next);
-      if (toKeep) {
-        keep(toKeep);
-        setMusicXml(toKeep.musicXml);
-      }
-      setNotice(told);
-      hear(sounds);
-    },
-    [show, keep],
-  );
   const press = useCallback(
     (command: ScreenCommand) => {
-      if (!isOpen.current) return;
-      entryWorker()
-        .press(command, Date.now())
-        .then(take)
-        .catch(() => say({ kind: 'trouble', text: 'This key press came to nothing.', hint: 'Reload the page: everything before it is kept.' }));
+      if (isElsewhere.current) {
+        isElsewhere.current = false;
+        say({
+          kind: 'done',
+          text: 'This piece was changed elsewhere meanwhile.',
+          hint: 'It is shown as it is now, and what you enter goes on from there.',
+        });
+      }
+      if (isOpen.current) send(command);
+      else if (shown.current) early.current.push(command);
     },
-    [take, say],
+    [send, say],
+  );
+  const flush = useCallback(async (): Promise<void> => {
+    await pressing.current;
+    await kept();
+  }, [kept]);
+  useEffect(
+    () =>
+      beginLiveEntry({
+        piece: id,
+        settled: flush,
+        undoOrRedo: async (method) => {
+          press({ kind: method });
+          await flush();
+        },
+      }),
+    [id, flush, press],
   );
   return { view, tracks, trouble, isKept, notice, press, take, flush };
 }
 
-const NOT_OPENED: Trouble = { code: 'entry.open', message: 'This piece could not be opened for entering.', hint: 'Reload the page; the piece is kept as it is.', line: null };
+/** Opened anew, the caret goes where it was: to its note where that is still there, else behind what its bar holds by now. */
+async function whereItWas({ at, bar, hand }: EntryView['caret'], opened: EntryView): Promise<EntryView> {
+  const toNote = at === null ? null : await entryWorker().press({ kind: 'go-to', noteId: at }, stamp());
+  if (toNote?.ok && toNote.value.view.caret.at === at) return toNote.value.view;
+  const toBar = await entryWorker().press({ kind: 'go-to-bar', bar, hand }, stamp());
+  return toBar.ok ? toBar.value.view : opened;
+}
+
+/** The time of a key press, never the same twice: states of the music are told apart by it. Unit: ms since 1970. */
+function stamp(): number {
+  lastStamp = Math.max(lastStamp + 1, Date.now());
+  return lastStamp;
+}
+
+let lastStamp = 0;
+
+const GONE: Trouble = {
+  code: 'entry.gone',
+  message: 'This piece is not on the shelf any more.',
+  hint: 'Undo brings it back where it was taken off just now.',
+  line: null,
+};
+const NOT_OPENED: Trouble = {
+  code: 'entry.open',
+  message: 'This piece could not be opened for entering.',
+  hint: 'Reload the page; the piece is kept as it is.',
+  line: null,
+};
 
 /** Lines that say what they said before stay the same objects: they are not engraved anew. */
 function keptSystems(before: readonly SystemPage[], now: readonly SystemPage[]): readonly SystemPage[] {

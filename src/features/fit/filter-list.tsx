@@ -16,20 +16,31 @@ export interface FilterChoice {
 const FINGERS: readonly Finger[] = [1, 2, 3, 4, 5];
 
 /** The filters, each about what was last chosen for it. Positions are those that the shelf has; those a pupil does not know yet say so. */
-export function filterChoices(chosen: readonly FitFilter[], fits: readonly PieceFit[], pupil: PupilRecord | null): readonly FilterChoice[] {
+export function filterChoices(
+  chosen: readonly FitFilter[],
+  fits: readonly PieceFit[],
+  pupil: PupilRecord | null,
+): readonly FilterChoice[] {
   const finger = chosen.find((one) => one.kind === 'finger-on-black')?.finger ?? 4;
   const names = positionNames(fits);
-  const known = new Set((pupil?.keysKnown ?? []).flatMap((key) => parseKey(key, 'major') ?? []).map(({ tonic }) => namePrint(tonic)));
+  const known = new Set(
+    (pupil?.keysKnown ?? []).flatMap((key) => parseKey(key, 'major') ?? []).map(({ tonic }) => namePrint(tonic)),
+  );
   const isNew = (name: string): boolean => pupil !== null && !known.has(name);
-  const position = chosen.find((one) => one.kind === 'in-position')?.name ?? easiestOf(names.filter(isNew)) ?? names[0] ?? 'D';
-  const positionWords = (name: string): string => `${name} position${isNew(name) ? `, new for ${pupil?.name ?? ''}` : ''}`;
+  const position =
+    chosen.find((one) => one.kind === 'in-position')?.name ?? easiestOf(names.filter(isNew)) ?? names[0] ?? 'D';
+  const positionWords = (name: string): string =>
+    `${name} position${isNew(name) ? `, new for ${pupil?.name ?? ''}` : ''}`;
   return [
     { filter: { kind: 'stays-put' }, words: 'Both hands stay put', details: [] },
     { filter: { kind: 'no-black' }, words: 'No finger on a black key', details: [] },
     {
       filter: { kind: 'finger-on-black', finger },
       words: `Finger ${finger} comes to a black key`,
-      details: FINGERS.map((one) => ({ filter: { kind: 'finger-on-black', finger: one }, words: one === 1 ? 'the thumb' : `finger ${one}` })),
+      details: FINGERS.map((one) => ({
+        filter: { kind: 'finger-on-black', finger: one },
+        words: one === 1 ? 'the thumb' : `finger ${one}`,
+      })),
     },
     { filter: { kind: 'opens' }, words: 'A hand opens to six notes or more', details: [] },
     {
@@ -37,7 +48,11 @@ export function filterChoices(chosen: readonly FitFilter[], fits: readonly Piece
       words: `A hand sits in ${position} position`,
       details: names.map((name) => ({ filter: { kind: 'in-position', name }, words: positionWords(name) })),
     },
-    { filter: { kind: 'playable' }, words: pupil ? `${pupil.name} can play it, by level and reach` : 'Playable, by level and reach', details: [] },
+    {
+      filter: { kind: 'playable' },
+      words: pupil ? `${pupil.name} can play it, by level and reach` : 'Playable, by level and reach',
+      details: [],
+    },
   ];
 }
 
@@ -51,8 +66,12 @@ function easiestOf(names: readonly string[]): string | undefined {
 const LETTERS = 'CDEFGAB';
 
 function positionNames(fits: readonly PieceFit[]): readonly string[] {
-  const found = new Set(fits.flatMap(({ keys }) => keys.flatMap(({ hands }) => hands.flatMap(({ positions }) => positions))));
-  return [...found].toSorted((a, b) => LETTERS.indexOf(a.charAt(0)) - LETTERS.indexOf(b.charAt(0)) || a.length - b.length || a.localeCompare(b));
+  const found = new Set(
+    fits.flatMap(({ keys }) => keys.flatMap(({ hands }) => hands.flatMap(({ positions }) => positions))),
+  );
+  return [...found].toSorted(
+    (a, b) => LETTERS.indexOf(a.charAt(0)) - LETTERS.indexOf(b.charAt(0)) || a.length - b.length || a.localeCompare(b),
+  );
 }
 
 interface FilterListProps {
@@ -63,7 +82,8 @@ interface FilterListProps {
 
 /** What can be asked, in plain words, with how many pieces would be left. */
 export function FilterList({ choices, counts, chosen }: FilterListProps) {
-  const set = (filter: FitFilter, isOn: boolean): void => ask({ ask: [...chosen.filter(({ kind }) => kind !== filter.kind), ...(isOn ? [filter] : [])] });
+  const set = (filter: FitFilter, isOn: boolean): void =>
+    ask({ ask: [...chosen.filter(({ kind }) => kind !== filter.kind), ...(isOn ? [filter] : [])] });
   return (
     <fieldset className="flex flex-col gap-1">
       <legend className="mb-1 font-serif font-semibold">that are like this</legend>
@@ -72,7 +92,13 @@ export function FilterList({ choices, counts, chosen }: FilterListProps) {
         return (
           <div key={filter.kind}>
             <label className="flex min-h-9 cursor-pointer items-center gap-2">
-              <input type="checkbox" className="size-5 shrink-0 accent-primary" data-filter={filter.kind} checked={isOn} onChange={(event) => set(filter, event.target.checked)} />
+              <input
+                type="checkbox"
+                className="size-5 shrink-0 accent-primary"
+                data-filter={filter.kind}
+                checked={isOn}
+                onChange={(event) => set(filter, event.target.checked)}
+              />
               <span className="flex-1">{words}</span>
               <kbd className="kbd kbd-sm">{i + 1}</kbd>
               <span className="w-10 text-right font-semibold" data-count={filter.kind}>
@@ -80,7 +106,13 @@ export function FilterList({ choices, counts, chosen }: FilterListProps) {
               </span>
             </label>
             {details.length > 0 ? (
-              <select className="select select-sm mb-1 ml-7 h-9 w-64" aria-label={`${filter.kind === 'in-position' ? 'Which position' : 'Which finger'}`} data-detail={filter.kind} value={filterName(filter)} onChange={(event) => set(details[event.target.selectedIndex]?.filter ?? filter, true)}>
+              <select
+                className="select select-sm mb-1 ml-7 h-9 w-64"
+                aria-label={`${filter.kind === 'in-position' ? 'Which position' : 'Which finger'}`}
+                data-detail={filter.kind}
+                value={filterName(filter)}
+                onChange={(event) => set(details[event.target.selectedIndex]?.filter ?? filter, true)}
+              >
                 {details.map((detail) => (
                   <option key={filterName(detail.filter)} value={filterName(detail.filter)}>
                     {detail.words}

@@ -15,6 +15,11 @@ describe('what is asked of the shelf, by its address', () => {
   });
 
   it('leaves out what it cannot mean', () => {
-    expect(fit('tonics=C,H&enough=two&ask=stays-put,chess')).toEqual({ pupil: null, tonics: [], enough: 'one', ask: [{ kind: 'stays-put' }] });
+    expect(fit('tonics=C,H&enough=two&ask=stays-put,chess')).toEqual({
+      pupil: null,
+      tonics: [],
+      enough: 'one',
+      ask: [{ kind: 'stays-put' }],
+    });
   });
 });

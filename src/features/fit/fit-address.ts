@@ -1,15 +1,18 @@
 'use client';
 
-import { array, mixed, string } from 'yup';
+import { array, string } from 'yup';
 import type { FitFilter } from '@/core/survey';
 import type { Finger } from '@/core/score';
+import { listOf, oneOf, text } from '@/features/shared/query-fields';
 import { changeQuery, useQuery, type QueryOf } from '@/features/shared/use-query';
 
-const words = string().required();
-const tonics = array(string().matches(/^[A-G](#|b)?$/).required()).max(15).required();
-const enough = mixed<'every' | 'one'>().oneOf(['every', 'one']).required();
-
-const listOf = (said: string | null): readonly string[] => (said ?? '').split(',').filter(Boolean);
+const tonics = array(
+  string()
+    .matches(/^[A-G](#|b)?$/)
+    .required(),
+)
+  .max(15)
+  .required();
 
 /** A filter as the address has it: `stays-put`, `finger-on-black:4`, `in-position:D`. */
 export function filterName(filter: FitFilter): string {
@@ -37,13 +40,11 @@ export function filterNamed(name: string): FitFilter | null {
 
 /** What each field of the address may be. */
 export const SHAPE = {
-  pupil: (said: string | null): string | null => (words.isValidSync(said) ? said : null),
-  tonics: (said: string | null): readonly string[] => {
-    const list = listOf(said);
-    return tonics.isValidSync(list) ? [...new Set(list)] : [];
-  },
-  enough: (said: string | null): 'every' | 'one' => (enough.isValidSync(said) ? said : 'one'),
-  ask: (said: string | null): readonly FitFilter[] => listOf(said).flatMap((name) => filterNamed(name) ?? []),
+  pupil: text,
+  tonics: listOf(tonics),
+  enough: oneOf<'every' | 'one', 'one'>(['every', 'one'], 'one'),
+  ask: (said: string | null): readonly FitFilter[] =>
+    (said ?? '').split(',').flatMap((name) => filterNamed(name) ?? []),
 };
 
 export type FitAddress = QueryOf<typeof SHAPE>;

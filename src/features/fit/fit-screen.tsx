@@ -5,13 +5,14 @@ import { askShelf, countEach, type FitQuestion } from '@/core/survey';
 import { choosePupil } from '@/features/shared/choose-pupil';
 import { useForWhom, type ForWhom } from '@/features/shared/for-whom';
 import { ScreenKeys } from '@/features/shared/key-help';
-import { usePlayerOf } from '@/features/shared/piece-wish';
+import { usePlayerOf } from '@/features/shared/piece-options';
 import { PupilSelect } from '@/features/shared/pupil-select';
 import { filterChoices, FilterList } from './filter-list';
 import { FittingList } from './fitting-list';
 import { ask, filterName, useFitAddress, type FitAddress } from './fit-address';
 import { KeysAsked } from './keys-asked';
-import { readAhead, useFits, type ReadAhead, type ShelfFits } from './use-fits';
+import { readAhead, type ReadAhead } from './ask-shelf';
+import { useFits, type ShelfFits } from './use-fits';
 
 /** The whole shelf asked at once: what fits this pupil, and in which key. */
 export function FitScreen() {
@@ -38,7 +39,10 @@ function FitFor({ address, whom, ahead }: FitForProps) {
   const shelf = useFits(player, ahead);
   // While answers come in, what is shown may lag a little behind: a press is answered first.
   const fits = useDeferredValue(shelf.fits);
-  const question: FitQuestion = useMemo(() => ({ tonics: address.tonics, enough: address.enough, filters: address.ask }), [address]);
+  const question: FitQuestion = useMemo(
+    () => ({ tonics: address.tonics, enough: address.enough, filters: address.ask }),
+    [address],
+  );
   const fitting = useMemo(() => askShelf(fits, question), [fits, question]);
   const choices = useMemo(() => filterChoices(address.ask, fits, pupil), [address.ask, fits, pupil]);
   const counts = useMemo(() => {
@@ -51,12 +55,22 @@ function FitFor({ address, whom, ahead }: FitForProps) {
       choices.map(({ filter, words }, i) => ({
         key: String(i + 1),
         does: `ask for: ${words}`,
-        act: () => ask({ ask: address.ask.some(({ kind }) => kind === filter.kind) ? address.ask.filter(({ kind }) => kind !== filter.kind) : [...address.ask, filter] }),
+        act: () =>
+          ask({
+            ask: address.ask.some(({ kind }) => kind === filter.kind)
+              ? address.ask.filter(({ kind }) => kind !== filter.kind)
+              : [...address.ask, filter],
+          }),
       })),
     [choices, address.ask],
   );
   return (
-    <div className="mx-auto max-w-7xl px-4 py-4" data-role="fit" data-state={shelf.state} data-known={shelf.fits.length}>
+    <div
+      className="mx-auto max-w-7xl px-4 py-4"
+      data-role="fit"
+      data-state={shelf.state}
+      data-known={shelf.fits.length}
+    >
       <ScreenKeys keys={shortcuts} />
       <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-1">
         <h1 className="text-2xl font-semibold">What fits?</h1>
@@ -64,16 +78,29 @@ function FitFor({ address, whom, ahead }: FitForProps) {
         <Progress shelf={shelf} />
       </div>
       <div className="grid items-start gap-4 lg:grid-cols-[24rem_1fr]">
-        <section aria-label="What is asked" className="flex flex-col gap-3 rounded-box border border-base-300 bg-base-100 p-4 lg:sticky lg:top-16">
+        <section
+          aria-label="What is asked"
+          className="flex flex-col gap-3 rounded-box border border-base-300 bg-base-100 p-4 lg:sticky lg:top-16"
+        >
           <KeysAsked tonics={address.tonics} enough={address.enough} />
           <FilterList choices={choices} counts={counts} chosen={address.ask} />
           {address.ask.length > 0 || address.tonics.length > 0 ? (
-            <button type="button" className="btn btn-ghost btn-sm h-9 self-start font-normal" onClick={() => ask({ ask: [], tonics: [], enough: 'one' })}>
+            <button
+              type="button"
+              className="btn btn-ghost btn-sm h-9 self-start font-normal"
+              onClick={() => ask({ ask: [], tonics: [], enough: 'one' })}
+            >
               Ask for nothing
             </button>
           ) : null}
         </section>
-        <FittingList key={`${address.tonics.join()}/${address.ask.map(filterName).join()}`} fitting={fitting} pupil={pupil} known={fits.length} isDone={shelf.state === 'done'} />
+        <FittingList
+          key={`${address.tonics.join()}/${address.ask.map(filterName).join()}`}
+          fitting={fitting}
+          pupil={pupil}
+          known={fits.length}
+          isDone={shelf.state === 'done'}
+        />
       </div>
     </div>
   );
@@ -86,7 +113,12 @@ function Progress({ shelf }: { readonly shelf: ShelfFits }) {
     <span className="ml-auto flex items-center gap-3 text-sm" role="status" data-role="fit-progress">
       {state === 'working' && fits.length < pieces ? (
         <>
-          <progress className="h-2 w-40 accent-primary" max={Math.max(1, pieces)} value={fits.length} aria-label="Pieces that are known" />
+          <progress
+            className="h-2 w-40 accent-primary"
+            max={Math.max(1, pieces)}
+            value={fits.length}
+            aria-label="Pieces that are known"
+          />
           {fits.length} of {pieces} pieces
           <button type="button" className="btn btn-sm h-9 font-normal" onClick={stop}>
             Stop
@@ -102,7 +134,9 @@ function Progress({ shelf }: { readonly shelf: ShelfFits }) {
         </>
       ) : null}
       {state === 'done' ? `${fits.length} pieces asked` : null}
-      {unreadable.length > 0 ? <span className="text-secondary">no notes could be read in {unreadable.slice(0, 3).join(', ')}</span> : null}
+      {unreadable.length > 0 ? (
+        <span className="text-secondary">no notes could be read in {unreadable.slice(0, 3).join(', ')}</span>
+      ) : null}
     </span>
   );
 }

@@ -27,10 +27,19 @@ export function FittingList({ fitting, pupil, known, isDone }: FittingListProps)
       <h2 className="mb-2 text-lg font-semibold">
         {fitting.length} of {known} pieces
       </h2>
-      {fitting.length === 0 && isDone ? <p className="rounded-box border border-base-300 bg-base-100 px-4 py-6">No piece is like this. Ask for less, or in other keys: the number beside each line says how many would be left.</p> : null}
+      {fitting.length === 0 && isDone ? (
+        <p className="rounded-box border border-base-300 bg-base-100 px-4 py-6">
+          No piece is like this. Ask for less, or in other keys: the number beside each line says how many would be
+          left.
+        </p>
+      ) : null}
       <ul className="flex flex-col rounded-box border-base-300 bg-base-100 not-empty:border">
         {fitting.slice(0, shown).map(({ piece, title, keys }) => (
-          <li key={piece} className="flex flex-wrap items-center gap-x-4 gap-y-1 border-base-300 px-4 py-2 not-last:border-b" data-fitting={piece}>
+          <li
+            key={piece}
+            className="flex flex-wrap items-center gap-x-4 gap-y-1 border-base-300 px-4 py-2 not-last:border-b"
+            data-fitting={piece}
+          >
             <span className="w-56 min-w-0 flex-1 font-serif font-semibold">{title || piece}</span>
             <span className="flex flex-wrap items-center gap-1">
               {easiest(keys)
@@ -38,8 +47,14 @@ export function FittingList({ fitting, pupil, known, isDone }: FittingListProps)
                 .map((key) => (
                   <KeyLink key={key.key} piece={piece} shown={key} pupil={pupil} />
                 ))}
-              {keys.length > SHOWN_KEYS ? <span className="text-sm text-secondary">and {keys.length - SHOWN_KEYS} more keys</span> : null}
-              <Link className="btn btn-ghost btn-sm h-9 px-2 font-normal" href={`/survey?piece=${encodeURIComponent(piece)}`} aria-label={`All keys of “${title}”`}>
+              {keys.length > SHOWN_KEYS ? (
+                <span className="text-sm text-secondary">and {keys.length - SHOWN_KEYS} more keys</span>
+              ) : null}
+              <Link
+                className="btn btn-ghost btn-sm h-9 px-2 font-normal"
+                href={`/survey?piece=${encodeURIComponent(piece)}`}
+                aria-label={`All keys of “${title}”`}
+              >
                 all keys
               </Link>
             </span>
@@ -47,7 +62,11 @@ export function FittingList({ fitting, pupil, known, isDone }: FittingListProps)
         ))}
       </ul>
       {fitting.length > shown ? (
-        <button type="button" className="btn btn-sm mt-3 h-9 font-normal" onClick={() => setShown(shown + SHOWN_PIECES)}>
+        <button
+          type="button"
+          className="btn btn-sm mt-3 h-9 font-normal"
+          onClick={() => setShown(shown + SHOWN_PIECES)}
+        >
           Show {Math.min(SHOWN_PIECES, fitting.length - shown)} more
         </button>
       ) : null}
@@ -62,7 +81,15 @@ function easiest(keys: readonly FitKey[]): readonly FitKey[] {
   return keys.toSorted((a, b) => black(a) - black(b) || moves(a) - moves(b));
 }
 
-function KeyLink({ piece, shown, pupil }: { readonly piece: string; readonly shown: FitKey; readonly pupil: PupilRecord | null }) {
+function KeyLink({
+  piece,
+  shown,
+  pupil,
+}: {
+  readonly piece: string;
+  readonly shown: FitKey;
+  readonly pupil: PupilRecord | null;
+}) {
   const { key, hands } = shown;
   const found = parseKey(key, 'major');
   const words = found ? keyPrint(found) : key;

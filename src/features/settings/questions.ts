@@ -2,10 +2,29 @@ import type { Settings } from '@/data';
 
 /** A setting as a question with its choices, each with who would take it. */
 export interface Question {
-  readonly name: 'look' | 'fingering' | 'level' | 'outer' | 'inner' | 'repeat' | 'thumbOffBlack' | 'keepPrinted' | 'moveOverStretch' | 'keyOrder' | 'spelling' | 'courtesy' | 'reminders' | 'keyboard';
+  readonly name:
+    | 'look'
+    | 'fingering'
+    | 'level'
+    | 'outer'
+    | 'inner'
+    | 'repeat'
+    | 'thumbOffBlack'
+    | 'keepPrinted'
+    | 'moveOverStretch'
+    | 'keyOrder'
+    | 'spelling'
+    | 'courtesy'
+    | 'reminders'
+    | 'keyboard'
+    | 'fileReminder';
   readonly title: string;
   readonly note?: string;
-  readonly choices: readonly { readonly value: Settings[Question['name']]; readonly words: string; readonly who?: string }[];
+  readonly choices: readonly {
+    readonly value: Settings[Question['name']];
+    readonly words: string;
+    readonly who?: string;
+  }[];
 }
 
 /** Where teachers disagree, the choice is a setting (handbook, section 5). */
@@ -26,7 +45,11 @@ export const QUESTIONS: readonly Question[] = [
     choices: [
       { value: 'ease', words: 'By ease', who: 'fewest black keys first, then by the finger under them' },
       { value: 'fifths', words: 'By fifths', who: 'from the piece’s own key outwards, one sign at a time' },
-      { value: 'shape', words: 'By the shape of the tonic triad', who: 'keys whose triad looks alike on the keyboard together' },
+      {
+        value: 'shape',
+        words: 'By the shape of the tonic triad',
+        who: 'keys whose triad looks alike on the keyboard together',
+      },
     ],
   },
   {
@@ -34,7 +57,11 @@ export const QUESTIONS: readonly Question[] = [
     title: 'Spelling',
     choices: [
       { value: 'strict', words: 'Strict', who: 'every interval as written, double sharps and flats where they arise' },
-      { value: 'plain', words: 'Plain', who: 'for beginners: no double signs, no B♯, E♯, C♭ or F♭ that the signature does not hold' },
+      {
+        value: 'plain',
+        words: 'Plain',
+        who: 'for beginners: no double signs, no B♯, E♯, C♭ or F♭ that the signature does not hold',
+      },
     ],
   },
   {
@@ -76,16 +103,32 @@ export const HAND_QUESTIONS: readonly Question[] = [
     note: 'Fingers are planned within this level; what it does not allow is told as “must”.',
     choices: [
       { value: '1', words: 'Level 1: stay in one closed position', who: 'first pieces: five fingers, five keys' },
-      { value: '2', words: 'Level 2: move between closed positions', who: 'pieces in two or three places, with time to move' },
-      { value: '3', words: 'Level 3: open the hand, change finger on a repeated key', who: 'six notes and more with five fingers' },
-      { value: '4', words: 'Level 4: cross', who: 'scales and arpeggios: thumb under, finger over, the hand open to an octave' },
+      {
+        value: '2',
+        words: 'Level 2: move between closed positions',
+        who: 'pieces in two or three places, with time to move',
+      },
+      {
+        value: '3',
+        words: 'Level 3: open the hand, change finger on a repeated key',
+        who: 'six notes and more with five fingers',
+      },
+      {
+        value: '4',
+        words: 'Level 4: cross',
+        who: 'scales and arpeggios: thumb under, finger over, the hand open to an octave',
+      },
     ],
   },
   {
     name: 'fingering',
     title: 'Printed fingers in a new key',
     choices: [
-      { value: 'plan', words: 'Keep them where they work, change them where the hand needs it', who: 'a piece without fingers gets them' },
+      {
+        value: 'plan',
+        words: 'Keep them where they work, change them where the hand needs it',
+        who: 'a piece without fingers gets them',
+      },
       { value: 'keep', words: 'Leave them as they are', who: 'what would be better is told all the same' },
     ],
   },
@@ -102,7 +145,11 @@ export const HAND_QUESTIONS: readonly Question[] = [
     title: 'The finger beside 5 in octave chords',
     choices: [
       { value: 'interval', words: 'By the interval: 4 up to a third, else 3', who: 'one rule for all keys' },
-      { value: 'black', words: 'Finger 3 where it falls on a black key', who: 'the long finger lies more easily there: D–F♯–A–D with 5-3-2-1' },
+      {
+        value: 'black',
+        words: 'Finger 3 where it falls on a black key',
+        who: 'the long finger lies more easily there: D–F♯–A–D with 5-3-2-1',
+      },
     ],
   },
   {
@@ -138,6 +185,19 @@ export const HAND_QUESTIONS: readonly Question[] = [
       { value: 'less', words: 'Open sooner', who: 'large hands, or pupils who lose their place' },
       { value: 'usual', words: 'Neither' },
       { value: 'more', words: 'Move sooner', who: 'small or tense hands' },
+    ],
+  },
+];
+
+export const STUDIO_QUESTIONS: readonly Question[] = [
+  {
+    name: 'fileReminder',
+    title: 'Reminder of the studio file',
+    note: 'Where the last file is older than that, a line above the screens says so.',
+    choices: [
+      { value: 'week', words: 'After a week', who: 'teachers who change something every day' },
+      { value: 'month', words: 'After a month' },
+      { value: 'never', words: 'Never', who: 'where the file is kept up to date by itself, or saved in another way' },
     ],
   },
 ];

@@ -1,19 +1,17 @@
 'use client';
 
-import { useRef } from 'react';
-import { Download, Upload } from 'lucide-react';
-import { changeSettings, putDemoAway, readStudioFile, restoreStudio, setDemo, studioDatabase, studioFileText, usePieces, useSettings, type Settings } from '@/data';
-import { loadDemoStudio } from '@/features/shared/demo-studio';
+import { change, useSettings, type Settings } from '@/data';
 import { ScreenKeys } from '@/features/shared/key-help';
-import { useMessages } from '@/features/shared/messages';
-import { saveFile } from '@/features/shared/save-file';
-import { HAND_QUESTIONS, QUESTIONS, type Question } from './questions';
+import { AsideBox } from './aside-box';
+import { HAND_QUESTIONS, QUESTIONS, STUDIO_QUESTIONS, type Question } from './questions';
 import { SpanBox } from './span-box';
+import { StudioBox } from './studio-box';
 
 const PARTS = [
   { id: 'hand', title: 'The hand' },
   { id: 'page', title: 'Keys and the page' },
   { id: 'studio', title: 'The studio in one file' },
+  { id: 'aside', title: 'Set aside' },
   { id: 'sound', title: 'Sound' },
 ] as const;
 
@@ -36,7 +34,10 @@ export function SettingsScreen() {
         <h2 id="hand" className="border-b border-base-300 pb-1 text-xl font-semibold">
           The hand
         </h2>
-        <p className="-mb-4 text-sm text-secondary">Any hand: what counts on the Bench where no pupil is chosen. A pupil has a level, a reach and schools of their own.</p>
+        <p className="-mb-4 text-sm text-secondary">
+          Any hand: what counts on the Bench where no pupil is chosen. A pupil has a level, a reach and schools of their
+          own.
+        </p>
         <SpanBox spanMm={settings.spanMm} />
         {HAND_QUESTIONS.map((question) => (
           <QuestionBox key={question.name} question={question} settings={settings} />
@@ -51,12 +52,18 @@ export function SettingsScreen() {
         ))}
       </section>
       <StudioBox />
+      {STUDIO_QUESTIONS.map((question) => (
+        <QuestionBox key={question.name} question={question} settings={settings} />
+      ))}
+      <AsideBox />
       <section aria-labelledby="sound">
         <h2 id="sound" className="mb-3 border-b border-base-300 pb-1 text-xl font-semibold">
           Sound
         </h2>
         <p className="text-sm text-secondary" data-role="sound-licence">
-          The piano is a recording: Salamander Grand Piano by Alexander Holm, under the licence Creative Commons Attribution 3.0 (CC BY 3.0). It comes with New Thumb and is never fetched from the network; its files were renamed, nothing else was changed.
+          The piano is a recording: Salamander Grand Piano by Alexander Holm, under the licence Creative Commons
+          Attribution 3.0 (CC BY 3.0). It comes with New Thumb and is never fetched from the network; its files were
+          renamed, nothing else was changed.
         </p>
       </section>
     </div>
@@ -64,8 +71,8 @@ export function SettingsScreen() {
 }
 
 function QuestionBox({ question, settings }: { readonly question: Question; readonly settings: Settings }) {
-  const change = (value: string, words: string): void => {
-    void changeSettings(studioDatabase(), { [question.name]: value }, `${question.title}: ${words}`);
+  const choose = (value: string, words: string): void => {
+    void change({ kind: 'settings.change', change: { [question.name]: value } }, `${question.title}: ${words}`);
   };
   return (
     <fieldset>
@@ -74,7 +81,14 @@ function QuestionBox({ question, settings }: { readonly question: Question; read
       <div className="flex flex-col">
         {question.choices.map(({ value, words, who }) => (
           <label key={value} className="flex min-h-9 cursor-pointer items-center gap-3 py-1">
-            <input type="radio" className="radio radio-sm" name={question.name} value={value} checked={settings[question.name] === value} onChange={() => change(value, words)} />
+            <input
+              type="radio"
+              className="radio radio-sm"
+              name={question.name}
+              value={value}
+              checked={settings[question.name] === value}
+              onChange={() => choose(value, words)}
+            />
             <span>
               {words} {who ? <span className="text-sm text-secondary">{who}</span> : null}
             </span>
@@ -82,65 +96,5 @@ function QuestionBox({ question, settings }: { readonly question: Question; read
         ))}
       </div>
     </fieldset>
-  );
-}
-
-function StudioBox() {
-  const { say } = useMessages();
-  const chooser = useRef<HTMLInputElement>(null);
-  const pieces = usePieces() ?? [];
-  const hasDemo = pieces.some(({ origin }) => origin === 'demo');
-  const save = async (): Promise<void> => {
-    const now = new Date();
-    const text = await studioFileText(studioDatabase(), now.toISOString());
-    const name = `studio-${now.toISOString().slice(0, 10)}.newthumb-studio.json`;
-    saveFile(name, 'application/json', text);
-    say({ kind: 'done', text: `The studio is saved as ${name}.` });
-  };
-  const restore = async (file: File): Promise<void> => {
-    const read = readStudioFile(await file.text());
-    if (!read.ok) return say({ kind: 'trouble', text: `${file.name}: ${read.error.message}`, hint: `${read.error.hint} Nothing was changed.` });
-    await restoreStudio(studioDatabase(), read.value);
-    say({ kind: 'done', text: `The studio is restored: ${read.value.pieces.length} pieces.`, hint: 'Undo brings back what was here before.' });
-  };
-  return (
-    <section aria-labelledby="studio">
-      <h2 id="studio" className="mb-3 border-b border-base-300 pb-1 text-xl font-semibold">
-        The studio in one file
-      </h2>
-      <p className="mb-2 text-sm text-secondary">
-        All pieces, pupils and settings live in this browser and nowhere else. Save them to a file now and then, and to take them to another machine. Restoring puts the file’s studio in the place of this one.
-      </p>
-      <div className="flex flex-wrap gap-2">
-        <button type="button" className="btn btn-sm h-9" onClick={() => void save()}>
-          <Download size={16} aria-hidden /> Save the studio
-        </button>
-        <button type="button" className="btn btn-sm h-9" onClick={() => chooser.current?.click()}>
-          <Upload size={16} aria-hidden /> Restore from a file
-        </button>
-        <input
-          ref={chooser}
-          type="file"
-          hidden
-          accept=".json"
-          aria-label="Studio file"
-          data-role="studio-file"
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            event.target.value = '';
-            if (file) void restore(file);
-          }}
-        />
-        {hasDemo ? (
-          <button type="button" className="btn btn-ghost btn-sm h-9" onClick={() => void putDemoAway(studioDatabase())}>
-            Put the demo studio away
-          </button>
-        ) : (
-          <button type="button" className="btn btn-ghost btn-sm h-9" onClick={() => void loadDemoStudio().then((demo) => setDemo(studioDatabase(), demo))}>
-            Bring the demo studio back
-          </button>
-        )}
-      </div>
-    </section>
   );
 }

@@ -1,20 +1,20 @@
 'use client';
 
 import { object, string } from 'yup';
-import { addPieces, decidedSchema, studioDatabase, type PieceRecord } from '@/data';
+import { change, decidedSchema, type NewPiece, type PieceRecord } from '@/data';
 import { coreWorker } from '@/workers/client';
 import type { Beside, Trouble } from '@/workers/protocol';
 
 /** What became of the dropped files. */
 export interface BroughtIn {
-  readonly pieces: readonly PieceRecord[];
+  readonly pieces: readonly NewPiece[];
   readonly troubles: readonly { readonly fileName: string; readonly trouble: Trouble }[];
 }
 
 const besideSchema = object({ part: string().nullable(), decided: decidedSchema.default(undefined).optional() });
 
 /** What a piece file says of the teacher's decisions; everything beside the music is carried on. */
-function decisionsIn(beside: Beside): Partial<PieceRecord> {
+function decisionsIn(beside: Beside): Partial<NewPiece> {
   if (Object.keys(beside).length === 0) return {};
   if (!besideSchema.isValidSync(beside)) return { beside };
   return { part: beside.part ?? null, beside, ...(beside.decided ? { decided: beside.decided } : {}) };
@@ -26,25 +26,37 @@ function toBase64(bytes: Uint8Array): string {
 }
 
 /** Reads a piece's MIDI file again with its rhythm set to another grid (0 finds one). The notes that were read before
- * are replaced, in one edit that can be undone. */
+ * are replaced, in one edit that can be undone, unless they were changed meanwhile. */
 export async function changeGrid(piece: PieceRecord, grid: number, words: string): Promise<Trouble | null> {
   if (!piece.midi) return null;
   const bytes = Uint8Array.from(atob(piece.midi.file), (letter) => letter.charCodeAt(0));
   const answer = await coreWorker().regrid(bytes, grid === 0 ? null : grid);
   if (!answer.ok) return answer.trouble;
   const { musicXml, remarks } = answer.value;
-  await addPieces(studioDatabase(), [{ ...piece, musicXml, remarks: [...remarks], midi: { ...piece.midi, grid } }], `rhythm set to ${words}`);
+  await change(
+    {
+      kind: 'piece.grid',
+      id: piece.id,
+      edition: piece.edition,
+      next: crypto.randomUUID(),
+      grid,
+      musicXml,
+      remarks: [...remarks],
+    },
+    `rhythm set to ${words}`,
+  );
   return null;
 }
 
 /** Reads dropped files and puts those that are pieces on the shelf, all in one edit. A file that is none changes nothing. */
 export async function bringIn(files: readonly File[]): Promise<BroughtIn> {
-  const pieces: PieceRecord[] = [];
+  const pieces: NewPiece[] = [];
   const troubles: { fileName: string; trouble: Trouble }[] = [];
   const atMs = Date.now();
   for (const file of files) {
     const bytes = new Uint8Array(await file.arrayBuffer());
-    for (const answer of await coreWorker().bringIn(bytes)) {
+    const read = await coreWorker().bringIn(bytes);
+    for (const answer of read.ok ? read.value : [read]) {
       if (!answer.ok) {
         troubles.push({ fileName: file.name, trouble: answer.trouble });
         continue;
@@ -55,8 +67,6 @@ export async function bringIn(files: readonly File[]): Promise<BroughtIn> {
         fileName: file.name,
         musicXml: answer.value.musicXml,
         addedAt: atMs + pieces.length,
-        lastKey: null,
-        ownKey: null,
         remarks: [...answer.value.remarks],
         ...decisionsIn(answer.value.beside),
         ...(answer.value.format === 'midi' ? { midi: { file: toBase64(bytes), grid: 0 } } : {}),
@@ -64,6 +74,6 @@ export async function bringIn(files: readonly File[]): Promise<BroughtIn> {
     }
   }
   const label = pieces.length === 1 ? `“${pieces[0]?.fileName}” brought in` : `${pieces.length} pieces brought in`;
-  if (pieces.length > 0) await addPieces(studioDatabase(), pieces, label);
-  return { pieces, troubles };
+  const fault = pieces.length > 0 ? await change({ kind: 'piece.add', pieces }, label) : null;
+  return { pieces: fault ? [] : pieces, troubles };
 }

@@ -1,11 +1,11 @@
 'use client';
 
-import { leaveDesk, studioDatabase } from '@/data';
+import { change } from '@/data';
 import { ANY_HAND } from './pupil-select';
 import { changeQuery } from './use-query';
 
 /** Chooses for whom a screen is; the same pupil is then chosen on the others. */
 export function choosePupil(id: string): void {
   changeQuery({ pupil: id });
-  void leaveDesk(studioDatabase(), { pupil: id === ANY_HAND ? null : id });
+  void change({ kind: 'note.desk', change: { pupil: id === ANY_HAND ? null : id } });
 }

@@ -35,9 +35,21 @@ export function RangeFields({ range: { low, high, setLow, setHigh, trouble } }: 
       <div className="flex items-center justify-between gap-2">
         <span>comfortable from</span>
         <span className="flex items-center gap-2">
-          <input className="input input-sm h-9 w-20" aria-label="Lowest comfortable note" aria-invalid={!parsePitch(low)} value={low} onChange={(event) => setLow(event.target.value)} />
+          <input
+            className="input input-sm h-9 w-20"
+            aria-label="Lowest comfortable note"
+            aria-invalid={!parsePitch(low)}
+            value={low}
+            onChange={(event) => setLow(event.target.value)}
+          />
           to
-          <input className="input input-sm h-9 w-20" aria-label="Highest comfortable note" aria-invalid={!parsePitch(high)} value={high} onChange={(event) => setHigh(event.target.value)} />
+          <input
+            className="input input-sm h-9 w-20"
+            aria-label="Highest comfortable note"
+            aria-invalid={!parsePitch(high)}
+            value={high}
+            onChange={(event) => setHigh(event.target.value)}
+          />
         </span>
       </div>
       {trouble ? (

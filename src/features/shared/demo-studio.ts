@@ -1,13 +1,19 @@
 'use client';
 
 import { array, object, string } from 'yup';
-import { pupilSchema, type DemoStudio } from '@/data';
+import { pupilSchema, type NewPiece, type PupilRecord } from '@/data';
 
 const indexSchema = object({
   studio: string().required(),
   pieces: array(object({ id: string().required(), shows: string().required() })).required(),
   pupils: array(pupilSchema).required(),
 });
+
+/** The demo studio: its pieces and its pupils. */
+export interface DemoStudio {
+  readonly pieces: readonly NewPiece[];
+  readonly pupils: readonly PupilRecord[];
+}
 
 /** Loads the demo studio, which is shipped with the application. */
 export async function loadDemoStudio(): Promise<DemoStudio> {
@@ -19,8 +25,6 @@ export async function loadDemoStudio(): Promise<DemoStudio> {
       fileName: `${id}.musicxml`,
       musicXml: await (await shipped(`/demo/${id}.musicxml`)).text(),
       addedAt: i,
-      lastKey: null,
-      ownKey: null,
     })),
   );
   return { pieces, pupils: index.pupils };

@@ -30,7 +30,10 @@ export function DropPlace({ onFiles }: { readonly onFiles: (files: readonly File
   }, [onFiles]);
   if (!isDragging) return null;
   return (
-    <div className="pointer-events-none fixed inset-3 z-40 grid place-items-center rounded-box border-4 border-dashed border-primary bg-base-100/80" aria-hidden>
+    <div
+      className="pointer-events-none fixed inset-3 z-40 grid place-items-center rounded-box border-4 border-dashed border-primary bg-base-100/80"
+      aria-hidden
+    >
       <p className="font-serif text-2xl">Let go to put the piece on the shelf</p>
     </div>
   );

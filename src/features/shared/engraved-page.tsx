@@ -51,7 +51,20 @@ interface PutSystem {
 const NOTHING_DRAWN: EngravedState = { page: null, widthPx: 0, zoom: 0, systems: [], isWhole: false };
 
 /** A page of music, engraved in its worker, system by system. While a new one is made the old one stays. */
-export function EngravedPage({ page, layout, label, fits = 'width', pointed = NONE, now = NONE, signed = NONE, taken = NONE, sought, follows = false, onNote, overlay }: EngravedPageProps) {
+export function EngravedPage({
+  page,
+  layout,
+  label,
+  fits = 'width',
+  pointed = NONE,
+  now = NONE,
+  signed = NONE,
+  taken = NONE,
+  sought,
+  follows = false,
+  onNote,
+  overlay,
+}: EngravedPageProps) {
   const holder = useRef<HTMLDivElement>(null);
   const [drawn, setDrawn] = useState<EngravedState>(NOTHING_DRAWN);
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -80,7 +93,13 @@ export function EngravedPage({ page, layout, label, fits = 'width', pointed = NO
       const [first, ...rest] = batchesOf(places);
       for (const batch of [first, ...rest]) {
         for (const at of batch) put.push(putSystem(places[at] as Element, answer.value[at] as EngravedSystem, at));
-        const state = { page, widthPx, zoom, systems: put.toSorted((a, b) => a.at - b.at), isWhole: put.length === places.length };
+        const state = {
+          page,
+          widthPx,
+          zoom,
+          systems: put.toSorted((a, b) => a.at - b.at),
+          isWhole: put.length === places.length,
+        };
         if (batch === first) flushSync(() => setDrawn(state));
         else setDrawn(state);
         if (put.length < places.length) await nextFrame();
@@ -109,7 +128,8 @@ export function EngravedPage({ page, layout, label, fits = 'width', pointed = NO
   // By name, not by list: a new plan brings a new list of the same notes, and must not scroll away what the teacher looks at.
   const names = now.join(' ');
   useEffect(() => {
-    if (follows && holder.current && names !== '') bringIntoSight([...paperOf(holder.current).querySelectorAll('.is-now')].at(-1));
+    if (follows && holder.current && names !== '')
+      bringIntoSight([...paperOf(holder.current).querySelectorAll('.is-now')].at(-1));
   }, [follows, names]);
 
   const press = (event: MouseEvent): void => {
@@ -123,7 +143,9 @@ export function EngravedPage({ page, layout, label, fits = 'width', pointed = NO
       {trouble === null ? null : <p className="p-2 text-error">{trouble}</p>}
       {drawn.page === null && trouble === null ? <div className="skeleton h-24 w-full" aria-hidden /> : null}
       <div ref={holder} aria-hidden data-role="engraving" data-fits={fits} onClick={press} />
-      {overlay ? drawn.systems.map(({ system, over, at }) => createPortal(overlay(system, at), over, String(at))) : null}
+      {overlay
+        ? drawn.systems.map(({ system, over, at }) => createPortal(overlay(system, at), over, String(at)))
+        : null}
     </figure>
   );
 }
@@ -142,7 +164,10 @@ function batchesOf(places: readonly Element[]): readonly [readonly number[], ...
   const seen = all.filter((at) => (boxes[at]?.bottom ?? 0) > 0 && (boxes[at]?.top ?? 0) < inSight().bottom);
   const first = seen.length > 0 ? seen : all.slice(0, BATCH);
   const rest = all.filter((at) => !first.includes(at));
-  return [first, ...Array.from({ length: Math.ceil(rest.length / BATCH) }, (_, i) => rest.slice(i * BATCH, (i + 1) * BATCH))];
+  return [
+    first,
+    ...Array.from({ length: Math.ceil(rest.length / BATCH) }, (_, i) => rest.slice(i * BATCH, (i + 1) * BATCH)),
+  ];
 }
 
 /** As many places for systems as there are systems; those that are there keep what they show until they get the new one. */
@@ -183,7 +208,8 @@ function paperOf(holder: HTMLElement): ShadowRoot {
 function bringIntoSight(note: Element | null | undefined): void {
   if (!note) return;
   const [own, sight] = [note.getBoundingClientRect(), inSight()];
-  if (own.top < sight.top || own.bottom > sight.bottom) note.closest('.system')?.scrollIntoView({ block: 'center', behavior: 'smooth' });
+  if (own.top < sight.top || own.bottom > sight.bottom)
+    note.closest('.system')?.scrollIntoView({ block: 'center', behavior: 'smooth' });
 }
 
 function mark(paper: ShadowRoot, className: string, ids: readonly string[]): void {

@@ -20,7 +20,14 @@ interface HandGlyphProps {
 export function HandGlyph({ hand, onBlack, size = 28 }: HandGlyphProps) {
   const said = onBlack.length === 0 ? 'no finger on black' : `${onBlack.join(', ')} on black`;
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} width={(size * WIDTH) / HEIGHT} height={size} role="img" aria-label={`${hand} hand: ${said}`} className="shrink-0">
+    <svg
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      width={(size * WIDTH) / HEIGHT}
+      height={size}
+      role="img"
+      aria-label={`${hand} hand: ${said}`}
+      className="shrink-0"
+    >
       <Strokes hand={hand} onBlack={onBlack} />
     </svg>
   );
@@ -44,17 +51,44 @@ function Strokes({ hand, onBlack, width = LINE_WIDTH }: Omit<HandGlyphProps, 'si
   return (
     <>
       {order.map((finger, i) => (
-        <Stroke key={finger} x={3 + i * GAP} length={LENGTHS[finger]} onBlack={onBlack.includes(finger)} width={width} />
+        <Stroke
+          key={finger}
+          x={3 + i * GAP}
+          length={LENGTHS[finger]}
+          onBlack={onBlack.includes(finger)}
+          width={width}
+        />
       ))}
       <line x1={1} x2={WIDTH - 1} y1={BASE + 4} y2={BASE + 4} stroke="currentColor" strokeWidth={width} />
     </>
   );
 }
 
-function Stroke({ x, length, onBlack, width }: { readonly x: number; readonly length: number; readonly onBlack: boolean; readonly width: number }) {
+function Stroke({
+  x,
+  length,
+  onBlack,
+  width,
+}: {
+  readonly x: number;
+  readonly length: number;
+  readonly onBlack: boolean;
+  readonly width: number;
+}) {
   const top = BASE - length - (onBlack ? LIFT : 0);
   const fill = onBlack ? 'currentColor' : 'none';
-  return <rect x={x} y={top} width={STROKE} height={length} rx={STROKE / 2} fill={fill} stroke="currentColor" strokeWidth={width} />;
+  return (
+    <rect
+      x={x}
+      y={top}
+      width={STROKE}
+      height={length}
+      rx={STROKE / 2}
+      fill={fill}
+      stroke="currentColor"
+      strokeWidth={width}
+    />
+  );
 }
 
 interface HandsGlyphProps {

@@ -1,8 +1,8 @@
 import { memo } from 'react';
-import type { PositionView } from '@/core/job';
+import type { PositionView } from '@/core/views';
 import { HandStrokes } from './hand-glyph';
 import { ID_PREFIXES, type EngravedSystem } from '@/workers/protocol';
-import { fitted, trackLanes, type TrackLane, type TrackSegment } from './track-layout';
+import { fitted, trackLines, type TrackLineLayout, type TrackSegment } from './track-layout';
 
 interface HandTracksProps {
   readonly system: EngravedSystem;
@@ -18,47 +18,73 @@ const OLD_PX = 4;
 const BAR_PX = 17;
 const TEXT_PX = 12;
 const GLYPH_PX = 13;
-/** How far the top of a lane is above the baseline of its first free line. */
+/** How far the top of a line is above the baseline of its first free line. */
 const RISE_PX = 11;
 
 /** The hand tracks of a system, in line with its notes: one bar a position, a joint where the hand moves and the move in words. */
 export const HandTracks = memo(function HandTracks({ system, before, after, unit, onPress }: HandTracksProps) {
   const [left, top, width, height] = system.viewBox;
-  const lanesBefore = trackLanes(system, ID_PREFIXES.before, before, before);
-  const lanesAfter = trackLanes(system, ID_PREFIXES.after, after, before);
+  const lanesBefore = trackLines(system, ID_PREFIXES.before, before, before);
+  const lanesAfter = trackLines(system, ID_PREFIXES.after, after, before);
   return (
     <svg viewBox={`${left} ${top} ${width} ${height}`} data-role="tracks">
-      {lanesBefore.map((lane) => (
-        <Lane key={lane.y} lane={{ ...lane, old: [] }} version="before" unit={unit} width={width} onPress={onPress} />
+      {lanesBefore.map((line) => (
+        <TrackLine
+          key={line.y}
+          line={{ ...line, old: [] }}
+          version="before"
+          unit={unit}
+          width={width}
+          onPress={onPress}
+        />
       ))}
-      {lanesAfter.map((lane) => (
-        <Lane key={lane.y} lane={lane} version="after" unit={unit} width={width} onPress={onPress} />
+      {lanesAfter.map((line) => (
+        <TrackLine key={line.y} line={line} version="after" unit={unit} width={width} onPress={onPress} />
       ))}
     </svg>
   );
 });
 
 interface LaneProps {
-  readonly lane: TrackLane;
+  readonly line: TrackLineLayout;
   readonly version: 'before' | 'after';
   readonly unit: number;
   readonly width: number;
   readonly onPress: (noteId: string) => void;
 }
 
-function Lane({ lane, version, unit, width, onPress }: LaneProps) {
-  const top = lane.y - RISE_PX * unit;
-  const hasOld = version === 'after' && !sameEnds(lane.old, lane.segments);
+function TrackLine({ line, version, unit, width, onPress }: LaneProps) {
+  const top = line.y - RISE_PX * unit;
+  const hasOld = version === 'after' && !sameEnds(line.old, line.segments);
   const barTop = top + (hasOld ? (OLD_PX + 1) * unit : 0);
   return (
-    <g data-lane={version}>
+    <g data-line={version}>
       {hasOld
-        ? lane.old.map(({ x1, x2, noteId }) => (
-            <rect key={noteId} x={x1} y={top} width={x2 - x1} height={OLD_PX * unit} rx={2 * unit} fill="var(--color-secondary)" opacity={0.35} data-old />
+        ? line.old.map(({ x1, x2, noteId }) => (
+            <rect
+              key={noteId}
+              x={x1}
+              y={top}
+              width={x2 - x1}
+              height={OLD_PX * unit}
+              rx={2 * unit}
+              fill="var(--color-secondary)"
+              opacity={0.35}
+              data-old
+            />
           ))
         : null}
-      {lane.segments.map((segment, i) => (
-        <Segment key={segment.noteId} segment={segment} next={lane.segments[i + 1]} top={barTop} version={version} unit={unit} width={width} onPress={onPress} />
+      {line.segments.map((segment, i) => (
+        <Segment
+          key={segment.noteId}
+          segment={segment}
+          next={line.segments[i + 1]}
+          top={barTop}
+          version={version}
+          unit={unit}
+          width={width}
+          onPress={onPress}
+        />
       ))}
     </g>
   );
@@ -69,22 +95,26 @@ function sameEnds(a: readonly TrackSegment[], b: readonly TrackSegment[]): boole
   return a.length === b.length && a.every(({ x1, x2 }, i) => x1 === b[i]?.x1 && x2 === b[i].x2);
 }
 
-const DASHES: Readonly<Record<PositionView['kind'], readonly number[]>> = { closed: [], extended: [5, 3], crossed: [1.5, 2.5] };
+const DASHES: Readonly<Record<PositionView['kind'], readonly number[]>> = {
+  closed: [],
+  extended: [5, 3],
+  crossed: [1.5, 2.5],
+};
 
-interface SegmentProps extends Omit<LaneProps, 'lane'> {
+interface SegmentProps extends Omit<LaneProps, 'line'> {
   readonly segment: TrackSegment;
   readonly next: TrackSegment | undefined;
   readonly top: number;
 }
 
 function Segment({ segment, next, top, version, unit, width, onPress }: SegmentProps) {
-  const { x1, x2, place, kind, onBlack, hand, move, noteId, words } = segment;
+  const { x1, x2, short, kind, onBlack, hand, move, noteId, words } = segment;
   const text = TEXT_PX * unit;
   const glyph = GLYPH_PX * unit;
   const bar = BAR_PX * unit;
   const isFirm = version === 'after';
   const hasGlyph = x2 - x1 > glyph * 1.5;
-  const label = fitted(place.replace(' position', ''), x2 - x1 - (hasGlyph ? glyph * 1.4 : 0) - 6 * unit, text);
+  const label = fitted(short, x2 - x1 - (hasGlyph ? glyph * 1.4 : 0) - 6 * unit, text);
   return (
     <g data-press data-track={noteId} data-hand={hand} onClick={() => onPress(noteId)}>
       <title>{words}</title>
@@ -105,10 +135,18 @@ function Segment({ segment, next, top, version, unit, width, onPress }: SegmentP
           <HandStrokes hand={hand} onBlack={onBlack} size={glyph} />
         </g>
       ) : null}
-      <text x={x1 + (hasGlyph ? glyph * 1.4 : 0) + 4 * unit} y={top + bar * 0.73} fontSize={text} fontWeight={isFirm ? 600 : 400} fill={isFirm ? 'var(--color-base-content)' : 'var(--color-secondary)'}>
+      <text
+        x={x1 + (hasGlyph ? glyph * 1.4 : 0) + 4 * unit}
+        y={top + bar * 0.73}
+        fontSize={text}
+        fontWeight={isFirm ? 600 : 400}
+        fill={isFirm ? 'var(--color-base-content)' : 'var(--color-secondary)'}
+      >
         {label}
       </text>
-      {move && isFirm ? <Joint move={move} x={x1} top={top} room={(next?.move ? next.x1 : width) - x1} unit={unit} /> : null}
+      {move && isFirm ? (
+        <Joint move={move} x={x1} top={top} room={(next?.move ? next.x1 : width) - x1} unit={unit} />
+      ) : null}
     </g>
   );
 }
@@ -131,8 +169,18 @@ function Joint({ move, x, top, room, unit }: JointProps) {
   const text = TEXT_PX * unit;
   return (
     <g data-joint={move.isNew ? 'new' : 'old'}>
-      {move.isNew ? <path d={`M${at - size} ${middle} l${size} ${-size} l${size} ${size} l${-size} ${size} z`} fill={ink} /> : <circle cx={at} cy={middle} r={3.5 * unit} fill={ink} />}
-      <text x={x - 2 * unit} y={top + (BAR_PX + TEXT_PX - 1) * unit} fontSize={text} fontWeight={move.isNew ? 700 : 400} fill={ink}>
+      {move.isNew ? (
+        <path d={`M${at - size} ${middle} l${size} ${-size} l${size} ${size} l${-size} ${size} z`} fill={ink} />
+      ) : (
+        <circle cx={at} cy={middle} r={3.5 * unit} fill={ink} />
+      )}
+      <text
+        x={x - 2 * unit}
+        y={top + (BAR_PX + TEXT_PX - 1) * unit}
+        fontSize={text}
+        fontWeight={move.isNew ? 700 : 400}
+        fill={ink}
+      >
         {fitted(move.words, room - 8 * unit, text)}
       </text>
     </g>

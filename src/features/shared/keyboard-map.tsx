@@ -1,8 +1,16 @@
 'use client';
 
 import { memo, useMemo } from 'react';
-import { drawnKeys, HIGHEST_KEY, isBlackKey, keyCentreMm, LOWEST_KEY, WHITE_KEY_LENGTH_MM, type DrawnKey } from '@/core/keyboard';
-import type { Moment } from '@/core/job';
+import {
+  drawnKeys,
+  HIGHEST_KEY,
+  isBlackKey,
+  keyCentreMm,
+  LOWEST_KEY,
+  WHITE_KEY_LENGTH_MM,
+  type DrawnKey,
+} from '@/core/keyboard';
+import type { Moment } from '@/core/views';
 import type { Hand } from '@/core/score';
 
 interface KeyboardMapProps {
@@ -27,7 +35,11 @@ export interface OldFinger {
 
 /** The keys from C to B around a range, at least three octaves where the keyboard has them. */
 export function keyboardRange(moments: readonly Moment[]): readonly [number, number] {
-  const played = moments.flatMap(({ keys, frames }) => [...keys.map(({ midi }) => midi), ...restingKeys(frames.right), ...restingKeys(frames.left)]);
+  const played = moments.flatMap(({ keys, keysUnderFingers: frames }) => [
+    ...keys.map(({ midi }) => midi),
+    ...restingKeys(frames.right),
+    ...restingKeys(frames.left),
+  ]);
   const lowest = Math.min(60, ...played);
   const highest = Math.max(71, ...played);
   const from = Math.floor(lowest / 12) * 12;
@@ -69,12 +81,30 @@ export function KeyboardMap({ moment, range, next = null, old = [], reachMm, onK
   );
 }
 
-const KeyShape = memo(function KeyShape({ shape, onKey }: { readonly shape: DrawnKey; readonly onKey: ((midi: number) => void) | undefined }) {
+const KeyShape = memo(function KeyShape({
+  shape,
+  onKey,
+}: {
+  readonly shape: DrawnKey;
+  readonly onKey: ((midi: number) => void) | undefined;
+}) {
   const { midi, isBlack, leftMm, widthMm, lengthMm } = shape;
   const isMiddleC = midi === 60;
   return (
     <>
-      <rect x={leftMm} y={0} width={widthMm} height={lengthMm} rx={1.5} fill={isBlack ? '#241f19' : '#fffef9'} stroke="#6b6152" strokeWidth={0.7} data-key-midi={midi} className={onKey ? 'cursor-pointer' : undefined} onPointerDown={onKey ? () => onKey(midi) : undefined} />
+      <rect
+        x={leftMm}
+        y={0}
+        width={widthMm}
+        height={lengthMm}
+        rx={1.5}
+        fill={isBlack ? '#241f19' : '#fffef9'}
+        stroke="#6b6152"
+        strokeWidth={0.7}
+        data-key-midi={midi}
+        className={onKey ? 'cursor-pointer' : undefined}
+        onPointerDown={onKey ? () => onKey(midi) : undefined}
+      />
       {isMiddleC ? (
         <text x={keyCentreMm(midi)} y={WHITE_KEY_LENGTH_MM - 5} textAnchor="middle" fontSize={15} fill="#5d5243">
           C4
@@ -92,7 +122,9 @@ function Fingers({ moment }: { readonly moment: Moment }) {
   const hands: readonly Hand[] = ['left', 'right'];
   const down = new Set(moment.keys.map(({ hand, midi }) => `${hand}/${midi}`));
   const resting = hands.flatMap((hand) =>
-    (moment.frames[hand] ?? []).flatMap((midi, i) => (midi === null || down.has(`${hand}/${midi}`) ? [] : [{ hand, midi, finger: i + 1 }])),
+    (moment.keysUnderFingers[hand] ?? []).flatMap((midi, i) =>
+      midi === null || down.has(`${hand}/${midi}`) ? [] : [{ hand, midi, finger: i + 1 }],
+    ),
   );
   return (
     <>
@@ -138,12 +170,25 @@ function Reach({ moment, reachMm }: { readonly moment: Moment; readonly reachMm:
     const thumb = thumbOf(moment, hand);
     if (thumb === null) return null;
     const from = hand === 'right' ? keyCentreMm(thumb) : keyCentreMm(thumb) - reachMm;
-    return <rect key={hand} x={from} y={WHITE_KEY_LENGTH_MM + (hand === 'right' ? 3 : 10)} width={reachMm} height={5} rx={2.5} fill="#d9a441" stroke="#7a5c1e" strokeWidth={0.5} data-reach={hand} />;
+    return (
+      <rect
+        key={hand}
+        x={from}
+        y={WHITE_KEY_LENGTH_MM + (hand === 'right' ? 3 : 10)}
+        width={reachMm}
+        height={5}
+        rx={2.5}
+        fill="#d9a441"
+        stroke="#7a5c1e"
+        strokeWidth={0.5}
+        data-reach={hand}
+      />
+    );
   });
 }
 
 /** Where the thumb is: on its key, or where the closed hand has it; else as far from the lowest finger as fingers are apart. */
-function thumbOf({ frames, keys }: Moment, hand: Hand): number | null {
+function thumbOf({ keysUnderFingers: frames, keys }: Moment, hand: Hand): number | null {
   const frame = frames[hand];
   const struck = keys.find((key) => key.hand === hand && key.finger === 1);
   return struck?.midi ?? frame?.[0] ?? null;
@@ -157,7 +202,27 @@ function NextFingers({ moment }: { readonly moment: Moment }) {
       const [x, y] = [keyCentreMm(midi), isBlackKey(midi) ? NEXT_ON_BLACK_MM : NEXT_ON_WHITE_MM];
       return (
         <g key={noteId} data-next={finger ?? ''} data-hand={hand}>
-          {hand === 'right' ? <circle cx={x} cy={y} r={8} className="fill-[#fffef9] stroke-[#17616a]" strokeWidth={1.2} strokeDasharray="3 2" /> : <rect x={x - 7.5} y={y - 7.5} width={15} height={15} rx={2} className="fill-[#fffef9] stroke-[#17616a]" strokeWidth={1.2} strokeDasharray="3 2" />}
+          {hand === 'right' ? (
+            <circle
+              cx={x}
+              cy={y}
+              r={8}
+              className="fill-[#fffef9] stroke-[#17616a]"
+              strokeWidth={1.2}
+              strokeDasharray="3 2"
+            />
+          ) : (
+            <rect
+              x={x - 7.5}
+              y={y - 7.5}
+              width={15}
+              height={15}
+              rx={2}
+              className="fill-[#fffef9] stroke-[#17616a]"
+              strokeWidth={1.2}
+              strokeDasharray="3 2"
+            />
+          )}
           <text x={x} y={y + 4.3} textAnchor="middle" fontSize={12} fill="#17616a">
             {finger ?? ''}
           </text>
@@ -174,7 +239,14 @@ function OldFingerTip({ hand, midi, finger }: OldFinger) {
   const [x, y] = [keyCentreMm(midi), isBlackKey(midi) ? 32 : 140];
   return (
     <g data-old-finger={finger} data-hand={hand}>
-      <text x={x} y={y + 5} textAnchor="middle" fontSize={15} fill={isBlackKey(midi) ? '#f0e7d8' : '#a3281c'} textDecoration="line-through">
+      <text
+        x={x}
+        y={y + 5}
+        textAnchor="middle"
+        fontSize={15}
+        fill={isBlackKey(midi) ? '#f0e7d8' : '#a3281c'}
+        textDecoration="line-through"
+      >
         {finger}
       </text>
     </g>
@@ -182,6 +254,9 @@ function OldFingerTip({ hand, midi, finger }: OldFinger) {
 }
 
 function wordsOf(moment: Moment): string {
-  const keys = moment.keys.map(({ hand, finger, name, isBlack }) => `${name}, ${hand} hand${finger === null ? '' : `, finger ${finger}`}, a ${isBlack ? 'black' : 'white'} key`);
+  const keys = moment.keys.map(
+    ({ hand, finger, name, isBlack }) =>
+      `${name}, ${hand} hand${finger === null ? '' : `, finger ${finger}`}, a ${isBlack ? 'black' : 'white'} key`,
+  );
   return `Keyboard at bar ${moment.bar}, beat ${moment.beat}: ${keys.join('; ')}`;
 }

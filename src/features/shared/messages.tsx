@@ -8,6 +8,8 @@ export interface Message {
   readonly kind: 'done' | 'trouble';
   readonly text: string;
   readonly hint?: string;
+  /** What can be done about it; each puts the message away. */
+  readonly actions?: readonly { readonly words: string; readonly act: () => Promise<void> }[];
 }
 
 interface Messages {
@@ -57,8 +59,30 @@ function MessageBox({ message, onClose }: { readonly message: ShownMessage; read
       <div className="min-w-0 whitespace-normal">
         <p className="font-semibold">{message.text}</p>
         {message.hint ? <p className="text-sm">{message.hint}</p> : null}
+        {message.actions ? (
+          <div className="mt-2 flex flex-wrap gap-2">
+            {message.actions.map(({ words, act }) => (
+              <button
+                key={words}
+                type="button"
+                className="btn btn-sm h-9 font-normal"
+                onClick={() => {
+                  onClose();
+                  void act();
+                }}
+              >
+                {words}
+              </button>
+            ))}
+          </div>
+        ) : null}
       </div>
-      <button type="button" className="btn btn-ghost btn-sm btn-square" aria-label="Put this message away" onClick={onClose}>
+      <button
+        type="button"
+        className="btn btn-ghost btn-sm btn-square"
+        aria-label="Put this message away"
+        onClick={onClose}
+      >
         <X size={16} />
       </button>
     </div>

@@ -1,6 +1,4 @@
-import { keyPrint, parseKey } from '@/core/pitch';
-import type { PartnerKey } from '@/core/job';
-import type { Partner } from '@/core/survey';
+import type { PartnerKey, Partner } from '@/core/survey';
 
 /** Who sings or plays along. */
 export const INSTRUMENTS: Readonly<Record<Partner, string>> = {
@@ -14,7 +12,10 @@ export const INSTRUMENTS: Readonly<Record<Partner, string>> = {
 /** By how many half steps a tune goes beyond what is comfortable: `fits`, `half a step too high`. */
 export function fitWords({ fit }: Pick<PartnerKey, 'fit'>): string {
   if (fit.below === 0 && fit.above === 0) return 'fits';
-  return [...(fit.below > 0 ? [`${halfSteps(fit.below)} too low`] : []), ...(fit.above > 0 ? [`${halfSteps(fit.above)} too high`] : [])].join(', ');
+  return [
+    ...(fit.below > 0 ? [`${halfSteps(fit.below)} too low`] : []),
+    ...(fit.above > 0 ? [`${halfSteps(fit.above)} too high`] : []),
+  ].join(', ');
 }
 
 function halfSteps(count: number): string {
@@ -23,7 +24,5 @@ function halfSteps(count: number): string {
 
 /** The key that the partner reads. One with more signs than print has is told as such. */
 export function readsWords({ reads, isReadable }: Pick<PartnerKey, 'reads' | 'isReadable'>): string {
-  if (isReadable) return reads;
-  const key = parseKey(reads.replace('♯', '#').replace('♭', 'b'), 'major');
-  return key ? keyPrint(key) : `${reads}: too many signs`;
+  return isReadable ? reads : `${reads}: too many signs`;
 }

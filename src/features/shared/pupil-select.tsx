@@ -22,7 +22,13 @@ export function PupilSelect({ pupils, chosen, settings, onChoose, ref }: PupilSe
     <span className="flex items-center gap-2 text-sm">
       <label className="flex items-center gap-1.5">
         for
-        <select ref={ref} className="select select-sm h-9 w-44" data-role="pupil" value={chosen?.id ?? ANY_HAND} onChange={(event) => onChoose(event.target.value)}>
+        <select
+          ref={ref}
+          className="select select-sm h-9 w-44"
+          data-role="pupil"
+          value={chosen?.id ?? ANY_HAND}
+          onChange={(event) => onChoose(event.target.value)}
+        >
           <option value={ANY_HAND}>any hand</option>
           {pupils.map(({ id, name }) => (
             <option key={id} value={id}>

@@ -1,15 +1,26 @@
-import type { Severity } from '@/core/flag';
+import type { Severity } from '@/core/flags';
 
 /** The sign of a severity: told apart by shape and word as well as by colour. */
 export function SeverityMark({ severity, size = 14 }: { readonly severity: Severity; readonly size?: number }) {
   return (
-    <svg viewBox="0 0 16 16" width={size} height={size} role="img" aria-label={severity} className={`shrink-0 ${COLOUR[severity]}`}>
+    <svg
+      viewBox="0 0 16 16"
+      width={size}
+      height={size}
+      role="img"
+      aria-label={severity}
+      className={`shrink-0 ${COLOUR[severity]}`}
+    >
       {SHAPE[severity]}
     </svg>
   );
 }
 
-const COLOUR: Readonly<Record<Severity, string>> = { must: 'text-error', should: 'text-warning', watch: 'text-secondary' };
+const COLOUR: Readonly<Record<Severity, string>> = {
+  must: 'text-error',
+  should: 'text-warning',
+  watch: 'text-secondary',
+};
 
 const SHAPE = {
   must: <path d="M2 2h12v12H2z" fill="currentColor" />,

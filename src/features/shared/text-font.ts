@@ -8,9 +8,9 @@ const ID = 'engraving-text-font';
  * also starts the engraver before the first page is there. */
 export async function layOutTextFont(): Promise<void> {
   const rule = await engraveWorker().textFont();
-  if (document.getElementById(ID)) return;
+  if (!rule.ok || document.getElementById(ID)) return;
   const style = document.createElement('style');
   style.id = ID;
-  style.textContent = rule;
+  style.textContent = rule.value;
   document.head.append(style);
 }

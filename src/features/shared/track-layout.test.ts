@@ -1,27 +1,33 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import { engravedPiece } from '../../../tests/support/engraved';
-import type { BenchView } from '@/core/job';
+import type { BenchView } from '@/core/views';
+import { unwrap } from '@/core/base';
 import { engravedSystem } from '@/workers/engraved-places';
+import { readPicture } from '@/workers/picture';
 import { ID_PREFIXES, type EngravedSystem } from '@/workers/protocol';
-import { fitted, trackLanes } from './track-layout';
+import { fitted, trackLines } from './track-layout';
 
 let view: BenchView;
 let systems: readonly EngravedSystem[];
 beforeAll(async () => {
   const engraved = await engravedPiece('the-sixth-step', 'Eb');
   view = engraved.view;
-  systems = engraved.pictures.map(engravedSystem);
+  systems = engraved.pictures.map((svg) => unwrap(engravedSystem(unwrap(readPicture(svg)))));
 });
 
 describe('trackLanes', () => {
   it('has a lane for each hand, each position from its first head to its last on the system', () => {
     for (const system of systems) {
-      const lanes = trackLanes(system, ID_PREFIXES.after, view.positions, view.positionsBefore);
-      expect(lanes.map(({ segments }) => segments[0]?.hand)).toEqual(['right', 'left']);
-      for (const { segments } of lanes) {
+      const lines = trackLines(system, ID_PREFIXES.after, view.positions, view.positionsBefore);
+      expect(lines.map(({ segments }) => segments[0]?.hand)).toEqual(['right', 'left']);
+      for (const { segments } of lines) {
         for (const segment of segments) {
           const position = view.positions.find(({ noteIds }) => noteIds.includes(segment.noteId));
-          const heads = system.heads.filter(({ id }) => position?.noteIds.includes(id.slice(ID_PREFIXES.after.length)) === true && id.startsWith(ID_PREFIXES.after));
+          const heads = system.heads.filter(
+            ({ id }) =>
+              position?.noteIds.includes(id.slice(ID_PREFIXES.after.length)) === true &&
+              id.startsWith(ID_PREFIXES.after),
+          );
           expect(segment.x1).toBe(Math.min(...heads.map(({ x }) => x)));
           expect(segment.x2).toBe(Math.max(...heads.map(({ x, width }) => x + width)));
         }
@@ -30,10 +36,16 @@ describe('trackLanes', () => {
   });
 
   it('tells a move where it begins, and marks those that the old key did not have', () => {
-    const moves = systems.flatMap((system) => trackLanes(system, ID_PREFIXES.after, view.positions, view.positionsBefore).flatMap(({ segments }) => segments.flatMap(({ move }) => move ?? [])));
+    const moves = systems.flatMap((system) =>
+      trackLines(system, ID_PREFIXES.after, view.positions, view.positionsBefore).flatMap(({ segments }) =>
+        segments.flatMap(({ move }) => move ?? []),
+      ),
+    );
     expect(moves).toHaveLength(view.positions.filter(({ move }) => move !== null).length);
     const starts = new Set(view.positionsBefore.map(({ noteIds }) => noteIds[0]));
-    expect(moves.filter(({ isNew }) => isNew)).toHaveLength(view.positions.filter(({ move, noteIds }) => move !== null && !starts.has(noteIds[0])).length);
+    expect(moves.filter(({ isNew }) => isNew)).toHaveLength(
+      view.positions.filter(({ move, noteIds }) => move !== null && !starts.has(noteIds[0])).length,
+    );
   });
 });
 

@@ -1,4 +1,4 @@
-import type { PositionView } from '@/core/job';
+import type { PositionView } from '@/core/views';
 import type { Finger, Hand } from '@/core/score';
 import type { EngravedSystem } from '@/workers/protocol';
 
@@ -8,7 +8,7 @@ export interface TrackSegment {
   readonly hand: Hand;
   readonly x1: number;
   readonly x2: number;
-  readonly place: string;
+  readonly short: string;
   readonly kind: PositionView['kind'];
   readonly onBlack: readonly Finger[];
   /** The move that leads here, where the position begins on this system; `isNew` where the hand did not move there before. */
@@ -17,8 +17,8 @@ export interface TrackSegment {
   readonly words: string;
 }
 
-/** The hand tracks of one version on one system: one lane for each staff that has notes there. `y` is the baseline of the first free line. */
-export interface TrackLane {
+/** The hand tracks of one version on one system: one line for each staff that has notes there. `y` is the baseline of the first free line. */
+export interface TrackLineLayout {
   readonly y: number;
   readonly segments: readonly TrackSegment[];
   /** How the hand moved before the piece was brought into this key. */
@@ -26,23 +26,35 @@ export interface TrackLane {
 }
 
 /** Lays out the tracks of one version. `others` are the positions of the other version: where it begins none, a move is new. */
-export function trackLanes(system: EngravedSystem, prefix: string, positions: readonly PositionView[], others: readonly PositionView[]): readonly TrackLane[] {
-  const heads = new Map(system.heads.filter(({ id }) => id.startsWith(prefix)).map((head) => [head.id.slice(prefix.length), head]));
+export function trackLines(
+  system: EngravedSystem,
+  prefix: string,
+  positions: readonly PositionView[],
+  others: readonly PositionView[],
+): readonly TrackLineLayout[] {
+  const heads = new Map(
+    system.heads.filter(({ id }) => id.startsWith(prefix)).map((head) => [head.id.slice(prefix.length), head]),
+  );
   const starts = new Set(others.map(({ noteIds }) => noteIds[0]));
-  return system.lanes
+  return system.lines
     .filter(({ id }) => id.startsWith(prefix))
-    .flatMap(({ id, y }): readonly TrackLane[] => {
+    .flatMap(({ id, y }): readonly TrackLineLayout[] => {
       const own = positions.find(({ noteIds }) => noteIds.includes(id.slice(prefix.length)));
       if (!own) return [];
-      const ofHand = (all: readonly PositionView[]): readonly TrackSegment[] => all.filter(({ hand }) => hand === own.hand).flatMap((position) => segmentOf(position, heads, starts));
+      const ofHand = (all: readonly PositionView[]): readonly TrackSegment[] =>
+        all.filter(({ hand }) => hand === own.hand).flatMap((position) => segmentOf(position, heads, starts));
       return [{ y, segments: ofHand(positions), old: ofHand(others) }];
     });
 }
 
 type Head = EngravedSystem['heads'][number];
 
-function segmentOf(position: PositionView, heads: ReadonlyMap<string, Head>, starts: ReadonlySet<string | undefined>): readonly TrackSegment[] {
-  const { hand, place, kind, onBlack, move, noteIds, words } = position;
+function segmentOf(
+  position: PositionView,
+  heads: ReadonlyMap<string, Head>,
+  starts: ReadonlySet<string | undefined>,
+): readonly TrackSegment[] {
+  const { hand, short, kind, onBlack, move, noteIds, words } = position;
   const own = noteIds.flatMap((id) => heads.get(id) ?? []);
   const first = noteIds[0];
   if (own.length === 0 || first === undefined) return [];
@@ -51,7 +63,7 @@ function segmentOf(position: PositionView, heads: ReadonlyMap<string, Head>, sta
       hand,
       x1: Math.min(...own.map(({ x }) => x)),
       x2: Math.max(...own.map(({ x, width }) => x + width)),
-      place,
+      short,
       kind,
       onBlack,
       move: move !== null && heads.has(first) ? { words: move, isNew: !starts.has(first) } : null,

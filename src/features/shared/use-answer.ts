@@ -9,6 +9,14 @@ export interface Answered<T> {
   readonly trouble: Trouble | null;
 }
 
+/** A question that could not even be asked. */
+const NO_ANSWER: Trouble = {
+  code: 'worker.no-answer',
+  message: 'This could not be worked out.',
+  hint: 'Everything is kept. Reload the page.',
+  line: null,
+};
+
 interface State<T> extends Answered<T> {
   readonly subject: string | null;
 }
@@ -21,13 +29,15 @@ export function useAnswer<T>(subject: string | null, ask: (() => Promise<Answer<
   useEffect(() => {
     if (!ask) return;
     let isWanted = true;
-    void ask().then((answer) => {
-      if (!isWanted) return;
-      setState((before) => {
-        if (answer.ok) return { subject, value: answer.value, trouble: null };
-        return { subject, value: before.subject === subject ? before.value : null, trouble: answer.trouble };
+    void ask()
+      .catch((): Answer<T> => ({ ok: false, trouble: NO_ANSWER }))
+      .then((answer) => {
+        if (!isWanted) return;
+        setState((before) => {
+          if (answer.ok) return { subject, value: answer.value, trouble: null };
+          return { subject, value: before.subject === subject ? before.value : null, trouble: answer.trouble };
+        });
       });
-    });
     return () => {
       isWanted = false;
     };

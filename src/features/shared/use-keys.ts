@@ -2,7 +2,7 @@
 
 import { useEffect, useEffectEvent } from 'react';
 
-/** One key of a screen: what is pressed (`[`, `ArrowLeft`, `Control+z`), what it does, and the deed. */
+/** One key of a screen: what is pressed (`[`, `ArrowLeft`, `Control+z`), what it does, and the action. */
 export interface ScreenKey {
   readonly key: string;
   readonly does: string;
@@ -38,5 +38,8 @@ function pressed(event: KeyboardEvent): string {
 }
 
 function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
+  );
 }

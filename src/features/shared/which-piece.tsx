@@ -36,7 +36,10 @@ export function MissingPiece() {
   return (
     <section className="mx-auto max-w-xl px-4 py-16 text-center">
       <h1 className="mb-2 text-2xl font-semibold">This piece is not on the shelf</h1>
-      <p className="mb-4">It may have been taken off, or the address belongs to another browser. “Undo” brings back what was taken off last.</p>
+      <p className="mb-4">
+        It may have been taken off, or the address belongs to another browser. “Undo” brings back what was taken off
+        last.
+      </p>
       <ToShelf />
     </section>
   );

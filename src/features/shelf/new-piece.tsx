@@ -2,8 +2,9 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
-import { addPieces, studioDatabase } from '@/data';
+import { change } from '@/data';
 import { readOpening } from '@/core/edit';
+import { keyPrint, parseKey } from '@/core/pitch';
 import { entryWorker } from '@/workers/client';
 
 interface NewPieceProps {
@@ -30,7 +31,16 @@ export function NewPiece({ onClose }: NewPieceProps) {
     }
     const id = crypto.randomUUID();
     const label = title.trim() === '' ? 'new piece' : `new piece “${title.trim()}”`;
-    await addPieces(studioDatabase(), [{ id, origin: 'own', fileName: 'New piece', musicXml: answer.value, addedAt: Date.now(), lastKey: null, ownKey: null, part: null, remarks: [], respelled: [] }], label);
+    if (
+      await change(
+        {
+          kind: 'piece.add',
+          pieces: [{ id, origin: 'own', fileName: 'New piece', musicXml: answer.value, addedAt: Date.now() }],
+        },
+        label,
+      )
+    )
+      return;
     router.push(`/enter?piece=${encodeURIComponent(id)}`);
   };
   return (
@@ -45,14 +55,29 @@ export function NewPiece({ onClose }: NewPieceProps) {
     >
       <label className="flex flex-col text-sm">
         Key, time, beats of a pick-up
-        <input ref={field} className="input h-9 w-56" data-role="opening" placeholder="C 4/4" value={opening} maxLength={40} aria-invalid={trouble !== null} onChange={(event) => {
-          setOpening(event.target.value);
-          setTrouble(null);
-        }} />
+        <input
+          ref={field}
+          className="input h-9 w-56"
+          data-role="opening"
+          placeholder="C 4/4"
+          value={opening}
+          maxLength={40}
+          aria-invalid={trouble !== null}
+          onChange={(event) => {
+            setOpening(event.target.value);
+            setTrouble(null);
+          }}
+        />
       </label>
       <label className="flex flex-col text-sm">
         Title
-        <input className="input h-9 w-64" value={title} maxLength={200} placeholder="may come later" onChange={(event) => setTitle(event.target.value)} />
+        <input
+          className="input h-9 w-64"
+          value={title}
+          maxLength={200}
+          placeholder="may come later"
+          onChange={(event) => setTitle(event.target.value)}
+        />
       </label>
       <button type="submit" className="btn btn-primary h-9">
         Begin
@@ -60,7 +85,11 @@ export function NewPiece({ onClose }: NewPieceProps) {
       <button type="button" className="btn btn-ghost h-9" onClick={onClose}>
         Not now
       </button>
-      <p role="status" className={`w-full text-sm ${trouble ? 'font-semibold text-error' : 'text-secondary'}`} data-role="opening-words">
+      <p
+        role="status"
+        className={`w-full text-sm ${trouble ? 'font-semibold text-error' : 'text-secondary'}`}
+        data-role="opening-words"
+      >
         {trouble ?? openingWords(opening)}
       </p>
     </form>
@@ -70,8 +99,11 @@ export function NewPiece({ onClose }: NewPieceProps) {
 /** What the few letters mean, as it will be. */
 function openingWords(opening: string): string {
   const read = readOpening(opening);
-  if (!read) return 'Write the key and the time like “G 3/4”, “Bb”, “Am 6/8”; the beats of a pick-up behind: “G 3/4 1”.';
+  if (!read)
+    return 'Write the key and the time like “G 3/4”, “Bb”, “Am 6/8”; the beats of a pick-up behind: “G 3/4 1”.';
   const { tonic, mode, meter, pickupBeats } = read;
-  const pickup = pickupBeats === 0 ? 'no pick-up' : `a pick-up of ${pickupBeats} ${pickupBeats === 1 ? 'beat' : 'beats'}`;
-  return `${tonic.replace('#', '♯').replace(/(?<=.)b/, '♭')} ${mode}, ${meter.beats}/${meter.beatType}, ${pickup}, two hands. Enter begins; notes are entered by finger numbers, or as you like.`;
+  const key = parseKey(`${tonic}-${mode}`, 'major');
+  const pickup =
+    pickupBeats === 0 ? 'no pick-up' : `a pick-up of ${pickupBeats} ${pickupBeats === 1 ? 'beat' : 'beats'}`;
+  return `${key ? keyPrint(key) : `${tonic} ${mode}`}, ${meter.beats}/${meter.beatType}, ${pickup}, two hands. Enter begins; notes are entered by finger numbers, or as you like.`;
 }

@@ -2,8 +2,8 @@
 
 import Link from 'next/link';
 import { PencilLine, Trash2 } from 'lucide-react';
-import type { ShelfView } from '@/core/job';
-import { removePiece, studioDatabase, type PieceRecord } from '@/data';
+import type { ShelfView } from '@/core/views';
+import { change, type PieceRecord } from '@/data';
 import { EngravedPage } from '@/features/shared/engraved-page';
 import { HandsGlyph } from '@/features/shared/hand-glyph';
 import { useMessages } from '@/features/shared/messages';
@@ -18,9 +18,14 @@ export function PieceCard({ piece, facts }: { readonly piece: PieceRecord; reado
   const title = view?.title || piece.fileName;
   const { say } = useMessages();
   // A piece without notes has nothing to show on the Bench: it is opened where notes are entered.
-  const address = facts?.isBlank ? enterAddress(piece.id) : `/bench?piece=${encodeURIComponent(piece.id)}${piece.lastKey ? `&key=${encodeURIComponent(piece.lastKey)}` : ''}`;
+  const address = facts?.isBlank
+    ? enterAddress(piece.id)
+    : `/bench?piece=${encodeURIComponent(piece.id)}${piece.lastKey ? `&key=${encodeURIComponent(piece.lastKey)}` : ''}`;
   return (
-    <li className="relative flex flex-col rounded-box border border-base-300 bg-base-100 focus-within:border-primary hover:border-primary" data-piece={piece.id}>
+    <li
+      className="relative flex flex-col rounded-box border border-base-300 bg-base-100 focus-within:border-primary hover:border-primary"
+      data-piece={piece.id}
+    >
       <div className="flex items-start gap-3 px-4 pt-3">
         <div className="min-w-0 flex-1">
           <h2 className="truncate text-lg font-semibold">
@@ -28,14 +33,27 @@ export function PieceCard({ piece, facts }: { readonly piece: PieceRecord; reado
               {title}
             </Link>
           </h2>
-          <p className="text-sm text-secondary">{view ? `${view.key} · ${view.meter} · ${view.bars} bars${view.composer && piece.origin === 'own' ? ` · ${view.composer}` : ''}` : (facts?.trouble ?? 'reading …')}</p>
+          <p className="text-sm text-secondary">
+            {view
+              ? `${view.key} · ${view.meter} · ${view.bars} bars${view.composer && piece.origin === 'own' ? ` · ${view.composer}` : ''}`
+              : (facts?.trouble ?? 'reading …')}
+          </p>
         </div>
         {view ? <HandsGlyph right={view.blackFingers.right} left={view.blackFingers.left} size={34} /> : null}
       </div>
-      <div className="h-36 px-3 pt-1">{view ? <EngravedPage page={view.opening} layout={OPENING_LAYOUT} fits="height" label={`Opening of ${title}`} /> : null}</div>
+      <div className="h-36 px-3 pt-1">
+        {view ? (
+          <EngravedPage page={view.opening} layout={OPENING_LAYOUT} fits="height" label={`Opening of ${title}`} />
+        ) : null}
+      </div>
       <div className="mt-auto flex items-end gap-2 px-4 pb-3">
         <div className="min-w-0 flex-1 text-sm">{view ? <Standing view={view} /> : null}</div>
-        <Link className="btn btn-ghost btn-sm btn-square relative z-10 size-9" href={enterAddress(piece.id)} aria-label={`Enter or change notes of “${title}”`} title="Enter or change notes">
+        <Link
+          className="btn btn-ghost btn-sm btn-square relative z-10 size-9"
+          href={enterAddress(piece.id)}
+          aria-label={`Enter or change notes of “${title}”`}
+          title="Enter or change notes"
+        >
           <PencilLine size={16} />
         </Link>
         <button
@@ -43,7 +61,13 @@ export function PieceCard({ piece, facts }: { readonly piece: PieceRecord; reado
           className="btn btn-ghost btn-sm btn-square relative z-10 size-9"
           aria-label={`Take “${title}” off the shelf`}
           title="Take off the shelf (can be undone)"
-          onClick={() => void removePiece(studioDatabase(), piece.id, `“${title}” taken off the shelf`).then(() => say({ kind: 'done', text: `“${title}” is off the shelf.`, hint: 'Undo puts it back.' }))}
+          onClick={() =>
+            void change({ kind: 'piece.remove', id: piece.id }, `“${title}” taken off the shelf`).then((fault) =>
+              fault
+                ? undefined
+                : say({ kind: 'done', text: `“${title}” is off the shelf.`, hint: 'Undo puts it back.' }),
+            )
+          }
         >
           <Trash2 size={16} />
         </button>
@@ -57,10 +81,19 @@ function enterAddress(id: string): string {
 }
 
 function Standing({ view }: { readonly view: ShelfView }) {
-  const moves = (['right', 'left'] as const).filter((hand) => view.positions.filter((position) => position.hand === hand).length > 1);
+  const moves = (['right', 'left'] as const).filter(
+    (hand) => view.positions.filter((position) => position.hand === hand).length > 1,
+  );
   const known = new Set(view.positions.map(({ hand }) => hand));
-  const names = (['left', 'right'] as const).filter((hand) => known.has(hand)).map((hand) => view.positions.find((position) => position.hand === hand)?.name ?? '');
-  const stays = known.size === 0 ? 'No fingers printed' : moves.length === 0 ? `Hands stay put in ${[...new Set(names)].join(' and ')}` : `${moves.length === 2 ? 'Both hands move' : `The ${moves[0]} hand moves`}`;
+  const names = (['left', 'right'] as const)
+    .filter((hand) => known.has(hand))
+    .map((hand) => view.positions.find((position) => position.hand === hand)?.name ?? '');
+  const stays =
+    known.size === 0
+      ? 'No fingers printed'
+      : moves.length === 0
+        ? `Hands stay put in ${[...new Set(names)].join(' and ')}`
+        : `${moves.length === 2 ? 'Both hands move' : `The ${moves[0]} hand moves`}`;
   const first = view.handNotes[0];
   return (
     <>

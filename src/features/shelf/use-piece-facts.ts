@@ -2,7 +2,7 @@
 
 import { useEffect, useRef, useState } from 'react';
 import type { PieceRecord } from '@/data';
-import type { ShelfView } from '@/core/job';
+import type { ShelfView } from '@/core/views';
 import { coreWorker } from '@/workers/client';
 import type { Trouble } from '@/workers/protocol';
 
@@ -26,10 +26,15 @@ export function usePieceFacts(pieces: readonly PieceRecord[] | undefined): Reado
       for (const piece of pieces ?? []) {
         const version = `${piece.ownKey}/${piece.part}\n${piece.musicXml}`;
         if (seen.current.get(piece.id) === version) continue;
-        const answer = await coreWorker().shelf({ musicXml: piece.musicXml, ownKey: piece.ownKey, part: piece.part ?? null }, `card-${piece.id}-`);
+        const answer = await coreWorker().shelf(
+          { musicXml: piece.musicXml, ownKey: piece.ownKey, part: piece.part ?? null },
+          `card-${piece.id}-`,
+        );
         if (!isWanted) return;
         seen.current.set(piece.id, version);
-        setFacts((before) => new Map(before).set(piece.id, answer.ok ? factsOf(piece, answer.value) : troubleOf(piece, answer.trouble)));
+        setFacts((before) =>
+          new Map(before).set(piece.id, answer.ok ? factsOf(piece, answer.value) : troubleOf(piece, answer.trouble)),
+        );
       }
     };
     void look();
@@ -41,11 +46,24 @@ export function usePieceFacts(pieces: readonly PieceRecord[] | undefined): Reado
 }
 
 function factsOf(piece: PieceRecord, view: ShelfView): PieceFacts {
-  const parts = [view.title, view.composer, view.key, piece.fileName, view.meter, ...view.positions.map(({ words }) => words), ...view.handNotes.map(({ title }) => title)];
+  const parts = [
+    view.title,
+    view.composer,
+    view.key,
+    piece.fileName,
+    view.meter,
+    ...view.positions.map(({ words }) => words),
+    ...view.handNotes.map(({ title }) => title),
+  ];
   return { view, trouble: null, isBlank: false, words: parts.join(' ').toLocaleLowerCase() };
 }
 
 function troubleOf(piece: PieceRecord, { code, message }: Trouble): PieceFacts {
   const isBlank = code === 'read.no-notes';
-  return { view: null, trouble: isBlank ? 'Nothing is entered yet' : message, isBlank, words: piece.fileName.toLocaleLowerCase() };
+  return {
+    view: null,
+    trouble: isBlank ? 'Nothing is entered yet' : message,
+    isBlank,
+    words: piece.fileName.toLocaleLowerCase(),
+  };
 }

@@ -1,16 +1,17 @@
 'use client';
 
 import { Fragment, useMemo, useState } from 'react';
-import type { BarInKeys, HandInBarShown } from '@/core/job';
-import type { PieceWish } from '@/features/shared/piece-wish';
+import type { BarInKeys, HandInBarShown } from '@/core/views';
+import type { PieceOptions } from '@/features/shared/piece-options';
 import { HandsGlyph } from '@/features/shared/hand-glyph';
 import { useAnswer, type Answered } from '@/features/shared/use-answer';
 import { coreWorker } from '@/workers/client';
 import type { RankedKey } from './ranked';
+import { shortKey } from './short-key';
 
 interface BarsBesideProps {
-  readonly source: PieceWish['source'];
-  readonly wish: PieceWish['wish'];
+  readonly source: PieceOptions['source'];
+  readonly options: PieceOptions['options'];
   readonly keys: readonly RankedKey[];
   readonly chosen: readonly string[];
   readonly onToggle: (name: string) => void;
@@ -20,25 +21,44 @@ interface BarsBesideProps {
 const MOST_KEYS = 3;
 
 /** Two or three keys side by side, bar by bar, with what is not so in all of them marked. */
-export function BarsBeside({ source, wish, keys, chosen, onToggle }: BarsBesideProps) {
+export function BarsBeside({ source, options, keys, chosen, onToggle }: BarsBesideProps) {
   const [isShort, setShort] = useState(false);
   // Where nothing was chosen, the piece's own key and the easiest other one.
-  const usual = [...keys.filter(({ isOwn }) => isOwn), ...keys.filter(({ isOwn }) => !isOwn)].slice(0, 2).map(({ name }) => name);
+  const usual = [...keys.filter(({ isOwn }) => isOwn), ...keys.filter(({ isOwn }) => !isOwn)]
+    .slice(0, 2)
+    .map(({ name }) => name);
   const names = chosen.length >= 2 ? chosen.slice(0, MOST_KEYS) : [...new Set([...chosen, ...usual])].slice(0, 2);
   const said = names.join();
-  const { value, trouble } = useBeside(source, wish, said);
+  const { value, trouble } = useBeside(source, options, said);
   const shown = (value ?? []).filter(({ differs }) => differs || !isShort);
   const columns = names.flatMap((name) => keys.find((key) => key.name === name) ?? []);
   return (
     <section aria-label="Keys bar by bar" data-role="bars">
       <div className="mb-2 flex flex-wrap items-center gap-4 text-sm">
-        <span>{chosen.length < 2 ? 'Choose two or three keys for this comparison:' : chosen.length > MOST_KEYS ? `The first ${MOST_KEYS} of the keys you chose.` : 'What is not so in all of these keys is bold and underlined.'}</span>
+        <span>
+          {chosen.length < 2
+            ? 'Choose two or three keys for this comparison:'
+            : chosen.length > MOST_KEYS
+              ? `The first ${MOST_KEYS} of the keys you chose.`
+              : 'What is not so in all of these keys is bold and underlined.'}
+        </span>
         <KeyPicker keys={keys} chosen={chosen} onToggle={onToggle} />
         <label className="flex min-h-9 cursor-pointer items-center gap-2">
-          <input type="checkbox" className="size-5 accent-primary" data-role="only-different" checked={isShort} onChange={(event) => setShort(event.target.checked)} /> only bars that differ
+          <input
+            type="checkbox"
+            className="size-5 accent-primary"
+            data-role="only-different"
+            checked={isShort}
+            onChange={(event) => setShort(event.target.checked)}
+          />{' '}
+          only bars that differ
         </label>
       </div>
-      {trouble ? <p role="alert" className="text-error">{trouble.message} {trouble.hint}</p> : null}
+      {trouble ? (
+        <p role="alert" className="text-error">
+          {trouble.message} {trouble.hint}
+        </p>
+      ) : null}
       <div className="overflow-x-auto rounded-box border border-base-300 bg-base-100">
         <table className="w-full min-w-160 table-fixed border-collapse text-left text-sm">
           <thead>
@@ -85,11 +105,15 @@ export function BarsBeside({ source, wish, keys, chosen, onToggle }: BarsBesideP
 }
 
 /** Asks for keys side by side; `said` has their names with commas between. */
-function useBeside(source: PieceWish['source'], wish: PieceWish['wish'], said: string): Answered<readonly BarInKeys[]> {
+function useBeside(
+  source: PieceOptions['source'],
+  options: PieceOptions['options'],
+  said: string,
+): Answered<readonly BarInKeys[]> {
   const ask = useMemo(() => {
     const wanted = said.split(',').filter(Boolean);
-    return wanted.length < 2 ? null : () => coreWorker().sideBySide(source, wish, wanted);
-  }, [source, wish, said]);
+    return wanted.length < 2 ? null : () => coreWorker().sideBySide(source, options, wanted);
+  }, [source, options, said]);
   return useAnswer(said, ask);
 }
 
@@ -116,9 +140,16 @@ const MARKED = 'font-bold underline decoration-2 underline-offset-2';
 function KeyPicker({ keys, chosen, onToggle }: Pick<BarsBesideProps, 'keys' | 'chosen' | 'onToggle'>) {
   return (
     <span className="flex flex-wrap gap-1" role="group" aria-label="Keys to compare">
-      {keys.map(({ name, words }) => (
-        <button key={name} type="button" aria-pressed={chosen.includes(name)} data-compare={name} className="btn btn-sm h-8 px-2 font-normal aria-pressed:bg-primary aria-pressed:text-primary-content" onClick={() => onToggle(name)}>
-          {words.replace(' major', '').replace(' minor', ' m')}
+      {keys.map(({ name }) => (
+        <button
+          key={name}
+          type="button"
+          aria-pressed={chosen.includes(name)}
+          data-compare={name}
+          className="btn btn-sm h-8 px-2 font-normal aria-pressed:bg-primary aria-pressed:text-primary-content"
+          onClick={() => onToggle(name)}
+        >
+          {shortKey(name)}
         </button>
       ))}
     </span>

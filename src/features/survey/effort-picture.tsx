@@ -3,6 +3,7 @@
 import { Bar, BarChart, CartesianGrid, Legend, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { COLUMNS } from './numbers';
 import type { RankedKey } from './ranked';
+import { shortKey } from './short-key';
 
 interface PictureProps {
   readonly keys: readonly RankedKey[];
@@ -10,11 +11,31 @@ interface PictureProps {
 
 /** What the effort is made of, from the bottom of each column up. Keys that cannot be written have none. */
 const LAYERS = [
-  { name: 'right hand on black', paint: 'var(--color-primary)', amount: (key: RankedKey) => sum(key, (part) => part.kind === 'black' && part.hand === 'right') },
-  { name: 'left hand on black', paint: 'var(--color-secondary)', amount: (key: RankedKey) => sum(key, (part) => part.kind === 'black' && part.hand === 'left') },
-  { name: 'better otherwise', paint: 'var(--color-warning)', amount: (key: RankedKey) => sum(key, ({ kind }) => kind === 'should') },
-  { name: 'cannot be played so', paint: 'var(--color-error)', amount: (key: RankedKey) => sum(key, ({ kind }) => kind === 'must') },
-  { name: 'reading', paint: 'var(--color-base-content)', amount: (key: RankedKey) => sum(key, ({ kind }) => kind === 'signs' || kind === 'ledger-lines') },
+  {
+    name: 'right hand on black',
+    paint: 'var(--color-primary)',
+    amount: (key: RankedKey) => sum(key, (part) => part.kind === 'black' && part.hand === 'right'),
+  },
+  {
+    name: 'left hand on black',
+    paint: 'var(--color-secondary)',
+    amount: (key: RankedKey) => sum(key, (part) => part.kind === 'black' && part.hand === 'left'),
+  },
+  {
+    name: 'better otherwise',
+    paint: 'var(--color-warning)',
+    amount: (key: RankedKey) => sum(key, ({ kind }) => kind === 'should'),
+  },
+  {
+    name: 'cannot be played so',
+    paint: 'var(--color-error)',
+    amount: (key: RankedKey) => sum(key, ({ kind }) => kind === 'must'),
+  },
+  {
+    name: 'reading',
+    paint: 'var(--color-base-content)',
+    amount: (key: RankedKey) => sum(key, ({ kind }) => kind === 'signs' || kind === 'ledger-lines'),
+  },
 ] as const;
 
 function sum({ effortParts }: RankedKey, isWanted: (part: RankedKey['effortParts'][number]) => boolean): number {
@@ -23,19 +44,35 @@ function sum({ effortParts }: RankedKey, isWanted: (part: RankedKey['effortParts
 
 /** A picture of effort over the keys, and the numbers behind it. */
 export function EffortPicture({ keys }: PictureProps) {
-  const data = keys.map((key) => ({ name: key.words.replace(' major', '').replace(' minor', ' m'), ...Object.fromEntries(LAYERS.map(({ name, amount }) => [name, Math.round(amount(key) * 100) / 100])) }));
+  const data = keys.map((key) => ({
+    name: shortKey(key.name),
+    ...Object.fromEntries(LAYERS.map(({ name, amount }) => [name, Math.round(amount(key) * 100) / 100])),
+  }));
   return (
     <section aria-label="Effort over the keys" data-role="picture">
       <figure className="mb-3 rounded-box border border-base-300 bg-base-100 p-3">
-        <figcaption className="mb-1 text-sm text-secondary">Effort, from 0 for nothing to do. The numbers are in the table below.</figcaption>
+        <figcaption className="mb-1 text-sm text-secondary">
+          Effort, from 0 for nothing to do. The numbers are in the table below.
+        </figcaption>
         <div className="h-72" aria-hidden>
           <ResponsiveContainer width="100%" height="100%">
             <BarChart data={data} margin={{ top: 4, right: 8, bottom: 4, left: -12 }} accessibilityLayer={false}>
               <CartesianGrid vertical={false} stroke="var(--color-base-300)" />
               <XAxis dataKey="name" interval={0} tick={{ fill: 'var(--color-base-content)', fontSize: 13 }} />
               <YAxis tick={{ fill: 'var(--color-base-content)', fontSize: 13 }} />
-              <Tooltip cursor={{ fill: 'var(--color-base-200)' }} contentStyle={{ background: 'var(--color-base-100)', borderColor: 'var(--color-base-300)', color: 'var(--color-base-content)' }} />
-              <Legend itemSorter={null} wrapperStyle={{ fontSize: 14 }} formatter={(name: string) => <span className="text-base-content">{name}</span>} />
+              <Tooltip
+                cursor={{ fill: 'var(--color-base-200)' }}
+                contentStyle={{
+                  background: 'var(--color-base-100)',
+                  borderColor: 'var(--color-base-300)',
+                  color: 'var(--color-base-content)',
+                }}
+              />
+              <Legend
+                itemSorter={null}
+                wrapperStyle={{ fontSize: 14 }}
+                formatter={(name: string) => <span className="text-base-content">{name}</span>}
+              />
               {LAYERS.map(({ name, paint }) => (
                 <Bar key={name} dataKey={name} stackId="effort" fill={paint} isAnimationActive={false} />
               ))}
@@ -43,12 +80,21 @@ export function EffortPicture({ keys }: PictureProps) {
           </ResponsiveContainer>
         </div>
       </figure>
-      <div className="overflow-x-auto rounded-box border border-base-300 bg-base-100" tabIndex={0} role="region" aria-label="The numbers, by key">
+      <div
+        className="overflow-x-auto rounded-box border border-base-300 bg-base-100"
+        tabIndex={0}
+        role="region"
+        aria-label="The numbers, by key"
+      >
         <table className="w-full border-collapse text-sm" data-role="numbers">
           <thead>
             <tr>
               {COLUMNS.map(([heading]) => (
-                <th key={heading} scope="col" className="px-2 py-1.5 text-right align-bottom font-semibold nth-2:text-left">
+                <th
+                  key={heading}
+                  scope="col"
+                  className="px-2 py-1.5 text-right align-bottom font-semibold nth-2:text-left"
+                >
                   {heading}
                 </th>
               ))}

@@ -1,11 +1,27 @@
 'use client';
 
 import Link from 'next/link';
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type Announcements, type DragEndEvent, type UniqueIdentifier } from '@dnd-kit/core';
-import { arrayMove, SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type Announcements,
+  type DragEndEvent,
+  type UniqueIdentifier,
+} from '@dnd-kit/core';
+import {
+  arrayMove,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { ArrowRight, GripVertical } from 'lucide-react';
-import type { PartnerKey } from '@/core/job';
+import type { PartnerKey } from '@/core/survey';
 import type { PupilRecord } from '@/data';
 import { HandsGlyph } from '@/features/shared/hand-glyph';
 import { partnerWords } from './partner-box';
@@ -26,7 +42,10 @@ interface KeyListProps {
 
 /** The keys in order, each with its hands, what it costs and why. In the teacher's own order they can be dragged. */
 export function KeyList({ keys, order, onOrder, ...rest }: KeyListProps) {
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
   const names = keys.map(({ name }) => name);
   const dropped = ({ active, over }: DragEndEvent): void => {
     if (!over || active.id === over.id) return;
@@ -34,7 +53,13 @@ export function KeyList({ keys, order, onOrder, ...rest }: KeyListProps) {
     onOrder([...new Set(moved.map(({ tonic }) => tonic))]);
   };
   return (
-    <DndContext id="own-order" accessibility={{ announcements: announcementsFor(keys), screenReaderInstructions: INSTRUCTIONS }} sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
+    <DndContext
+      id="own-order"
+      accessibility={{ announcements: announcementsFor(keys), screenReaderInstructions: INSTRUCTIONS }}
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={dropped}
+    >
       <SortableContext items={names} strategy={verticalListSortingStrategy} disabled={order !== 'own'}>
         <ol className="flex flex-col rounded-box border border-base-300 bg-base-100" data-role="keys">
           {keys.map((key) => (
@@ -47,14 +72,17 @@ export function KeyList({ keys, order, onOrder, ...rest }: KeyListProps) {
 }
 
 /** What a screen reader hears before and while a key is carried. */
-const INSTRUCTIONS = { draggable: 'Space takes the key up; the arrows carry it; Space puts it down; Escape leaves it where it was.' };
+const INSTRUCTIONS = {
+  draggable: 'Space takes the key up; the arrows carry it; Space puts it down; Escape leaves it where it was.',
+};
 
 function announcementsFor(keys: readonly RankedKey[]): Announcements {
   const words = (id: UniqueIdentifier | undefined): string => keys.find(({ name }) => name === id)?.words ?? '';
   return {
     onDragStart: ({ active }) => `${words(active.id)} is taken up.`,
     onDragOver: ({ active, over }) => (over ? `${words(active.id)} is at the place of ${words(over.id)}.` : undefined),
-    onDragEnd: ({ active, over }) => `${words(active.id)} is put down${over ? ` at the place of ${words(over.id)}` : ''}.`,
+    onDragEnd: ({ active, over }) =>
+      `${words(active.id)} is put down${over ? ` at the place of ${words(over.id)}` : ''}.`,
     onDragCancel: ({ active }) => `${words(active.id)} stays where it was.`,
   };
 }
@@ -66,7 +94,21 @@ interface KeyRowProps extends Omit<KeyListProps, 'keys' | 'order' | 'onOrder'> {
 
 function KeyRow({ shown, isOwnOrder, chosen, pieceId, partners, pupil, onToggle }: KeyRowProps) {
   const { setNodeRef, transform, transition, attributes, listeners } = useSortable({ id: shown.name });
-  const { name, words, rank, isOwn, effort, why, leaveOut, blackFingers, positions, positionChanges, forcedChanges, reachMm, register } = shown;
+  const {
+    name,
+    words,
+    rank,
+    isOwn,
+    effort,
+    why,
+    leaveOut,
+    blackFingers,
+    positions,
+    positionChanges,
+    forcedChanges,
+    reachMm,
+    register,
+  } = shown;
   const partner = partners?.get(name);
   const isKnown = pupil?.keysKnown.includes(name) ?? false;
   return (
@@ -78,10 +120,22 @@ function KeyRow({ shown, isOwnOrder, chosen, pieceId, partners, pupil, onToggle 
       className={`flex items-center gap-3 border-base-300 px-3 py-1.5 not-last:border-b max-md:flex-wrap ${leaveOut ? 'text-secondary' : ''}`}
     >
       <label className="flex size-8 shrink-0 cursor-pointer items-center justify-center print:hidden">
-        <input type="checkbox" className="size-5 accent-primary" aria-label={`Choose ${words}`} checked={chosen.includes(name)} onChange={() => onToggle(name)} />
+        <input
+          type="checkbox"
+          className="size-5 accent-primary"
+          aria-label={`Choose ${words}`}
+          checked={chosen.includes(name)}
+          onChange={() => onToggle(name)}
+        />
       </label>
       {isOwnOrder && leaveOut === null ? (
-        <button type="button" className="btn btn-ghost btn-sm btn-square size-8 cursor-grab touch-none print:hidden" {...attributes} {...listeners} aria-label={`Move ${words}`}>
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm btn-square size-8 cursor-grab touch-none print:hidden"
+          {...attributes}
+          {...listeners}
+          aria-label={`Move ${words}`}
+        >
           <GripVertical size={16} aria-hidden />
         </button>
       ) : null}
@@ -91,7 +145,9 @@ function KeyRow({ shown, isOwnOrder, chosen, pieceId, partners, pupil, onToggle 
       </span>
       <span className="w-28 shrink-0">
         <span className="block font-serif font-semibold">{words}</span>
-        <span className="block text-xs text-secondary">{[...(isOwn ? ['as written'] : []), ...(isKnown ? ['known'] : [])].join(', ')}</span>
+        <span className="block text-xs text-secondary">
+          {[...(isOwn ? ['as written'] : []), ...(isKnown ? ['known'] : [])].join(', ')}
+        </span>
       </span>
       <span className="w-16 shrink-0 text-right" title="Effort: 0 for nothing to do">
         <span className="block font-semibold">{effortText(effort)}</span>
@@ -109,7 +165,11 @@ function KeyRow({ shown, isOwnOrder, chosen, pieceId, partners, pupil, onToggle 
         </span>
         {partner ? <span className="block font-semibold text-base-content">{partnerWords(partner)}</span> : null}
       </span>
-      <Link className="btn btn-ghost btn-sm h-9 shrink-0 px-2 font-normal print:hidden" href={`/bench?piece=${encodeURIComponent(pieceId)}&key=${encodeURIComponent(name)}${partner ? `&way=${partner.direction}` : ''}`} aria-label={`${words} on the Bench`}>
+      <Link
+        className="btn btn-ghost btn-sm h-9 shrink-0 px-2 font-normal print:hidden"
+        href={`/bench?piece=${encodeURIComponent(pieceId)}&key=${encodeURIComponent(name)}${partner ? `&way=${partner.direction}` : ''}`}
+        aria-label={`${words} on the Bench`}
+      >
         Bench <ArrowRight size={16} aria-hidden />
       </Link>
     </li>
@@ -126,12 +186,14 @@ function effortText(effort: number): string {
 const SHOWN_REASONS = 3;
 
 function Why({ why }: { readonly why: readonly string[] }) {
-  const told = (reasons: readonly string[]): string => `${reasons.join('; ')}.`.replace(/^./, (first) => first.toUpperCase());
+  const told = (reasons: readonly string[]): string =>
+    `${reasons.join('; ')}.`.replace(/^./, (first) => first.toUpperCase());
   if (why.length <= SHOWN_REASONS + 1) return <span className="block">{told(why)}</span>;
   return (
     <details>
       <summary className="cursor-pointer list-none">
-        {told(why.slice(0, SHOWN_REASONS)).slice(0, -1)}; <span className="underline underline-offset-2">{why.length - SHOWN_REASONS} more</span>
+        {told(why.slice(0, SHOWN_REASONS)).slice(0, -1)};{' '}
+        <span className="underline underline-offset-2">{why.length - SHOWN_REASONS} more</span>
       </summary>
       <span className="block">{told(why.slice(SHOWN_REASONS))}</span>
     </details>
@@ -139,7 +201,9 @@ function Why({ why }: { readonly why: readonly string[] }) {
 }
 
 function sitting(positions: RankedKey['positions'], moves: number): string {
-  const told = (['left', 'right'] as const).filter((hand) => positions[hand].length > 0).map((hand) => `${hand} ${positions[hand].slice(0, 4).join('–')}${positions[hand].length > 4 ? ' …' : ''}`);
+  const told = (['left', 'right'] as const)
+    .filter((hand) => positions[hand].length > 0)
+    .map((hand) => `${hand} ${positions[hand].slice(0, 4).join('–')}${positions[hand].length > 4 ? ' …' : ''}`);
   return `${moves === 0 ? 'hands stay' : moves === 1 ? '1 move' : `${moves} moves`}: ${told.join(', ')}`;
 }
 

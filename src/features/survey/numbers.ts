@@ -30,5 +30,8 @@ function rangeText(range: RankedKey['register']['right']): string {
 /** The survey as comma-separated values, for any spreadsheet. */
 export function surveyCsv(keys: readonly RankedKey[]): string {
   const rows = keys.map((key) => [...COLUMNS.map(([, value]) => value(key)), key.why.join('; '), key.leaveOut ?? '']);
-  return unparse({ fields: [...COLUMNS.map(([heading]) => heading), 'why', 'left out'], data: rows }, { newline: '\r\n', escapeFormulae: true });
+  return unparse(
+    { fields: [...COLUMNS.map(([heading]) => heading), 'why', 'left out'], data: rows },
+    { newline: '\r\n', escapeFormulae: true },
+  );
 }

@@ -2,11 +2,11 @@
 
 import { useEffect, useState } from 'react';
 import type { Mode } from '@/core/pitch';
-import type { PartnerKey, PartnerWish } from '@/core/job';
-import { PARTNER_NAMES, type Partner } from '@/core/survey';
+import { type PartnerKey, type PartnerOptions, PARTNER_NAMES, type Partner } from '@/core/survey';
 import { RangeFields, useComfortableRange } from '@/features/shared/comfortable-range';
 import { fitWords, INSTRUMENTS, readsWords } from '@/features/shared/partner-words';
 import { coreWorker } from '@/workers/client';
+import { useSame } from '@/features/shared/use-same';
 import type { PieceSource } from '@/workers/protocol';
 import type { RankedKey } from './ranked';
 
@@ -22,8 +22,9 @@ export function PartnerBox({ source, keys, onFound }: PartnerBoxProps) {
   const [partner, setPartner] = useState<Partner | ''>('');
   const comfortable = useComfortableRange();
   const modes = [...new Set(keys.map(({ mode }) => mode))].join();
-  const wish: PartnerWish | null = partner !== '' && comfortable.range ? { voice: 'right', partner, comfortable: comfortable.range } : null;
-  const wanted = wish && JSON.stringify(wish);
+  const wanted = useSame<PartnerOptions | null>(
+    partner !== '' && comfortable.range ? { voice: 'right', partner, comfortable: comfortable.range } : null,
+  );
   useEffect(() => {
     let isWanted = true;
     if (wanted === null) {
@@ -31,8 +32,14 @@ export function PartnerBox({ source, keys, onFound }: PartnerBoxProps) {
       return undefined;
     }
     const ask = async (): Promise<void> => {
-      const answers = await Promise.all(modes.split(',').filter(Boolean).map((mode) => coreWorker().partner(source, JSON.parse(wanted) as PartnerWish, mode as Mode)));
-      if (isWanted) onFound(new Map(answers.flatMap((answer) => (answer.ok ? answer.value : [])).map((key) => [key.key, key])));
+      const answers = await Promise.all(
+        modes
+          .split(',')
+          .filter(Boolean)
+          .map((mode) => coreWorker().partner(source, wanted, mode as Mode)),
+      );
+      if (isWanted)
+        onFound(new Map(answers.flatMap((answer) => (answer.ok ? answer.value : [])).map((key) => [key.key, key])));
     };
     void ask();
     return () => {
@@ -42,12 +49,19 @@ export function PartnerBox({ source, keys, onFound }: PartnerBoxProps) {
   return (
     <details className="relative">
       <summary className="btn btn-sm h-9 font-normal" data-role="partner">
-        {partner === '' ? 'With someone …' : `With ${INSTRUMENTS[partner]}${comfortable.range ? `, ${comfortable.words}` : ''}`}
+        {partner === ''
+          ? 'With someone …'
+          : `With ${INSTRUMENTS[partner]}${comfortable.range ? `, ${comfortable.words}` : ''}`}
       </summary>
       <div className="absolute left-0 z-20 mt-1 flex w-80 flex-col gap-2 rounded-box border border-base-300 bg-base-100 p-3 shadow-lg">
         <label className="flex items-center justify-between gap-2">
           The tune is taken by
-          <select className="select select-sm h-9 w-44" data-role="instrument" value={partner} onChange={(event) => setPartner(event.target.value as Partner | '')}>
+          <select
+            className="select select-sm h-9 w-44"
+            data-role="instrument"
+            value={partner}
+            onChange={(event) => setPartner(event.target.value as Partner | '')}
+          >
             <option value="">nobody</option>
             {PARTNER_NAMES.map((name) => (
               <option key={name} value={name}>

@@ -2,7 +2,7 @@
 
 import { ListPlus, X } from 'lucide-react';
 import { keyPrint, parseKey } from '@/core/pitch';
-import { addToPlan, studioDatabase, takeFromPlan, usePlan, type PieceRecord, type PupilRecord } from '@/data';
+import { change, usePlan, type PieceRecord, type PupilRecord } from '@/data';
 import { useMessages } from '@/features/shared/messages';
 import { pieceTitle } from '@/features/shared/piece-title';
 import type { RankedKey } from './ranked';
@@ -24,20 +24,52 @@ export function PlanBox({ piece, pupil, keys, chosen, onClear }: PlanBoxProps) {
   const add = async (): Promise<void> => {
     if (!pupil) return;
     const label = `“${pieceTitle(piece)}” in ${chosen.map(words).join(', ')} put into ${pupil.name}’s plan`;
-    const added = await addToPlan(studioDatabase(), { pupil: pupil.id, piece: piece.id, keys: chosen }, label);
-    say({ kind: 'done', text: added.length === 0 ? `${pupil.name} has these keys of the piece already.` : `${added.map(words).join(', ')} put into ${pupil.name}’s plan.` });
+    const added = chosen.filter((key) => !planned.some((entry) => entry.key === key));
+    if (
+      await change(
+        {
+          kind: 'plan.add',
+          pupil: pupil.id,
+          piece: piece.id,
+          keys: chosen.map((key) => ({ id: crypto.randomUUID(), key })),
+          atMs: Date.now(),
+        },
+        label,
+      )
+    )
+      return;
+    say({
+      kind: 'done',
+      text:
+        added.length === 0
+          ? `${pupil.name} has these keys of the piece already.`
+          : `${added.map(words).join(', ')} put into ${pupil.name}’s plan.`,
+    });
     onClear();
   };
   if (chosen.length === 0 && planned.length === 0) {
-    return <p className="mt-3 text-sm text-secondary print:hidden">Choose keys to see them bar by bar, or to put them into a pupil’s plan in the order in which you choose them.</p>;
+    return (
+      <p className="mt-3 text-sm text-secondary print:hidden">
+        Choose keys to see them bar by bar, or to put them into a pupil’s plan in the order in which you choose them.
+      </p>
+    );
   }
   return (
-    <section aria-label="Plan" className="sticky bottom-0 z-10 mt-3 flex flex-wrap items-center gap-x-4 gap-y-2 rounded-box border border-base-300 bg-base-100 px-4 py-2 text-sm shadow-lg print:static print:shadow-none" data-role="plan">
+    <section
+      aria-label="Plan"
+      className="sticky bottom-0 z-10 mt-3 flex flex-wrap items-center gap-x-4 gap-y-2 rounded-box border border-base-300 bg-base-100 px-4 py-2 text-sm shadow-lg print:static print:shadow-none"
+      data-role="plan"
+    >
       {chosen.length > 0 ? (
         <>
           <span className="font-semibold">Chosen: {chosen.map(words).join(', ')}</span>
           {pupil ? (
-            <button type="button" className="btn btn-primary btn-sm h-9" data-role="put-into-plan" onClick={() => void add()}>
+            <button
+              type="button"
+              className="btn btn-primary btn-sm h-9"
+              data-role="put-into-plan"
+              onClick={() => void add()}
+            >
               <ListPlus size={16} aria-hidden /> Put into {pupil.name}’s plan
             </button>
           ) : (
@@ -54,7 +86,17 @@ export function PlanBox({ piece, pupil, keys, chosen, onClear }: PlanBoxProps) {
           {planned.map((entry) => (
             <span key={entry.id} className="flex items-center rounded-field border border-base-300 pl-2">
               {words(entry.key)}
-              <button type="button" className="btn btn-ghost btn-sm btn-square size-8" aria-label={`Take ${words(entry.key)} out of the plan`} onClick={() => void takeFromPlan(studioDatabase(), [entry.id], `${words(entry.key)} taken out of ${pupil.name}’s plan`)}>
+              <button
+                type="button"
+                className="btn btn-ghost btn-sm btn-square size-8"
+                aria-label={`Take ${words(entry.key)} out of the plan`}
+                onClick={() =>
+                  void change(
+                    { kind: 'plan.remove', ids: [entry.id] },
+                    `${words(entry.key)} taken out of ${pupil.name}’s plan`,
+                  )
+                }
+              >
                 <X size={14} aria-hidden />
               </button>
             </span>

@@ -12,8 +12,14 @@ export interface RankedKey extends SurveyKey {
 export function ranked(keys: readonly SurveyKey[], order: Order, ownOrder: readonly string[]): readonly RankedKey[] {
   const own = keys.find(({ isOwn }) => isOwn) ?? keys[0];
   if (!own) return [];
-  const rankable = keys.map((facts) => ({ facts, key: keyOf(facts.name), effort: facts.effort, leaveOut: facts.leaveOut }));
-  const sorted = order === 'own' ? inOwnOrder(rankable, ownOrder, keyOf(own.name)) : inOrder(rankable, order, keyOf(own.name));
+  const rankable = keys.map((facts) => ({
+    facts,
+    key: keyOf(facts.name),
+    effort: facts.effort,
+    isLeftOut: facts.leaveOut !== null,
+  }));
+  const sorted =
+    order === 'own' ? inOwnOrder(rankable, ownOrder, keyOf(own.name)) : inOrder(rankable, order, keyOf(own.name));
   return sorted.map(({ facts }, i) => ({ ...facts, rank: i + 1 }));
 }
 

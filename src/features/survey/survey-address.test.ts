@@ -6,13 +6,28 @@ const survey = (said: string) => readQuery(SHAPE, new URLSearchParams(said));
 
 describe('the address of a survey', () => {
   it('holds piece, pupil, order, modes, keys and what is shown', () => {
-    expect(survey('piece=a&pupil=tam&order=own&show=bars&also=parallel,dorian&keys=Bb-major,F%23-minor')).toEqual({ piece: 'a', pupil: 'tam', order: 'own', show: 'bars', also: ['parallel', 'dorian'], keys: ['Bb-major', 'F#-minor'] });
+    expect(survey('piece=a&pupil=tam&order=own&show=bars&also=parallel,dorian&keys=Bb-major,F%23-minor')).toEqual({
+      piece: 'a',
+      pupil: 'tam',
+      order: 'own',
+      show: 'bars',
+      also: ['parallel', 'dorian'],
+      keys: ['Bb-major', 'F#-minor'],
+    });
   });
 
   it('says nothing where it is bare, and what it cannot mean counts as not said', () => {
     expect(survey('')).toEqual({ piece: null, pupil: null, order: null, show: 'list', also: [], keys: [] });
-    expect(survey('order=best&show=everything&also=blue&keys=H-major,C-major')).toEqual({ piece: null, pupil: null, order: null, show: 'list', also: [], keys: [] });
+    expect(survey('order=best&show=everything&also=blue&keys=H-major,C-major')).toEqual({
+      piece: null,
+      pupil: null,
+      order: null,
+      show: 'list',
+      also: [],
+      keys: [],
+    });
   });
 
-  it('a key that is named twice is chosen once', () => expect(survey('keys=C-major,D-major,C-major').keys).toEqual(['C-major', 'D-major']));
+  it('a key that is named twice is chosen once', () =>
+    expect(survey('keys=C-major,D-major,C-major').keys).toEqual(['C-major', 'D-major']));
 });

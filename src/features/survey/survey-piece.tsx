@@ -3,12 +3,12 @@
 import Link from 'next/link';
 import { useCallback, useMemo, useState } from 'react';
 import { Columns3, Download, List, Printer, SlidersHorizontal } from 'lucide-react';
-import type { PartnerKey } from '@/core/job';
-import { changeSettings, studioDatabase, type PieceRecord } from '@/data';
+import type { PartnerKey } from '@/core/survey';
+import { change, type PieceRecord, type PupilRecord, type Settings } from '@/data';
 import { choosePupil } from '@/features/shared/choose-pupil';
 import type { ForWhom } from '@/features/shared/for-whom';
 import { ScreenKeys } from '@/features/shared/key-help';
-import { usePieceWish } from '@/features/shared/piece-wish';
+import { usePieceOptions } from '@/features/shared/piece-options';
 import { pieceTitle } from '@/features/shared/piece-title';
 import { PupilSelect } from '@/features/shared/pupil-select';
 import { saveFile } from '@/features/shared/save-file';
@@ -19,7 +19,7 @@ import { KeyList } from './key-list';
 import { surveyCsv } from './numbers';
 import { PartnerBox } from './partner-box';
 import { PlanBox } from './plan-box';
-import { ranked } from './ranked';
+import { ranked, type RankedKey } from './ranked';
 import { chooseKeys, type Order, type OtherMode, type Show, type SurveyAddress } from './survey-address';
 import { useSurvey } from './use-survey';
 
@@ -52,56 +52,73 @@ const MODE_NAMES: readonly (readonly [OtherMode, string])[] = [
 ];
 
 /** The survey of one piece for one pupil. */
+/** The keys of the survey: how the keys are ranked, and what is shown of them. */
+const SHORTCUTS = [
+  ...ORDER_NAMES.map(([name, words], i) => ({
+    key: String(i + 1),
+    does: `put the keys ${words === 'my own order' ? 'into my own order' : words}`,
+    act: () => changeQuery({ order: name }, 'replace'),
+  })),
+  ...SHOW_NAMES.map(([name, words]) => ({
+    key: { list: 'k', bars: 'b', picture: 'p' }[name],
+    does: `show ${words.toLowerCase()}`,
+    act: () => changeQuery({ show: name === 'list' ? null : name }, 'replace'),
+  })),
+];
+
 export function SurveyPiece({ piece, whom, address }: SurveyPieceProps) {
   const { settings, pupils, pupil } = whom;
-  const asked = usePieceWish(piece, settings, pupil);
+  const asked = usePieceOptions(piece, settings, pupil);
   const also = address.also.join();
   const modes = useMemo(() => ['own' as const, ...(also === '' ? [] : (also.split(',') as OtherMode[]))], [also]);
   const survey = useSurvey(asked, modes);
   const order = address.order ?? settings.keyOrder;
   const keys = useMemo(() => ranked(survey.keys, order, settings.ownOrder), [survey.keys, order, settings.ownOrder]);
   const [partners, setPartners] = useState<ReadonlyMap<string, PartnerKey> | null>(null);
-  const title = pieceTitle(piece);
   const own = keys.find(({ isOwn }) => isOwn);
   const chosen = address.keys.filter((name) => keys.some((key) => key.name === name));
-  const toggle = useCallback((name: string) => chooseKeys(address.keys.includes(name) ? address.keys.filter((other) => other !== name) : [...address.keys, name]), [address.keys]);
-  const setOwnOrder = (tonics: readonly string[]): void => void changeSettings(studioDatabase(), { ownOrder: [...tonics] }, 'own order of keys');
-  const shortcuts = useMemo(
-    () => [
-      ...ORDER_NAMES.map(([name, words], i) => ({ key: String(i + 1), does: `put the keys ${words === 'my own order' ? 'into my own order' : words}`, act: () => changeQuery({ order: name }, 'replace') })),
-      ...SHOW_NAMES.map(([name, words]) => ({ key: { list: 'k', bars: 'b', picture: 'p' }[name], does: `show ${words.toLowerCase()}`, act: () => changeQuery({ show: name === 'list' ? null : name }, 'replace') })),
-    ],
-    [],
+  const toggle = useCallback(
+    (name: string) =>
+      chooseKeys(
+        address.keys.includes(name) ? address.keys.filter((other) => other !== name) : [...address.keys, name],
+      ),
+    [address.keys],
   );
+  const setOwnOrder = (tonics: readonly string[]): void =>
+    void change({ kind: 'settings.change', change: { ownOrder: [...tonics] } }, 'own order of keys');
   return (
-    <div className="mx-auto max-w-7xl px-4 py-4" data-role="survey" data-piece={piece.id} data-known={survey.keys.length} data-whole={survey.surveyed !== null}>
-      <ScreenKeys keys={shortcuts} />
-      <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
-        <h1 className="text-2xl font-semibold">Keys for “{title}”</h1>
-        <PupilSelect pupils={pupils} chosen={pupil} settings={settings} onChoose={choosePupil} />
-        <span className="ml-auto flex gap-2 print:hidden">
-          <Link className="btn btn-sm h-9 font-normal" href={`/bench?piece=${encodeURIComponent(piece.id)}`}>
-            On the Bench
-          </Link>
-          <button type="button" className="btn btn-sm h-9 font-normal" disabled={survey.surveyed === null} onClick={() => saveFile(`keys-${piece.id}.csv`, 'text/csv;charset=utf-8', surveyCsv(keys))}>
-            <Download size={16} aria-hidden /> Numbers as CSV
-          </button>
-          <button type="button" className="btn btn-sm h-9 font-normal" onClick={() => window.print()}>
-            <Printer size={16} aria-hidden /> Print
-          </button>
-        </span>
-      </div>
+    <div
+      className="mx-auto max-w-7xl px-4 py-4"
+      data-role="survey"
+      data-piece={piece.id}
+      data-known={survey.keys.length + survey.unwritable.length}
+      data-whole={survey.surveyed !== null}
+    >
+      <ScreenKeys keys={SHORTCUTS} />
+      <SurveyHead {...{ piece, pupils, pupil, settings, keys }} isWhole={survey.surveyed !== null} />
       <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2 text-sm print:hidden">
         <span className="join" role="group" aria-label="What is shown">
           {SHOW_NAMES.map(([name, words, Icon]) => (
-            <button key={name} type="button" data-show={name} aria-pressed={address.show === name} className="btn btn-sm join-item h-9 font-normal aria-pressed:bg-base-300 aria-pressed:font-semibold" onClick={() => changeQuery({ show: name === 'list' ? null : name }, 'replace')}>
+            <button
+              key={name}
+              type="button"
+              data-show={name}
+              aria-pressed={address.show === name}
+              className="btn btn-sm join-item h-9 font-normal aria-pressed:bg-base-300 aria-pressed:font-semibold"
+              onClick={() => changeQuery({ show: name === 'list' ? null : name }, 'replace')}
+            >
               <Icon size={16} aria-hidden /> {words}
             </button>
           ))}
         </span>
         <label className="flex items-center gap-1.5">
           ranked
-          <select className="select select-sm h-9 w-40" data-role="order" value={order} onChange={(event) => changeQuery({ order: event.target.value }, 'replace')}>
+          <select
+            className="select select-sm h-9 w-40"
+            data-role="order"
+            value={order}
+            onChange={(event) => changeQuery({ order: event.target.value }, 'replace')}
+          >
             {ORDER_NAMES.map(([name, words]) => (
               <option key={name} value={name}>
                 {words}
@@ -118,11 +135,68 @@ export function SurveyPiece({ piece, whom, address }: SurveyPieceProps) {
           {survey.trouble.message} {survey.trouble.hint}
         </p>
       ) : null}
-      {own && own.why.length === 1 && own.effort === 0 ? <p className="mb-2 text-sm text-secondary">In its own key, {own.words}, no finger lies on a black key and nothing has to change: effort 0.</p> : null}
-      {address.show === 'list' ? <KeyList keys={keys} chosen={chosen} pieceId={piece.id} partners={partners} pupil={pupil} order={order} onToggle={toggle} onOrder={setOwnOrder} /> : null}
-      {address.show === 'bars' ? <BarsBeside source={asked.source} wish={asked.wish} keys={keys} chosen={chosen} onToggle={toggle} /> : null}
+      {own && own.why.length === 1 && own.effort === 0 ? (
+        <p className="mb-2 text-sm text-secondary">
+          In its own key, {own.words}, no finger lies on a black key and nothing has to change: effort 0.
+        </p>
+      ) : null}
+      {address.show === 'list' ? (
+        <KeyList
+          keys={keys}
+          chosen={chosen}
+          pieceId={piece.id}
+          partners={partners}
+          pupil={pupil}
+          order={order}
+          onToggle={toggle}
+          onOrder={setOwnOrder}
+        />
+      ) : null}
+      {survey.unwritable.map(({ name, words, reason }) => (
+        <p key={name} data-unwritable={name} className="mt-2 text-sm text-secondary">
+          {words} is not among them: {reason}
+        </p>
+      ))}
+      {address.show === 'bars' ? (
+        <BarsBeside source={asked.source} options={asked.options} keys={keys} chosen={chosen} onToggle={toggle} />
+      ) : null}
       {address.show === 'picture' ? <EffortPicture keys={keys} /> : null}
       <PlanBox piece={piece} pupil={pupil} keys={keys} chosen={chosen} onClear={() => chooseKeys([])} />
+    </div>
+  );
+}
+
+interface SurveyHeadProps {
+  readonly piece: PieceRecord;
+  readonly pupils: readonly PupilRecord[];
+  readonly pupil: PupilRecord | null;
+  readonly settings: Settings;
+  readonly keys: readonly RankedKey[];
+  readonly isWhole: boolean;
+}
+
+/** Which piece, for whom, and what can be taken along. */
+function SurveyHead({ piece, pupils, pupil, settings, keys, isWhole }: SurveyHeadProps) {
+  return (
+    <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
+      <h1 className="text-2xl font-semibold">Keys for “{pieceTitle(piece)}”</h1>
+      <PupilSelect pupils={pupils} chosen={pupil} settings={settings} onChoose={choosePupil} />
+      <span className="ml-auto flex gap-2 print:hidden">
+        <Link className="btn btn-sm h-9 font-normal" href={`/bench?piece=${encodeURIComponent(piece.id)}`}>
+          On the Bench
+        </Link>
+        <button
+          type="button"
+          className="btn btn-sm h-9 font-normal"
+          disabled={!isWhole}
+          onClick={() => saveFile(`keys-${piece.id}.csv`, 'text/csv;charset=utf-8', surveyCsv(keys))}
+        >
+          <Download size={16} aria-hidden /> Numbers as CSV
+        </button>
+        <button type="button" className="btn btn-sm h-9 font-normal" onClick={() => window.print()}>
+          <Printer size={16} aria-hidden /> Print
+        </button>
+      </span>
     </div>
   );
 }
@@ -135,12 +209,22 @@ function OtherModes({ chosen }: { readonly chosen: readonly OtherMode[] }) {
   return (
     <details className="relative">
       <summary className="btn btn-sm h-9 font-normal" data-role="modes">
-        Also in{chosen.length === 0 ? ' …' : `: ${chosen.map((mode) => MODE_NAMES.find(([name]) => name === mode)?.[1] ?? mode).join(', ')}`}
+        Also in
+        {chosen.length === 0
+          ? ' …'
+          : `: ${chosen.map((mode) => MODE_NAMES.find(([name]) => name === mode)?.[1] ?? mode).join(', ')}`}
       </summary>
       <div className="absolute left-0 z-20 mt-1 flex w-56 flex-col rounded-box border border-base-300 bg-base-100 p-3 shadow-lg">
         {MODE_NAMES.map(([mode, words]) => (
           <label key={mode} className="flex min-h-9 cursor-pointer items-center gap-2">
-            <input type="checkbox" className="size-5 accent-primary" data-mode={mode} checked={chosen.includes(mode)} onChange={() => toggle(mode)} /> {words}
+            <input
+              type="checkbox"
+              className="size-5 accent-primary"
+              data-mode={mode}
+              checked={chosen.includes(mode)}
+              onChange={() => toggle(mode)}
+            />{' '}
+            {words}
           </label>
         ))}
       </div>

@@ -11,7 +11,13 @@ export function SurveyScreen() {
   const address = useSurveyAddress();
   const piece = usePiece(address.piece);
   const whom = useForWhom(address.pupil);
-  if (address.piece === null) return <WhichPiece words="Its keys are put into order for a pupil, each with what it costs and why. Drop a MusicXML, ABC or MIDI file anywhere to bring one in." addressOf={({ id }) => `/survey?piece=${encodeURIComponent(id)}`} />;
+  if (address.piece === null)
+    return (
+      <WhichPiece
+        words="Its keys are put into order for a pupil, each with what it costs and why. Drop a MusicXML, ABC or MIDI file anywhere to bring one in."
+        addressOf={({ id }) => `/survey?piece=${encodeURIComponent(id)}`}
+      />
+    );
   if (piece === null) return <MissingPiece />;
   if (!piece || !whom) return <p className="p-8">Opening the survey …</p>;
   return <SurveyPiece key={piece.id} piece={piece} whom={whom} address={address} />;

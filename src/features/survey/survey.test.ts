@@ -29,10 +29,19 @@ const key = (name: string, effort: number, more: Partial<SurveyKey> = {}): Surve
 });
 
 describe('ranked', () => {
-  const keys = [key('C-major', 0), key('G-major', 0.1), key('F-major', 2), key('D-major', 1.9), key('Eb-major', 6, { leaveOut: '=thumb on black' }), key('D-minor', 0.05)];
-  const names = (order: Parameters<typeof ranked>[1], own: readonly string[] = []) => ranked(keys, order, own).map(({ name }) => name);
+  const keys = [
+    key('C-major', 0),
+    key('G-major', 0.1),
+    key('F-major', 2),
+    key('D-major', 1.9),
+    key('Eb-major', 6, { leaveOut: '=thumb on black' }),
+    key('D-minor', 0.05),
+  ];
+  const names = (order: Parameters<typeof ranked>[1], own: readonly string[] = []) =>
+    ranked(keys, order, own).map(({ name }) => name);
 
-  it('ranks all modes together, by ease', () => expect(names('ease')).toEqual(['C-major', 'D-minor', 'G-major', 'D-major', 'F-major', 'Eb-major']));
+  it('ranks all modes together, by ease', () =>
+    expect(names('ease')).toEqual(['C-major', 'D-minor', 'G-major', 'D-major', 'F-major', 'Eb-major']));
 
   it('takes the teacher’s own order, the others after it, what is left out last', () => {
     expect(names('own', ['F', 'Eb', 'D'])).toEqual(['F-major', 'D-minor', 'D-major', 'C-major', 'G-major', 'Eb-major']);
@@ -48,7 +57,16 @@ describe('the numbers as CSV', () => {
   it('have a line for each key under the headings of the table, and what is said of it', () => {
     const { data } = Papa.parse<Record<string, string>>(text, { header: true });
     expect(Object.keys(data[0] ?? {})).toEqual([...COLUMNS.map(([heading]) => heading), 'why', 'left out']);
-    expect(data.map((row) => [row['place'], row['key'], row['effort'], row['black keys: right'], row['range right'], row['widest left (mm)']])).toEqual([
+    expect(
+      data.map((row) => [
+        row['place'],
+        row['key'],
+        row['effort'],
+        row['black keys: right'],
+        row['range right'],
+        row['widest left (mm)'],
+      ]),
+    ).toEqual([
       ['1', 'C major', '0', '4', 'F4–C5', ''],
       ['2', 'Eb major', '6', '4', 'F4–C5', ''],
     ]);

@@ -20,8 +20,9 @@ export interface WindowSize {
   readonly height: number;
 }
 
-/** How long a test waits for what must be seen; much longer than it ever takes, since a busy machine can be ten times slower. */
-const PATIENCE_MS = 75_000;
+/** How long a test waits for what must be seen; much longer than it ever takes, since a busy machine can be ten times slower. Whoever looks for a
+ * fault may set less. */
+const PATIENCE_MS = Number(process.env['NEW_THUMB_PATIENCE_MS'] ?? 75_000);
 
 const DESK: WindowSize = { width: 1280, height: 800 };
 
@@ -44,13 +45,19 @@ export async function arriveAtShelf(size: WindowSize = DESK): Promise<Teacher> {
 const DEMO_PIECES = 12;
 
 /** Another tab in the same browser, with the same studio. */
-export async function newTab(browser: Browser, size: WindowSize = DESK, strangers: string[] = [], complaints: string[] = []): Promise<Page> {
+export async function newTab(
+  browser: Browser,
+  size: WindowSize = DESK,
+  strangers: string[] = [],
+  complaints: string[] = [],
+): Promise<Page> {
   const page = await browser.newPage();
   await page.setViewport(size);
   page.setDefaultTimeout(PATIENCE_MS);
   page.on('request', (request) => {
     const address = request.url();
-    if (!address.startsWith(home()) && !address.startsWith('blob:') && !address.startsWith('data:')) strangers.push(address);
+    if (!address.startsWith(home()) && !address.startsWith('blob:') && !address.startsWith('data:'))
+      strangers.push(address);
   });
   page.on('pageerror', (error) => complaints.push(String(error)));
   page.on('console', (message) => {
@@ -94,7 +101,14 @@ async function walk(page: Page, path: string): Promise<void> {
     document.querySelector('main')?.firstElementChild?.setAttribute('data-left', '');
     (window as unknown as NextWindow).next?.router?.push(wanted);
   }, path);
-  await page.waitForFunction((wanted: string) => location.pathname === wanted && document.querySelector('[data-left]') === null && document.querySelector('main')?.firstElementChild, {}, placeOf(home() + path));
+  await page.waitForFunction(
+    (wanted: string) =>
+      location.pathname === wanted &&
+      document.querySelector('[data-left]') === null &&
+      document.querySelector('main')?.firstElementChild,
+    {},
+    placeOf(home() + path),
+  );
 }
 
 /** How Next lets go to a place from outside its links. */
@@ -116,7 +130,9 @@ export async function sees(page: Page, text: string): Promise<void> {
 /** Waits until so many pieces stand on the shelf, each with its opening engraved. */
 export async function seesCards(page: Page, count: number): Promise<void> {
   await page.waitForFunction(
-    (wanted: number) => document.querySelectorAll('[data-piece]').length === wanted && document.querySelectorAll('[data-piece] figure[aria-busy=false]').length === wanted,
+    (wanted: number) =>
+      document.querySelectorAll('[data-piece]').length === wanted &&
+      document.querySelectorAll('[data-piece] figure[aria-busy=false]').length === wanted,
     {},
     count,
   );
@@ -128,7 +144,10 @@ export async function press(page: Page, text: string): Promise<void> {
 }
 
 /** Drops files on the window, as from a folder. */
-export async function drop(page: Page, files: readonly { readonly name: string; readonly text: string }[]): Promise<void> {
+export async function drop(
+  page: Page,
+  files: readonly { readonly name: string; readonly text: string }[],
+): Promise<void> {
   await page.evaluate((given) => {
     const transfer = new DataTransfer();
     for (const { name, text } of given) transfer.items.add(new File([text], name));
@@ -137,7 +156,10 @@ export async function drop(page: Page, files: readonly { readonly name: string; 
 }
 
 /** Does something that saves a file, and reads what was saved. */
-export async function saved(browser: Browser, deed: () => Promise<void>): Promise<{ readonly name: string; readonly bytes: Uint8Array }> {
+export async function saved(
+  browser: Browser,
+  action: () => Promise<void>,
+): Promise<{ readonly name: string; readonly bytes: Uint8Array }> {
   const folder = mkdtempSync(join(tmpdir(), 'new-thumb-saved-'));
   const session = await browser.target().createCDPSession();
   await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder, eventsEnabled: true });
@@ -151,7 +173,7 @@ export async function saved(browser: Browser, deed: () => Promise<void>): Promis
       if (event.state === 'canceled') reject(new Error('the download was cancelled'));
     });
   });
-  await deed();
+  await action();
   await done;
   await session.detach();
   return { name, bytes: new Uint8Array(readFileSync(join(folder, name))) };

@@ -1,6 +1,6 @@
 import { refuse } from '@/api/answers';
 import { movedPiece, withSentPiece } from '@/api/handle';
-import { reportOf } from '@/core/job';
+import { reportOf } from '@/api/report';
 
 /** Tells what moving the piece does: notes, positions, flags. */
 export async function POST(request: Request): Promise<Response> {

@@ -1,6 +1,6 @@
 import { refuse } from '@/api/answers';
 import { movedPiece, withSentPiece } from '@/api/handle';
-import { saveAs } from '@/core/job';
+import { saveAs } from '@/core/piece';
 
 /** Sends the piece in another key, as a file. */
 export async function POST(request: Request): Promise<Response> {
@@ -9,6 +9,8 @@ export async function POST(request: Request): Promise<Response> {
     if (!moved.ok) return refuse(moved.error);
     const { name, mediaType, content } = saveAs(sent.piece, moved.value.after, sent.query.format);
     const body = typeof content === 'string' ? content : new Uint8Array(content);
-    return new Response(body, { headers: { 'Content-Type': mediaType, 'Content-Disposition': `attachment; filename="${name}"` } });
+    return new Response(body, {
+      headers: { 'Content-Type': mediaType, 'Content-Disposition': `attachment; filename="${name}"` },
+    });
   });
 }

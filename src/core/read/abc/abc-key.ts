@@ -1,10 +1,29 @@
-import { keyOfSignature, parseName, signatureAlter, signatureOf, stepOfLetter, type Letter, type Mode, type Step } from '../../pitch';
+import {
+  keyOfSignature,
+  parseName,
+  signatureAlter,
+  signatureOf,
+  stepOfLetter,
+  type Letter,
+  type Mode,
+  type Step,
+} from '../../pitch';
 import type { Meter } from '../../time';
 import type { AbcKey, AbcMeter } from './abc-tree';
 
 /** Mode names of ABC, by their first three letters. Source: ABC standard 2.1, section 4.6, from memory. */
 const MODES: Readonly<Record<string, Mode>> = {
-  '': 'major', maj: 'major', ion: 'ionian', m: 'minor', min: 'minor', aeo: 'aeolian', mix: 'mixolydian', dor: 'dorian', phr: 'phrygian', lyd: 'lydian', loc: 'locrian',
+  '': 'major',
+  maj: 'major',
+  ion: 'ionian',
+  m: 'minor',
+  min: 'minor',
+  aeo: 'aeolian',
+  mix: 'mixolydian',
+  dor: 'dorian',
+  phr: 'phrygian',
+  lyd: 'lydian',
+  loc: 'locrian',
 };
 
 /** A key field: one of the fifteen signatures, and the letters that the field alters otherwise (`K:D phr ^F`). */
@@ -29,14 +48,20 @@ export function readAbcKey(key: AbcKey): AbcSignature | null {
   const fifths = named?.fifths ?? [...signs.values()].reduce((sum, alter) => sum + alter, 0);
   if (Math.abs(fifths) > 7) return null;
   const steps: readonly Step[] = [0, 1, 2, 3, 4, 5, 6];
-  const extra = new Map(steps.map((step): [Step, number] => [step, signs.get(step) ?? 0]).filter(([step, alter]) => alter !== signatureAlter(fifths, step)));
+  const extra = new Map(
+    steps
+      .map((step): [Step, number] => [step, signs.get(step) ?? 0])
+      .filter(([step, alter]) => alter !== signatureAlter(fifths, step)),
+  );
   return { fifths, mode: named?.mode ?? null, extra };
 }
 
 /** The key that the field names; none for the keys of the pipes, or where there is no tonic. */
 function namedKey(key: AbcKey): { readonly fifths: number; readonly mode: Mode } | null {
   const mode = MODES[(key.mode ?? '').toLowerCase().slice(0, 3)];
-  const tonic = parseName(`${key.root ?? ''}${key.acc === 'sharp' || key.acc === '#' ? '#' : key.acc === 'flat' || key.acc === 'b' ? 'b' : ''}`);
+  const tonic = parseName(
+    `${key.root ?? ''}${key.acc === 'sharp' || key.acc === '#' ? '#' : key.acc === 'flat' || key.acc === 'b' ? 'b' : ''}`,
+  );
   if (!mode || !tonic) return null;
   const fifths = signatureOf({ tonic, mode });
   return keyOfSignature(fifths, mode).ok && Math.abs(fifths) <= 7 ? { fifths, mode } : null;

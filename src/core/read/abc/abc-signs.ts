@@ -38,13 +38,27 @@ export function pitchOf(note: AbcPitch, memory: SignMemory, propagation: Propaga
   const octave = Math.floor(letters / 7);
   const tied = memory.tied.get(letters);
   memory.tied.delete(letters);
-  const alter = alterOf(note, step, letters, tied, memory, propagation);
+  const alter = alterOf(note, step, { letters, tied, memory, propagation });
   if (alter === undefined) return null;
   if (note.startTie) memory.tied.set(letters, alter);
   return { step, alter, octave };
 }
 
-function alterOf(note: AbcPitch, step: Step, letters: number, tied: number | undefined, memory: SignMemory, propagation: Propagation): number | undefined {
+function alterOf(
+  note: AbcPitch,
+  step: Step,
+  {
+    letters,
+    tied,
+    memory,
+    propagation,
+  }: {
+    readonly letters: number;
+    readonly tied: number | undefined;
+    readonly memory: SignMemory;
+    readonly propagation: Propagation;
+  },
+): number | undefined {
   const plain = memory.extra.get(step) ?? signatureAlter(memory.fifths, step);
   if (note.accidental !== undefined) {
     const alter = ALTERS[note.accidental];

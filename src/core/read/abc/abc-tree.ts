@@ -70,6 +70,10 @@ export interface AbcStaff {
 
 export interface AbcTune {
   readonly lines: readonly { readonly staff?: readonly AbcStaff[] }[];
-  readonly metaText: { readonly title?: unknown; readonly composer?: unknown; readonly tempo?: { readonly duration?: readonly number[]; readonly bpm?: number } };
+  readonly metaText: {
+    readonly title?: unknown;
+    readonly composer?: unknown;
+    readonly tempo?: { readonly duration?: readonly number[]; readonly bpm?: number };
+  };
   readonly warnings?: readonly string[];
 }

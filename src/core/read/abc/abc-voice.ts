@@ -1,9 +1,14 @@
-import { err, ok, type Fault, type Result } from '../../result';
+import { err, ok, type Fault, type Result } from '../../base';
 import type { Finger } from '../../score';
-import type { Meter, Ticks } from '../../time';
-import { barTicks } from '../../time';
-import { parseChordSymbol } from '../compose/chord-symbol';
-import { PLAIN_EVENT, PLAIN_TICKS, type PlainEvent, type PlainLyric, type PlainNote } from '../compose/plain-piece';
+import { type Meter, type Ticks, barTicks } from '../../time';
+import {
+  parseChordSymbol,
+  PLAIN_EVENT,
+  PLAIN_TICKS,
+  type PlainEvent,
+  type PlainLyric,
+  type PlainNote,
+} from '../../plain-piece';
 import { readAbcKey, readAbcMeter, type AbcSignature } from './abc-key';
 import { newMemory, pitchOf, type Propagation, type SignMemory } from './abc-signs';
 import type { AbcElement, AbcPitch } from './abc-tree';
@@ -21,7 +26,17 @@ export interface AbcBar {
   style: 'regular' | 'double' | 'final';
 }
 
-const newBar = (): AbcBar => ({ events: [], length: 0, key: null, meter: null, repeatStart: false, repeatEnd: false, endingStart: null, endingStop: null, style: 'regular' });
+const newBar = (): AbcBar => ({
+  events: [],
+  length: 0,
+  key: null,
+  meter: null,
+  repeatStart: false,
+  repeatEnd: false,
+  endingStart: null,
+  endingStop: null,
+  style: 'regular',
+});
 
 interface Tuplet {
   readonly actual: number;
@@ -40,6 +55,7 @@ export interface VoiceReader {
 
 const WHOLE = 4 * PLAIN_TICKS;
 
+// eslint-disable-next-line max-lines-per-function -- small functions that share what was read of one voice so far
 export function voiceReader(text: string, propagation: Propagation): VoiceReader {
   const bars: AbcBar[] = [newBar()];
   const memory: SignMemory = newMemory(0);
@@ -83,13 +99,21 @@ export function voiceReader(text: string, propagation: Propagation): VoiceReader
 
   const takeNote = (element: AbcElement): Result<null, Fault> => {
     if (element.startTriplet !== undefined) {
-      tuplet = { actual: element.startTriplet, normal: Math.round(element.startTriplet * (element.tripletMultiplier ?? 2 / 3)), isFirst: true };
+      tuplet = {
+        actual: element.startTriplet,
+        normal: Math.round(element.startTriplet * (element.tripletMultiplier ?? 2 / 3)),
+        isFirst: true,
+      };
     }
     const printed = printedLength(element, meter);
     const duration = tuplet ? (printed * tuplet.normal) / tuplet.actual : printed;
-    const notes = notesOf(element, text, memory, propagation, String(bars.length));
+    const notes = notesOf(element, text, { memory, propagation, bar: String(bars.length) });
     if (!notes.ok) return notes;
-    const graces = notesOf({ ...element, pitches: element.gracenotes ?? [], decoration: [], startChar: 0, endChar: 0 }, '', memory, propagation, String(bars.length));
+    const graces = notesOf(
+      { ...element, pitches: element.gracenotes ?? [], decoration: [], startChar: 0, endChar: 0 },
+      '',
+      { memory, propagation, bar: String(bars.length) },
+    );
     if (!graces.ok) return graces;
     if (element.startBeam) isBeamed = true;
     const beam = !isBeamed ? null : element.startBeam ? 'begin' : element.endBeam ? 'end' : 'continue';
@@ -103,7 +127,12 @@ export function voiceReader(text: string, propagation: Propagation): VoiceReader
         duration,
         notes: notes.value,
         graces: graces.value,
-        tuplet: tuplet && { actual: tuplet.actual, normal: tuplet.normal, begins: tuplet.isFirst, ends: element.endTriplet === true },
+        tuplet: tuplet && {
+          actual: tuplet.actual,
+          normal: tuplet.normal,
+          begins: tuplet.isFirst,
+          ends: element.endTriplet === true,
+        },
         lyrics: lyricsOf(element, verses),
         beam,
       });
@@ -124,12 +153,16 @@ export function voiceReader(text: string, propagation: Propagation): VoiceReader
           return ok(null);
         case 'key': {
           const key = readAbcKey(element);
-          if (!key) return err({ code: 'read.key-steps', bar: String(bars.length), at: placeIn(text, element.startChar) });
+          if (!key)
+            return err({ code: 'read.key-steps', bar: String(bars.length), at: placeIn(text, element.startChar) });
           setKey(key);
           return ok(null);
         }
         case 'meter': {
-          const read = readAbcMeter({ ...(element.type === undefined ? {} : { type: element.type }), ...(element.value === undefined ? {} : { value: element.value }) });
+          const read = readAbcMeter({
+            ...(element.type === undefined ? {} : { type: element.type }),
+            ...(element.value === undefined ? {} : { value: element.value }),
+          });
           if (read) {
             bar().meter = read;
             meter = read;
@@ -159,7 +192,15 @@ function printedLength(element: AbcElement, meter: Meter): Ticks {
   return Math.round((element.duration ?? 0) * WHOLE);
 }
 
-function notesOf(element: AbcElement, text: string, memory: SignMemory, propagation: Propagation, bar: string): Result<readonly PlainNote[], Fault> {
+function notesOf(
+  element: AbcElement,
+  text: string,
+  {
+    memory,
+    propagation,
+    bar,
+  }: { readonly memory: SignMemory; readonly propagation: Propagation; readonly bar: string },
+): Result<readonly PlainNote[], Fault> {
   const fingers = fingersOf(element, text);
   const notes: PlainNote[] = [];
   for (const [i, note] of (element.pitches ?? []).entries()) {
@@ -193,18 +234,34 @@ function fingersOf(element: AbcElement, text: string): readonly (Finger | null)[
 
 /** Dynamics that are drawn as such. */
 const DYNAMICS = ['ppp', 'pp', 'p', 'mp', 'mf', 'f', 'ff', 'fff', 'sfz'];
-const ARTICULATIONS: Readonly<Record<string, 'staccato' | 'accent' | 'tenuto'>> = { staccato: 'staccato', accent: 'accent', emphasis: 'accent', '>': 'accent', tenuto: 'tenuto' };
+const ARTICULATIONS: Readonly<Record<string, 'staccato' | 'accent' | 'tenuto'>> = {
+  staccato: 'staccato',
+  accent: 'accent',
+  emphasis: 'accent',
+  '>': 'accent',
+  tenuto: 'tenuto',
+};
 
-function marksOf(element: AbcElement): Pick<PlainEvent, 'slurStarts' | 'slurStops' | 'chordSymbol' | 'dynamic' | 'articulations' | 'hasFermata' | 'words'> {
+function marksOf(
+  element: AbcElement,
+): Pick<PlainEvent, 'slurStarts' | 'slurStops' | 'chordSymbol' | 'dynamic' | 'articulations' | 'hasFermata' | 'words'> {
   const names = element.decoration ?? [];
   const pitches = element.pitches ?? [];
-  const count = (of: 'startSlur' | 'endSlur'): number => (element[of]?.length ?? 0) + pitches.reduce((sum, note) => sum + (note[of]?.length ?? 0), 0);
-  const symbols = (element.chord ?? []).map(({ name, position }) => ({ name, chord: position === 'default' ? parseChordSymbol(name) : null }));
+  const count = (of: 'startSlur' | 'endSlur'): number =>
+    (element[of]?.length ?? 0) + pitches.reduce((sum, note) => sum + (note[of]?.length ?? 0), 0);
+  const symbols = (element.chord ?? []).map(({ name, position }) => ({
+    name,
+    chord: position === 'default' ? parseChordSymbol(name) : null,
+  }));
   return {
     slurStarts: count('startSlur'),
     slurStops: count('endSlur'),
     chordSymbol: symbols.find(({ chord }) => chord)?.chord ?? null,
-    words: symbols.filter(({ chord }) => !chord).map(({ name }) => name).join(' ') || null,
+    words:
+      symbols
+        .filter(({ chord }) => !chord)
+        .map(({ name }) => name)
+        .join(' ') || null,
     dynamic: names.find((name) => DYNAMICS.includes(name)) ?? null,
     articulations: names.flatMap((name) => ARTICULATIONS[name] ?? []),
     hasFermata: names.includes('fermata'),
@@ -218,7 +275,13 @@ function lyricsOf(element: AbcElement, verses: boolean[]): readonly PlainLyric[]
     const goesOn = divider === '-';
     if (syllable === '') return [];
     verses[i] = goesOn;
-    return [{ text: syllable, syllabic: inWord ? (goesOn ? 'middle' : 'end') : goesOn ? 'begin' : 'single', extends: divider === '_' }];
+    return [
+      {
+        text: syllable,
+        syllabic: inWord ? (goesOn ? 'middle' : 'end') : goesOn ? 'begin' : 'single',
+        extends: divider === '_',
+      },
+    ];
   });
 }
 

@@ -1,19 +1,28 @@
 import { describe, expect, it } from '@jest/globals';
 import { pitchText } from '../../pitch';
 import { attributesOf, itemsOf, notesOf } from '../../score';
-import { childElements, textOf } from '../../markup';
+import { childElements, textOf } from '../../xml';
 import { writeMusicXml } from '../../write';
-import { openPiece, type OpenedPiece } from '../../job';
-import { unwrap } from '../../result';
+import { openPiece, type OpenedPiece } from '../../piece';
+import { unwrap } from '../../base';
 import { bytesOf } from '../../../../tests/support/build-piece';
 import { splitAbc } from './read-abc';
 
 const tune = (body: string, header = 'M:4/4\nL:1/4\nK:C'): string => `X:1\nT:Test\n${header}\n${body}\n`;
 const open = (text: string): OpenedPiece => unwrap(openPiece(bytesOf(text), { format: 'abc', key: null, part: null }));
-const pitches = (text: string): string => open(text).notes.map(({ pitch }) => pitchText(pitch)).join(' ');
-const lengths = (text: string): string => open(text).notes.map(({ duration }) => duration / open(text).score.ticksPerQuarter).join(' ');
+const pitches = (text: string): string =>
+  open(text)
+    .notes.map(({ pitch }) => pitchText(pitch))
+    .join(' ');
+const lengths = (text: string): string =>
+  open(text)
+    .notes.map(({ duration }) => duration / open(text).score.ticksPerQuarter)
+    .join(' ');
 const xml = (text: string): string => writeMusicXml(open(text).score);
-const remarks = (text: string): readonly string[] => open(text).remarks.map(({ code }) => code).filter((code) => code !== 'key-guessed');
+const remarks = (text: string): readonly string[] =>
+  open(text)
+    .remarks.map(({ code }) => code)
+    .filter((code) => code !== 'key-guessed');
 
 describe('reading ABC (standard 2.1, from memory)', () => {
   it.each([
@@ -50,7 +59,8 @@ describe('reading ABC (standard 2.1, from memory)', () => {
   });
 
   it('has keys with their modes, and changes inside', () => {
-    const keyOf = (key: string): string => JSON.stringify(open(tune('C4', `M:4/4\nL:1/4\nK:${key}`)).score.parts.flatMap(attributesOf)[0]?.keys[0]);
+    const keyOf = (key: string): string =>
+      JSON.stringify(open(tune('C4', `M:4/4\nL:1/4\nK:${key}`)).score.parts.flatMap(attributesOf)[0]?.keys[0]);
     expect(keyOf('Bb')).toContain('"fifths":-2,"mode":"major"');
     expect(keyOf('F#m')).toContain('"fifths":3,"mode":"minor"');
     expect(keyOf('Ddor')).toContain('"fifths":0,"mode":"dorian"');
@@ -59,9 +69,17 @@ describe('reading ABC (standard 2.1, from memory)', () => {
   });
 
   it('takes two voices as two hands, fingers as fingers', () => {
-    const piece = open('X:1\nT:Two\nM:4/4\nL:1/4\n%%score {R L}\nV:R clef=treble\nV:L clef=bass\nK:C\nV:R\n!1!C !2!D [!1!E!3!G]2|\nV:L\n!5!C,4|\n');
+    const piece = open(
+      'X:1\nT:Two\nM:4/4\nL:1/4\n%%score {R L}\nV:R clef=treble\nV:L clef=bass\nK:C\nV:R\n!1!C !2!D [!1!E!3!G]2|\nV:L\n!5!C,4|\n',
+    );
     expect(piece.hands).toEqual(['right', 'left']);
-    expect(piece.notes.map(({ hand, pitch, finger }) => `${hand} ${pitchText(pitch)} ${finger}`)).toEqual(['left C3 5', 'right C4 1', 'right D4 2', 'right E4 1', 'right G4 3']);
+    expect(piece.notes.map(({ hand, pitch, finger }) => `${hand} ${pitchText(pitch)} ${finger}`)).toEqual([
+      'left C3 5',
+      'right C4 1',
+      'right D4 2',
+      'right E4 1',
+      'right G4 3',
+    ]);
   });
 
   it('plays repeats and endings where they stand', () => {
@@ -74,24 +92,50 @@ describe('reading ABC (standard 2.1, from memory)', () => {
 
   it('has words under their notes, slurs, grace notes, decorations and chord symbols', () => {
     const text = tune('"Am"(C!mf!D) {B}E.F | !fermata!G4\nw: la-la so good | bye');
-    const lyrics = notesOf(open(text).part).flatMap((note) => childElements(note.xml, 'lyric').map((lyric) => childElements(lyric, 'text').map(textOf)[0]));
+    const lyrics = notesOf(open(text).part).flatMap((note) =>
+      childElements(note.xml, 'lyric').map((lyric) => childElements(lyric, 'text').map(textOf)[0]),
+    );
     expect(lyrics).toEqual(['la', 'la', 'so', 'good', 'bye']);
-    for (const part of ['<slur type="start" number="1"/>', '<grace slash="yes"/>', '<mf/>', '<staccato/>', '<fermata type="upright"/>', '<root-step>A</root-step>', '<syllabic>begin</syllabic>']) expect(xml(text)).toContain(part);
+    for (const part of [
+      '<slur type="start" number="1"/>',
+      '<grace slash="yes"/>',
+      '<mf/>',
+      '<staccato/>',
+      '<fermata type="upright"/>',
+      '<root-step>A</root-step>',
+      '<syllabic>begin</syllabic>',
+    ])
+      expect(xml(text)).toContain(part);
     expect(itemsOf(open(text).part).filter(({ kind }) => kind === 'harmony')).toHaveLength(1);
   });
 
   it('knows a pick-up, tempo, title and composer', () => {
     const piece = open('X:1\nT:Up\nC:Nobody\nM:3/4\nL:1/4\nQ:1/4=80\nK:G\nD | G2 A | B3 |]\n');
-    expect([piece.score.title, piece.score.composer, piece.part.measures[0]?.number, piece.notes[0]?.beat]).toEqual(['Up', 'Nobody', '0', 3]);
+    expect([piece.score.title, piece.score.composer, piece.part.measures[0]?.number, piece.notes[0]?.beat]).toEqual([
+      'Up',
+      'Nobody',
+      '0',
+      3,
+    ]);
     expect(writeMusicXml(piece.score)).toContain('<per-minute>80</per-minute>');
   });
 
   it('draws the signs of print', () => {
-    expect(notesOf(open(tune('^F F =F | F')).part).map(({ accidental }) => accidental?.sign ?? '-')).toEqual(['sharp', '-', 'natural', '-']);
+    expect(notesOf(open(tune('^F F =F | F')).part).map(({ accidental }) => accidental?.sign ?? '-')).toEqual([
+      'sharp',
+      '-',
+      'natural',
+      '-',
+    ]);
   });
 
   it('tells what it did not understand, with line and column', () => {
-    expect(open(tune('C q D2')).remarks).toContainEqual({ code: 'abc-unclear', line: 6, column: expect.any(Number), detail: 'Unknown character ignored' });
+    expect(open(tune('C q D2')).remarks).toContainEqual({
+      code: 'abc-unclear',
+      line: 6,
+      column: expect.any(Number),
+      about: { said: 'Unknown character ignored' },
+    });
   });
 
   it('keeps the tunes of a file apart', () => {
@@ -100,7 +144,13 @@ describe('reading ABC (standard 2.1, from memory)', () => {
     expect(open(text).remarks).toContainEqual({ code: 'more-tunes', count: 2 });
   });
 
-  it.each([['without notes', tune('z4'), 'read.no-notes'], ['with quarter tones', tune('^/C4'), 'read.quarter-tone']])('refuses a tune %s', (_what, text, code) => {
-    expect(openPiece(bytesOf(text), { format: 'abc', key: null, part: null })).toMatchObject({ ok: false, error: { code } });
+  it.each([
+    ['without notes', tune('z4'), 'read.no-notes'],
+    ['with quarter tones', tune('^/C4'), 'read.quarter-tone'],
+  ])('refuses a tune %s', (_what, text, code) => {
+    expect(openPiece(bytesOf(text), { format: 'abc', key: null, part: null })).toMatchObject({
+      ok: false,
+      error: { code },
+    });
   });
 });

@@ -1,7 +1,14 @@
 import abcjs from 'abcjs';
-import { err, ok, type Fault, type Remark, type Result } from '../../result';
+import { err, ok, type Fault, type Remark, type Result } from '../../base';
 import { barTicks, type Meter, type Ticks } from '../../time';
-import { PLAIN_BAR, PLAIN_TICKS, type PlainBar, type PlainEvent, type PlainPiece, type PlainStaff } from '../compose/plain-piece';
+import {
+  PLAIN_BAR,
+  PLAIN_TICKS,
+  type PlainBar,
+  type PlainEvent,
+  type PlainPiece,
+  type PlainStaff,
+} from '../../plain-piece';
 import { readAbcKey, readAbcMeter } from './abc-key';
 import { propagationOf } from './abc-signs';
 import type { AbcStaff, AbcTune } from './abc-tree';
@@ -27,33 +34,58 @@ export function readAbc(text: string): Result<PlainReading, Fault> {
   const tune = (abcjs.parseOnly(text) as unknown as readonly AbcTune[])[0];
   if (!tune) return err({ code: 'read.no-notes' });
   const propagation = propagationOf(text);
+  const keys = (tune.warnings ?? []).flatMap((warning) => wrongKey(warning, text) ?? []);
   const voices = new Map<string, { readonly staff: number; readonly clef: 'G' | 'F'; readonly reader: VoiceReader }>();
   for (const line of tune.lines) {
     for (const [staffIndex, staff] of (line.staff ?? []).entries()) {
-      const fault = readStaffLine(staff, staffIndex, (place) => {
-        const name = `${staffIndex}/${place}`;
-        const known = voices.get(name);
-        if (known) return known.reader;
-        const reader = voiceReader(text, propagation);
-        voices.set(name, { staff: staffIndex, clef: staff.clef?.type.startsWith('bass') ? 'F' : 'G', reader });
-        return reader;
-      }, text);
+      const fault = readStaffLine(staff, staffIndex, {
+        readerOf: (place) => {
+          const name = `${staffIndex}/${place}`;
+          const known = voices.get(name);
+          if (known) return known.reader;
+          const reader = voiceReader(text, propagation);
+          voices.set(name, { staff: staffIndex, clef: staff.clef?.type.startsWith('bass') ? 'F' : 'G', reader });
+          return reader;
+        },
+        text,
+        keys: keys.length > 0 ? 'some wrong' : 'named',
+      });
       if (fault) return err(fault);
     }
   }
   const piece = pieceOf(tune, [...voices.values()]);
-  if (!piece.staves.some((staff) => staff.voices.flat().some(({ notes }) => notes.length > 0))) return err({ code: 'read.no-notes' });
-  const doubt: readonly Remark[] = [...voices.values()].some(({ reader }) => reader.hasDoubt()) ? [{ code: 'abc-octaves' }] : [];
-  return ok({ piece, remarks: [...(tune.warnings ?? []).map(warningRemark), ...doubt] });
+  if (!piece.staves.some((staff) => staff.voices.flat().some(({ notes }) => notes.length > 0)))
+    return err({ code: 'read.no-notes' });
+  const doubt: readonly Remark[] = [...voices.values()].some(({ reader }) => reader.hasDoubt())
+    ? [{ code: 'abc-octaves' }]
+    : [];
+  return ok({
+    piece,
+    remarks: [...(tune.warnings ?? []).map((warning) => wrongKey(warning, text) ?? warningRemark(warning)), ...doubt],
+  });
 }
 
-function readStaffLine(staff: AbcStaff, staffIndex: number, readerOf: (voice: number) => VoiceReader, text: string): Fault | null {
+function readStaffLine(
+  staff: AbcStaff,
+  staffIndex: number,
+  {
+    readerOf,
+    text,
+    keys,
+  }: {
+    readonly readerOf: (voice: number) => VoiceReader;
+    readonly text: string;
+    readonly keys: 'named' | 'some wrong';
+  },
+): Fault | null {
   for (const [i, elements] of staff.voices.entries()) {
     const reader = readerOf(i);
     if (staff.key) {
       const key = readAbcKey(staff.key);
-      if (!key) return { code: 'read.key-steps', bar: String(staffIndex + 1), at: placeIn(text, elements[0]?.startChar ?? 0) };
-      reader.setKey(key);
+      if (!key)
+        return { code: 'read.key-steps', bar: String(staffIndex + 1), at: placeIn(text, elements[0]?.startChar ?? 0) };
+      // What is said of a key that is none must be true: it is C major, and not looked for.
+      reader.setKey(keys === 'some wrong' && key.mode === null && key.fifths === 0 ? { ...key, mode: 'major' } : key);
     }
     const meter = staff.meter && readAbcMeter(staff.meter);
     if (meter) reader.setMeter(meter);
@@ -121,8 +153,50 @@ function placed(own: readonly AbcBar[], bars: readonly PlainBar[]): readonly Pla
   return own.flatMap((bar, i) => bar.events.map((event) => ({ ...event, onset: event.onset + (bars[i]?.start ?? 0) })));
 }
 
+/** A key field that names no key, `K:Hxx` or `[K:Hxx]` within a line, as a remark; null where the warning is about something else. */
+function wrongKey(warning: string, text: string): Remark | null {
+  const match = /Line:(\d+):\d+:\s*Unknown parameter: ([^:\s]+):/.exec(warning);
+  const line = Number(match?.[1] ?? '0');
+  const said = match?.[2] ?? '';
+  const row = text.split('\n')[line - 1] ?? '';
+  const isKey = said !== '' && (new RegExp(`^K:\\s*${escaped(said)}`).test(row) || row.includes(`[K:${said}`));
+  if (!isKey) return null;
+  const first = text.split('\n').findIndex((one) => one.startsWith('K:'));
+  return {
+    code: 'abc-key',
+    line,
+    key: said.slice(0, MOST_LETTERS),
+    from: line - 1 > first ? 'there' : 'the beginning',
+  };
+}
+
+/** So much of what a file says is told in a remark. */
+const MOST_LETTERS = 40;
+
+function escaped(text: string): string {
+  return text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+}
+
 /** `Music Line:6:7: Unknown character ignored: …` as a remark. */
 function warningRemark(warning: string): Remark {
   const match = /Line:(\d+):(\d+):\s*([^<]*)/.exec(warning);
-  return { code: 'abc-unclear', line: Number(match?.[1] ?? '1'), column: Number(match?.[2] ?? '1'), detail: (match?.[3] ?? warning).replace(/[:\s]+$/, '').replace(/:.*$/, '') };
+  const parameter = /Unknown parameter: ([^:\s]+):/.exec(warning)?.[1];
+  if (parameter)
+    return {
+      code: 'abc-unclear',
+      line: Number(match?.[1] ?? '1'),
+      column: Number(match?.[2] ?? '1'),
+      about: { unknown: parameter.slice(0, MOST_LETTERS) },
+    };
+  return {
+    code: 'abc-unclear',
+    line: Number(match?.[1] ?? '1'),
+    column: Number(match?.[2] ?? '1'),
+    about: {
+      said: (match?.[3] ?? warning)
+        .replace(/[:\s]+$/, '')
+        .replace(/:.*$/, '')
+        .slice(0, MOST_LETTERS),
+    },
+  };
 }

@@ -1,5 +1,5 @@
 import type { Ticks } from '../../time';
-import { PLAIN_TICKS } from '../compose/plain-piece';
+import { PLAIN_TICKS } from '../../plain-piece';
 import type { MidiNote } from './midi-events';
 
 /** A note on the grid. */
@@ -30,7 +30,14 @@ const STILL = 0.02;
 const WORTH = 0.03;
 
 /** The grids by their note values. */
-const GRID_NAMES: Readonly<Record<Grid, string>> = { 1: 'quarters', 2: 'eighths', 3: 'eighth triplets', 4: 'sixteenths', 6: 'sixteenth triplets', 8: 'thirty-seconds' };
+const GRID_NAMES: Readonly<Record<Grid, string>> = {
+  1: 'quarters',
+  2: 'eighths',
+  3: 'eighth triplets',
+  4: 'sixteenths',
+  6: 'sixteenth triplets',
+  8: 'thirty-seconds',
+};
 
 /** Sets notes to a grid that is found beat by beat: each quarter is divided by the simplest number that fits the notes
  * beginning in it, or all by the one that is given. Ends go to the grid too; a gap shorter than a quarter of the note is
@@ -54,27 +61,41 @@ export function toGrid(notes: readonly MidiNote[], ticksPerQuarter: number, give
   const placed = notes.map((note) => {
     const onset = onGrid(note.start / ticksPerQuarter);
     const end = endOnGrid(onset, note.end / ticksPerQuarter, onsets, divisionOf);
-    return { group: note.group, key: note.key, onset: Math.round(onset * PLAIN_TICKS), end: Math.round(end * PLAIN_TICKS) };
+    return {
+      group: note.group,
+      key: note.key,
+      onset: Math.round(onset * PLAIN_TICKS),
+      end: Math.round(end * PLAIN_TICKS),
+    };
   });
-  const moved = notes.filter(({ start }) => Math.abs(onGrid(start / ticksPerQuarter) - start / ticksPerQuarter) > STILL).length;
+  const moved = notes.filter(
+    ({ start }) => Math.abs(onGrid(start / ticksPerQuarter) - start / ticksPerQuarter) > STILL,
+  ).length;
   const finest = Math.max(1, ...divisionOf.values()) as Grid;
   return { notes: placed, grid: GRID_NAMES[finest], moved };
 }
 
 function bestDivision(places: readonly number[]): Grid {
-  const errorOf = (division: number): number => places.reduce((sum, place) => sum + Math.abs(Math.round(place * division) / division - place), 0) / places.length;
+  const errorOf = (division: number): number =>
+    places.reduce((sum, place) => sum + Math.abs(Math.round(place * division) / division - place), 0) / places.length;
   return DIVISIONS.reduce<Grid>((best, division) => (errorOf(division) < errorOf(best) - WORTH ? division : best), 1);
 }
 
 /** The end of a note: on its beat's grid, at least one step long; where the next onset is near, there. */
-function endOnGrid(onset: number, end: number, onsets: readonly number[], divisionOf: ReadonlyMap<number, number>): number {
+function endOnGrid(
+  onset: number,
+  end: number,
+  onsets: readonly number[],
+  divisionOf: ReadonlyMap<number, number>,
+): number {
   const beat = Math.floor(end + STILL);
   const division = divisionOf.get(beat) ?? 4;
   const rounded = beat + Math.round((end - beat) * division) / division;
   if (Math.abs(rounded - end) <= STILL && rounded > onset) return rounded;
   const closeBy = Math.max(0.06, (end - onset) / 4);
   const near = onsets.filter((other) => other > onset && Math.abs(other - end) <= closeBy);
-  if (near.length > 0) return near.reduce((best, other) => (Math.abs(other - end) < Math.abs(best - end) ? other : best));
+  if (near.length > 0)
+    return near.reduce((best, other) => (Math.abs(other - end) < Math.abs(best - end) ? other : best));
   const step = 1 / (divisionOf.get(Math.floor(onset)) ?? 4);
   return rounded > onset ? rounded : onset + step;
 }

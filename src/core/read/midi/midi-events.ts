@@ -1,5 +1,5 @@
 import { parseMidi, type MidiData, type MidiEvent } from 'midi-file';
-import { err, ok, type Fault, type Result } from '../../result';
+import { err, ok, type Fault, type Result } from '../../base';
 
 /** A note as the file has it. Times in the file's own ticks. */
 export interface MidiNote {
@@ -27,22 +27,34 @@ const DRUMS = 9;
 
 /** Reads a Standard MIDI File, format 0 or 1. Errors: `read.midi-damaged`. */
 export function readMidiEvents(bytes: Uint8Array): Result<MidiContent, Fault> {
-  if (isCutOff(bytes)) return err({ code: 'read.midi-damaged', detail: 'a track ends before its end' });
+  if (isCutOff(bytes)) return err({ code: 'read.midi-damaged', reason: 'ends-early' });
   let data: MidiData;
   try {
     data = parseMidi(bytes);
   } catch (error) {
-    return err({ code: 'read.midi-damaged', detail: error instanceof Error ? error.message.slice(0, 80) : 'it cannot be read' });
+    return err({
+      code: 'read.midi-damaged',
+      reason: 'unreadable',
+      ...(error instanceof Error ? { said: error.message.slice(0, 80) } : {}),
+    });
   }
   const ticksPerQuarter = data.header.ticksPerBeat;
-  if (!ticksPerQuarter) return err({ code: 'read.midi-damaged', detail: 'its time is in film frames, not in beats' });
-  if (data.header.format === 2) return err({ code: 'read.midi-damaged', detail: 'it is of format 2, which holds separate patterns' });
+  if (!ticksPerQuarter) return err({ code: 'read.midi-damaged', reason: 'film-frames' });
+  if (data.header.format === 2) return err({ code: 'read.midi-damaged', reason: 'format-2' });
   const tracks = data.tracks.map(readTrack);
   return ok({
     ticksPerQuarter,
     title: text(tracks[0]?.name ?? ''),
-    notes: tracks.flatMap(({ notes }, i) => notes.filter(({ channel }) => channel !== DRUMS).map(({ channel, ...note }) => ({ ...note, group: `${i}/${channel}` }))),
-    names: new Map(tracks.flatMap(({ notes, name }, i) => notes.map(({ channel }): readonly [string, string] => [`${i}/${channel}`, text(name)]))),
+    notes: tracks.flatMap(({ notes }, i) =>
+      notes
+        .filter(({ channel }) => channel !== DRUMS)
+        .map(({ channel, ...note }) => ({ ...note, group: `${i}/${channel}` })),
+    ),
+    names: new Map(
+      tracks.flatMap(({ notes, name }, i) =>
+        notes.map(({ channel }): readonly [string, string] => [`${i}/${channel}`, text(name)]),
+      ),
+    ),
     meters: tracks.flatMap(({ meters }) => meters).sort((a, b) => a.at - b.at),
     keys: tracks.flatMap(({ keys }) => keys).sort((a, b) => a.at - b.at),
     tempos: tracks.flatMap(({ tempos }) => tempos).sort((a, b) => a.at - b.at),
@@ -79,7 +91,8 @@ function readTrack(events: readonly MidiEvent[]): ReadTrack {
       case 'noteOff': {
         const name = `${event.channel}/${event.noteNumber}`;
         const sounding = open.get(name) ?? [];
-        if (event.type === 'noteOn' && event.velocity > 0) sounding.push({ channel: event.channel, key: event.noteNumber, start: at });
+        if (event.type === 'noteOn' && event.velocity > 0)
+          sounding.push({ channel: event.channel, key: event.noteNumber, start: at });
         else {
           const begun = sounding.shift();
           if (begun && at > begun.start) track.notes.push({ ...begun, end: at });

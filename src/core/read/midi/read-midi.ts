@@ -1,8 +1,8 @@
 import { keyOfSignature, keyPrint, nameAtFifths, pitchClass, rankKeys } from '../../pitch';
-import { err, ok, unwrap, type Fault, type Remark, type Result } from '../../result';
+import { err, ok, unwrap, type Fault, type Remark, type Result } from '../../base';
 import { barTicks, type Meter, type Ticks } from '../../time';
 import type { PlainReading } from '../abc/read-abc';
-import { PLAIN_BAR, PLAIN_TICKS, type PlainBar, type PlainLyric } from '../compose/plain-piece';
+import { PLAIN_BAR, PLAIN_TICKS, type PlainBar, type PlainLyric } from '../../plain-piece';
 import { toGrid, type Grid, type GridNote } from './grid';
 import { readMidiEvents, type MidiContent } from './midi-events';
 import { splitHands } from './split-hands';
@@ -40,15 +40,24 @@ export function readMidi(bytes: Uint8Array, grid: Grid | null): Result<PlainRead
       composer: '',
       bars,
       tempos,
-      staves: staves.map(({ clef, hand }, i) => ({ clef, voices: voicesOf(hand, spellings, i === 0 ? words : new Map()) })),
+      staves: staves.map(({ clef, hand }, i) => ({
+        clef,
+        voices: voicesOf(hand, spellings, i === 0 ? words : new Map()),
+      })),
     },
     remarks,
   });
 }
 
 /** A tempo is a mark of the page where it lasts for a whole note or more; shorter ones are how someone played. */
-function lastingTempos(content: MidiContent, end: Ticks): readonly { readonly onset: Ticks; readonly quartersPerMinute: number }[] {
-  const tempos = content.tempos.map(({ at, quartersPerMinute }) => ({ onset: plainTicks(at, content), quartersPerMinute }));
+function lastingTempos(
+  content: MidiContent,
+  end: Ticks,
+): readonly { readonly onset: Ticks; readonly quartersPerMinute: number }[] {
+  const tempos = content.tempos.map(({ at, quartersPerMinute }) => ({
+    onset: plainTicks(at, content),
+    quartersPerMinute,
+  }));
   return tempos.filter(({ onset }, i) => i === 0 || (tempos[i + 1]?.onset ?? end) - onset >= 4 * PLAIN_TICKS);
 }
 
@@ -60,21 +69,34 @@ function plainTicks(at: number, { ticksPerQuarter }: MidiContent): Ticks {
 function spellingsOf(content: MidiContent, notes: readonly GridNote[]): readonly Spelling[] {
   const said = content.keys.filter(({ fifths }) => Math.abs(fifths) <= 7);
   if (said.length > 0) {
-    return said.map(({ at, fifths, isMinor }, i) => ({ from: i === 0 ? 0 : plainTicks(at, content), fifths, mode: isMinor ? 'minor' : 'major' }));
+    return said.map(({ at, fifths, isMinor }, i) => ({
+      from: i === 0 ? 0 : plainTicks(at, content),
+      fifths,
+      mode: isMinor ? 'minor' : 'major',
+    }));
   }
   const weights = Array.from({ length: 12 }, () => 0);
   for (const { key, onset, end } of notes) weights[key % 12] = (weights[key % 12] as number) + end - onset;
   const best = rankKeys(weights)[0];
   const mode = best?.mode ?? 'major';
-  const fifths = [0, 1, -1, 2, -2, 3, -3, 4, -4, 5, -5, -6].find((value) => pitchClass(unwrap(nameAtFifths(value + (mode === 'minor' ? 3 : 0)))) === best?.tonic);
+  const fifths = [0, 1, -1, 2, -2, 3, -3, 4, -4, 5, -5, -6].find(
+    (value) => pitchClass(unwrap(nameAtFifths(value + (mode === 'minor' ? 3 : 0)))) === best?.tonic,
+  );
   return [{ from: 0, fifths: fifths ?? 0, mode }];
 }
 
 /** Bars by the time signatures of the file. A first one that lasts a single shorter bar is a pick-up. */
 function barsOf(content: MidiContent, end: Ticks, spellings: readonly Spelling[]): readonly PlainBar[] {
-  const meters = content.meters.map(({ at, beats, beatType }) => ({ at: plainTicks(at, content), meter: { beats, beatType } }));
+  const meters = content.meters.map(({ at, beats, beatType }) => ({
+    at: plainTicks(at, content),
+    meter: { beats, beatType },
+  }));
   const [first, second] = meters;
-  const isPickup = first !== undefined && second !== undefined && second.at === barTicks(first.meter, PLAIN_TICKS) && second.at < barTicks(second.meter, PLAIN_TICKS);
+  const isPickup =
+    first !== undefined &&
+    second !== undefined &&
+    second.at === barTicks(first.meter, PLAIN_TICKS) &&
+    second.at < barTicks(second.meter, PLAIN_TICKS);
   const bars: PlainBar[] = [];
   let start: Ticks = 0;
   let meter: Meter = (isPickup ? second : first)?.meter ?? { beats: 4, beatType: 4 };

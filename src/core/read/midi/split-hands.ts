@@ -19,13 +19,27 @@ const WIDEST = 14;
 export function splitHands(notes: readonly GridNote[], names: ReadonlyMap<string, string>): SplitHands {
   const groups = [...new Set(notes.map(({ group }) => group))];
   if (groups.length > 1) {
-    const isLeft = new Map(groups.map((group) => [group, isLeftGroup(names.get(group) ?? '', notes.filter((note) => note.group === group))]));
+    const isLeft = new Map(
+      groups.map((group) => [
+        group,
+        isLeftGroup(
+          names.get(group) ?? '',
+          notes.filter((note) => note.group === group),
+        ),
+      ]),
+    );
     if (groups.length === 2 && isLeft.get(groups[0] as string) === isLeft.get(groups[1] as string)) {
-      const [a, b] = groups.map((group) => mean(notes.filter((note) => note.group === group).map(({ key }) => key))) as [number, number];
+      const [a, b] = groups.map((group) =>
+        mean(notes.filter((note) => note.group === group).map(({ key }) => key)),
+      ) as [number, number];
       isLeft.set(groups[0] as string, a < b);
       isLeft.set(groups[1] as string, b <= a);
     }
-    return { right: notes.filter(({ group }) => !isLeft.get(group)), left: notes.filter(({ group }) => isLeft.get(group)), by: 'tracks' };
+    return {
+      right: notes.filter(({ group }) => !isLeft.get(group)),
+      left: notes.filter(({ group }) => isLeft.get(group)),
+      by: 'tracks',
+    };
   }
   if (notes.every(({ key }) => key >= MIDDLE - 5)) return { right: notes, left: [], by: 'one' };
   if (notes.every(({ key }) => key < MIDDLE)) return { right: [], left: notes, by: 'one' };
@@ -40,18 +54,33 @@ function isLeftGroup(name: string, notes: readonly GridNote[]): boolean {
 
 /** Goes through the notes in time: at each moment the lowest so many go to the left hand that both stay near where they
  * were and within a stretch. */
-function followHands(notes: readonly GridNote[]): { readonly right: readonly GridNote[]; readonly left: readonly GridNote[] } {
+function followHands(notes: readonly GridNote[]): {
+  readonly right: readonly GridNote[];
+  readonly left: readonly GridNote[];
+} {
   const right: GridNote[] = [];
   const left: GridNote[] = [];
   let centres = { right: RIGHT_CENTRE, left: LEFT_CENTRE };
   const moments = new Map<number, GridNote[]>();
-  for (const note of notes.toSorted((a, b) => a.onset - b.onset || a.key - b.key)) moments.set(note.onset, [...(moments.get(note.onset) ?? []), note]);
+  for (const note of notes.toSorted((a, b) => a.onset - b.onset || a.key - b.key))
+    moments.set(note.onset, [...(moments.get(note.onset) ?? []), note]);
   for (const struck of moments.values()) {
     const costOf = (count: number): number => {
-      const [low, high] = [struck.slice(0, count), struck.slice(count)].map((part) => part.map(({ key }) => key)) as [number[], number[]];
-      return handCost(low, centres.left) + handCost(high, centres.right) + low.filter((key) => key > MIDDLE + 7).length * 6 + high.filter((key) => key < MIDDLE - 7).length * 6;
+      const [low, high] = [struck.slice(0, count), struck.slice(count)].map((part) => part.map(({ key }) => key)) as [
+        number[],
+        number[],
+      ];
+      return (
+        handCost(low, centres.left) +
+        handCost(high, centres.right) +
+        low.filter((key) => key > MIDDLE + 7).length * 6 +
+        high.filter((key) => key < MIDDLE - 7).length * 6
+      );
     };
-    const count = struck.map((_, i) => i).concat(struck.length).reduce((best, candidate) => (costOf(candidate) < costOf(best) ? candidate : best), 0);
+    const count = struck
+      .map((_, i) => i)
+      .concat(struck.length)
+      .reduce((best, candidate) => (costOf(candidate) < costOf(best) ? candidate : best), 0);
     const [low, high] = [struck.slice(0, count), struck.slice(count)];
     left.push(...low);
     right.push(...high);

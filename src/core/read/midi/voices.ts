@@ -1,7 +1,7 @@
-import { groupBy } from '../../list';
+import { groupBy } from '../../base';
 import { fifthsOf, intervalOf, spellKey, transposeBy, type Pitch } from '../../pitch';
 import type { Ticks } from '../../time';
-import { PLAIN_EVENT, PLAIN_TICKS, type PlainEvent, type PlainLyric } from '../compose/plain-piece';
+import { PLAIN_EVENT, PLAIN_TICKS, type PlainEvent, type PlainLyric } from '../../plain-piece';
 import type { GridNote } from './grid';
 
 /** How a stretch of the piece is spelled. */
@@ -16,15 +16,26 @@ const MOST_VOICES = 2;
 
 /** Turns the notes of one hand into voices: notes that begin and end together are a chord, what sounds on under others
  * gets a voice of its own. */
-export function voicesOf(notes: readonly GridNote[], spellings: readonly Spelling[], words: ReadonlyMap<Ticks, PlainLyric>): readonly (readonly PlainEvent[])[] {
+export function voicesOf(
+  notes: readonly GridNote[],
+  spellings: readonly Spelling[],
+  words: ReadonlyMap<Ticks, PlainLyric>,
+): readonly (readonly PlainEvent[])[] {
   const pitches = spelled(notes, spellings);
-  const chords = [...groupBy(notes.toSorted((a, b) => a.onset - b.onset || b.end - a.end || a.key - b.key), ({ onset, end }) => `${onset}/${end}`).values()];
+  const chords = [
+    ...groupBy(
+      notes.toSorted((a, b) => a.onset - b.onset || b.end - a.end || a.key - b.key),
+      ({ onset, end }) => `${onset}/${end}`,
+    ).values(),
+  ];
   const voices: { events: PlainEvent[]; until: Ticks }[] = [];
   for (const chord of chords) {
     const { onset, end } = chord[0] as GridNote;
     const free = voices.find(({ until }) => until <= onset);
     const voice = free ?? (voices.length < MOST_VOICES ? newVoice(voices) : shortened(voices, onset));
-    const members = chord.toSorted((a, b) => a.key - b.key).map((note) => ({ pitch: pitches.get(note) as Pitch, finger: null, tiesOn: false }));
+    const members = chord
+      .toSorted((a, b) => a.key - b.key)
+      .map((note) => ({ pitch: pitches.get(note) as Pitch, finger: null, tiesOn: false }));
     const lyric = voice === voices[0] ? words.get(onset) : undefined;
     voice.events.push({ ...PLAIN_EVENT, onset, duration: end - onset, notes: members, lyrics: lyric ? [lyric] : [] });
     voice.until = end;
@@ -55,11 +66,21 @@ function shortened(voices: readonly Voice[], onset: Ticks): Voice {
 function spelled(notes: readonly GridNote[], spellings: readonly Spelling[]): ReadonlyMap<GridNote, Pitch> {
   const inTime = notes.toSorted((a, b) => a.onset - b.onset || b.key - a.key);
   const first = inTime.map((note, i) => {
-      const spelling = spellings.findLast(({ from }) => from <= note.onset) ?? { from: 0, fifths: 0, mode: 'major' as const };
-      const before = inTime.slice(Math.max(0, i - 4), i).findLast((other) => other.onset < note.onset && other.key !== note.key);
-      const next = inTime.slice(i + 1, i + 5).find((other) => other.onset > note.onset && other.key !== note.key);
-      return spellKey({ midi: note.key, before: before?.key ?? null, next: next?.key ?? null }, spelling.fifths, spelling.mode);
-    });
+    const spelling = spellings.findLast(({ from }) => from <= note.onset) ?? {
+      from: 0,
+      fifths: 0,
+      mode: 'major' as const,
+    };
+    const before = inTime
+      .slice(Math.max(0, i - 4), i)
+      .findLast((other) => other.onset < note.onset && other.key !== note.key);
+    const next = inTime.slice(i + 1, i + 5).find((other) => other.onset > note.onset && other.key !== note.key);
+    return spellKey(
+      { midi: note.key, before: before?.key ?? null, next: next?.key ?? null },
+      spelling.fifths,
+      spelling.mode,
+    );
+  });
   const second = first.map((pitch, i) => nearNeighbours(pitch, first.slice(Math.max(0, i - NEAR), i + NEAR + 1)));
   return new Map(inTime.map((note, i) => [note, second[i] as Pitch]));
 }
@@ -75,14 +96,22 @@ function nearNeighbours(pitch: Pitch, around: readonly Pitch[]): Pitch {
 }
 
 function otherLetter(pitch: Pitch): Pitch | null {
-  const turned = transposeBy(pitch, pitch.alter > 0 || (pitch.alter === 0 && fifthsOf(pitch) > 2) ? intervalOf(1, 0) : intervalOf(-1, 0));
+  const turned = transposeBy(
+    pitch,
+    pitch.alter > 0 || (pitch.alter === 0 && fifthsOf(pitch) > 2) ? intervalOf(1, 0) : intervalOf(-1, 0),
+  );
   return turned.ok && Math.abs(turned.value.alter) <= 1 ? turned.value : null;
 }
 
 /** Cuts what touches a triplet at the beats and marks the pieces inside as triplets, with the rests between them. */
 function inBeats(events: readonly PlainEvent[]): readonly PlainEvent[] {
   const isStraight = (place: Ticks): boolean => place % (PLAIN_TICKS / 8) === 0;
-  const triplets = new Set(events.flatMap(({ onset, duration }) => [onset, onset + duration]).filter((place) => !isStraight(place)).map((place) => Math.floor(place / PLAIN_TICKS)));
+  const triplets = new Set(
+    events
+      .flatMap(({ onset, duration }) => [onset, onset + duration])
+      .filter((place) => !isStraight(place))
+      .map((place) => Math.floor(place / PLAIN_TICKS)),
+  );
   if (triplets.size === 0) return events;
   const pieces: PlainEvent[] = [];
   let now = 0;
@@ -93,12 +122,22 @@ function inBeats(events: readonly PlainEvent[]): readonly PlainEvent[] {
       const beat = Math.floor(from / PLAIN_TICKS);
       const beatEnd = (beat + 1) * PLAIN_TICKS;
       const isTriplet = triplets.has(beat);
-      const nextTriplet = [...triplets].filter((other) => other > beat).reduce((least, other) => Math.min(least, other * PLAIN_TICKS), Infinity);
+      const nextTriplet = [...triplets]
+        .filter((other) => other > beat)
+        .reduce((least, other) => Math.min(least, other * PLAIN_TICKS), Infinity);
       const until = Math.min(end, isTriplet ? beatEnd : nextTriplet);
-      const tuplet = isTriplet ? { actual: 3, normal: 2, begins: from === beat * PLAIN_TICKS, ends: until === beatEnd } : null;
+      const tuplet = isTriplet
+        ? { actual: 3, normal: 2, begins: from === beat * PLAIN_TICKS, ends: until === beatEnd }
+        : null;
       const notes = until < end ? event.notes.map((note) => ({ ...note, tiesOn: true })) : event.notes;
       const isWholeBeat = isTriplet && from === beat * PLAIN_TICKS && until === beatEnd;
-      pieces.push({ ...(from === event.onset ? event : PLAIN_EVENT), onset: from, duration: until - from, notes, tuplet: isWholeBeat ? null : tuplet });
+      pieces.push({
+        ...(from === event.onset ? event : PLAIN_EVENT),
+        onset: from,
+        duration: until - from,
+        notes,
+        tuplet: isWholeBeat ? null : tuplet,
+      });
       from = until;
     }
     now = Math.max(now, end);

@@ -1,4 +1,4 @@
-import { childElements, childText, textOf, type XmlElement } from '../../markup';
+import { childElements, childText, textOf, type XmlElement } from '../../xml';
 import { LETTERS, signatureAlter, type Pitch } from '../../pitch';
 import type { Ticks } from '../../time';
 import { notations, type AbcEvent } from './abc-events';
@@ -27,7 +27,8 @@ export function pitchText(pitch: Pitch, signs: AbcSigns): string {
     signs.anywhere.set(pitch.step, pitch.alter);
   }
   const letter = LETTERS[pitch.step];
-  const octave = pitch.octave >= 5 ? letter.toLowerCase() + "'".repeat(pitch.octave - 5) : letter + ','.repeat(4 - pitch.octave);
+  const octave =
+    pitch.octave >= 5 ? letter.toLowerCase() + "'".repeat(pitch.octave - 5) : letter + ','.repeat(4 - pitch.octave);
   return (needsSign ? (SIGN[pitch.alter] ?? '') : '') + octave;
 }
 
@@ -53,7 +54,10 @@ export function eventText(event: AbcEvent, signs: AbcSigns, ticksPerQuarter: num
   const opens = '('.repeat(slurs(xml, 'start'));
   const closes = ')'.repeat(slurs(xml, 'stop'));
   if (event.notes.length === 0) return `${event.before.join('')}${opens}z${length}${closes}`;
-  const notes = event.notes.map(({ pitch, item }) => `${item.fingers[0] ? `!${item.fingers[0]}!` : ''}${pitchText(pitch, signs)}${event.notes.length > 1 && item.tieStart ? '-' : ''}`);
+  const notes = event.notes.map(
+    ({ pitch, item }) =>
+      `${item.fingers[0] ? `!${item.fingers[0]}!` : ''}${pitchText(pitch, signs)}${event.notes.length > 1 && item.tieStart ? '-' : ''}`,
+  );
   const chord = notes.length > 1 ? `[${notes.join('')}]` : notes.join('');
   const tie = notes.length === 1 && event.lead.tieStart ? '-' : '';
   return `${event.before.join('')}${marks(xml)}${opens}${graces}${chord}${length}${tie}${closes}`;
@@ -63,16 +67,30 @@ function slurs(note: XmlElement, type: string): number {
   return notations(note).filter(({ name, attributes }) => name === 'slur' && attributes['type'] === type).length;
 }
 
-const MARKS: Readonly<Record<string, string>> = { staccato: '.', accent: '!accent!', tenuto: '!tenuto!', 'strong-accent': '!^!', 'trill-mark': '!trill!', mordent: '!lowermordent!', 'inverted-mordent': '!uppermordent!', turn: '!turn!', fermata: '!fermata!' };
+const MARKS: Readonly<Record<string, string>> = {
+  staccato: '.',
+  accent: '!accent!',
+  tenuto: '!tenuto!',
+  'strong-accent': '!^!',
+  'trill-mark': '!trill!',
+  mordent: '!lowermordent!',
+  'inverted-mordent': '!uppermordent!',
+  turn: '!turn!',
+  fermata: '!fermata!',
+};
 
 function marks(note: XmlElement): string {
-  const given = notations(note).flatMap((mark) => (['articulations', 'ornaments'].includes(mark.name) ? childElements(mark) : [mark]));
+  const given = notations(note).flatMap((mark) =>
+    ['articulations', 'ornaments'].includes(mark.name) ? childElements(mark) : [mark],
+  );
   return given.map(({ name }) => MARKS[name] ?? '').join('');
 }
 
 /** The syllable of a verse at a note, as the `w:` line has it: `la-`, `la`, `la_`; `*` where the note has none. */
 export function syllableText(note: XmlElement, verse: number): string {
-  const lyric = childElements(note, 'lyric').find(({ attributes }, i) => Number(attributes['number'] ?? i + 1) === verse);
+  const lyric = childElements(note, 'lyric').find(
+    ({ attributes }, i) => Number(attributes['number'] ?? i + 1) === verse,
+  );
   const text = lyric && textOf(childElements(lyric, 'text')[0]);
   if (!lyric || !text) return '*';
   const syllabic = childText(lyric, 'syllabic') ?? 'single';

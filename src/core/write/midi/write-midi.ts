@@ -1,8 +1,17 @@
 import { strToU8 } from 'fflate';
 import { writeMidi, type MidiEvent } from 'midi-file';
-import { playedBars, playingOrder, soundingNotes, tempoMap, type PlayedBar } from '../../perform';
+import { playedBars, playingOrder, soundingNotes, tempoMap, type PlayedBar } from '../../playback';
 import { keyOfSignature, signatureOf, intervalOf, type Key } from '../../pitch';
-import { handOfStaff, handsOf, soundingShift, syllableAt, type Hand, type Measure, type Part, type Score } from '../../score';
+import {
+  handOfStaff,
+  handsOf,
+  soundingShift,
+  syllableAt,
+  type Hand,
+  type Measure,
+  type Part,
+  type Score,
+} from '../../score';
 import type { Meter } from '../../time';
 
 /** Ticks in a quarter note of the file. 960 holds triplets and sixty-fourths exactly. */
@@ -23,7 +32,10 @@ interface Timed {
 export function writeMidiFile(score: Score, key: Key): Uint8Array {
   const lead = score.parts[0];
   const order = lead ? playingOrder(lead.measures) : [];
-  const tracks = [conductorTrack(score, order, key), ...score.parts.flatMap((part, i) => handTracks(score, part, i, order))];
+  const tracks = [
+    conductorTrack(score, order, key),
+    ...score.parts.flatMap((part, i) => handTracks(score, part, i, order)),
+  ];
   return Uint8Array.from(writeMidi({ header: { format: 1, numTracks: tracks.length, ticksPerBeat: TICKS }, tracks }));
 }
 
@@ -32,7 +44,9 @@ function conductorTrack(score: Score, order: readonly number[], key: Key): MidiE
   if (!part) return track([]);
   const scale = TICKS / score.ticksPerQuarter;
   const bars = playedBars(part, order);
-  const tempi = tempoMap(bars, score.ticksPerQuarter).map(({ at, quartersPerMinute }) => set(at * scale, tempoEvent(quartersPerMinute)));
+  const tempi = tempoMap(bars, score.ticksPerQuarter).map(({ at, quartersPerMinute }) =>
+    set(at * scale, tempoEvent(quartersPerMinute)),
+  );
   const title = score.title === '' ? [] : [set(0, { type: 'trackName', text: latin(score.title) } as MidiEvent)];
   return track([...title, ...tempi, ...meters(bars, scale), ...keys(bars, scale, part, key)]);
 }
@@ -44,7 +58,15 @@ function meters(bars: readonly PlayedBar[], scale: number): readonly Timed[] {
     const isNew = before?.beats !== meter.beats || before.beatType !== meter.beatType;
     before = meter;
     return isNew
-      ? [set(start * scale, { type: 'timeSignature', numerator: meter.beats, denominator: meter.beatType, metronome: 24, thirtyseconds: 8 } as MidiEvent)]
+      ? [
+          set(start * scale, {
+            type: 'timeSignature',
+            numerator: meter.beats,
+            denominator: meter.beatType,
+            metronome: 24,
+            thirtyseconds: 8,
+          } as MidiEvent),
+        ]
       : [];
   });
 }
@@ -78,25 +100,39 @@ function keyEvent(key: Key): MidiEvent {
 }
 
 function tempoEvent(quartersPerMinute: number): MidiEvent {
-  return { deltaTime: 0, type: 'setTempo', microsecondsPerBeat: Math.round(60_000_000 / quartersPerMinute) } as MidiEvent;
+  return {
+    deltaTime: 0,
+    type: 'setTempo',
+    microsecondsPerBeat: Math.round(60_000_000 / quartersPerMinute),
+  } as MidiEvent;
 }
 
 function handTracks(score: Score, part: Part, partIndex: number, order: readonly number[]): MidiEvent[][] {
   const bars = playedBars(part, order);
   const scale = TICKS / score.ticksPerQuarter;
-  const sounds = soundingNotes(bars, part, score.ticksPerQuarter).map((note) => ({ ...note, start: note.start * scale, end: note.end * scale }));
+  const sounds = soundingNotes(bars, part, score.ticksPerQuarter).map((note) => ({
+    ...note,
+    start: note.start * scale,
+    end: note.end * scale,
+  }));
   return handsOf(part).map((hand, i) => {
     const channel = CHANNELS[(2 * partIndex + i) % CHANNELS.length] as number;
     const name = part.staves >= 2 ? `${hand} hand` : part.name || `${hand} hand`;
     return track([
       set(0, { type: 'trackName', text: latin(name) } as MidiEvent),
       ...lyrics(bars, part, hand, TICKS / score.ticksPerQuarter),
-      ...sounds.filter((note) => note.hand === hand).flatMap(({ midi, start, end, velocity }) => sound(channel, midi, start, end, velocity)),
+      ...sounds
+        .filter((note) => note.hand === hand)
+        .flatMap(({ midi, start, end, velocity }) => sound(channel, midi, { start, end, velocity })),
     ]);
   });
 }
 
-function sound(channel: number, noteNumber: number, start: number, end: number, velocity: number): readonly Timed[] {
+function sound(
+  channel: number,
+  noteNumber: number,
+  { start, end, velocity }: { readonly start: number; readonly end: number; readonly velocity: number },
+): readonly Timed[] {
   return [
     { at: start, rank: 2, event: { type: 'noteOn', channel, noteNumber, velocity } as MidiEvent },
     { at: end, rank: 0, event: { type: 'noteOff', channel, noteNumber, velocity: 0 } as MidiEvent },
@@ -108,7 +144,9 @@ function lyrics(bars: readonly PlayedBar[], part: Part, hand: Hand, scale: numbe
     measure.items.flatMap((item) => {
       if (item.kind !== 'note' || handOfStaff(part, item.staff) !== hand) return [];
       const text = syllableAt(item);
-      return text === null ? [] : [set((start + item.onset) * scale, { type: 'lyrics', text: latin(text) } as MidiEvent)];
+      return text === null
+        ? []
+        : [set((start + item.onset) * scale, { type: 'lyrics', text: latin(text) } as MidiEvent)];
     }),
   );
 }

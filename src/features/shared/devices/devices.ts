@@ -5,7 +5,7 @@ import { DeviceTrouble, type KeyDevice, type KeyMove } from './key-device';
 /** A device that others move: the keys on the screen, and the one that only pretends. */
 export interface MovedDevice extends KeyDevice {
   /** `atMs` is when it was meant, in ms of `performance.now()`; now, where nothing is said. */
-  readonly move: (midi: number, way: KeyMove['way'], atMs?: number) => void;
+  readonly move: (midi: number, press: KeyMove['press'], atMs?: number) => void;
 }
 
 function movedDevice(name: string): MovedDevice {
@@ -16,7 +16,7 @@ function movedDevice(name: string): MovedDevice {
       listeners.add(tell);
       return Promise.resolve(() => listeners.delete(tell));
     },
-    move: (midi, way, atMs = performance.now()) => listeners.forEach((tell) => tell({ midi, way, atMs })),
+    move: (midi, press, atMs = performance.now()) => listeners.forEach((tell) => tell({ midi, press, atMs })),
   };
 }
 
@@ -57,7 +57,25 @@ function pause(ms: number): Promise<void> {
 }
 
 /** The computer's keys as piano keys, by their places: white ones in the row of A, black ones in the row above. */
-const COMPUTER_KEYS = ['KeyA', 'KeyW', 'KeyS', 'KeyE', 'KeyD', 'KeyF', 'KeyT', 'KeyG', 'KeyY', 'KeyH', 'KeyU', 'KeyJ', 'KeyK', 'KeyO', 'KeyL', 'KeyP', 'Semicolon'] as const;
+const COMPUTER_KEYS = [
+  'KeyA',
+  'KeyW',
+  'KeyS',
+  'KeyE',
+  'KeyD',
+  'KeyF',
+  'KeyT',
+  'KeyG',
+  'KeyY',
+  'KeyH',
+  'KeyU',
+  'KeyJ',
+  'KeyK',
+  'KeyO',
+  'KeyL',
+  'KeyP',
+  'Semicolon',
+] as const;
 
 /** The computer's keys; `lowest` is the key under A, as a MIDI number. Keys held down do not repeat. */
 export function computerKeys(lowest: number): KeyDevice {
@@ -67,17 +85,27 @@ export function computerKeys(lowest: number): KeyDevice {
       const held = new Map<string, number>();
       const down = (event: KeyboardEvent): void => {
         const place = COMPUTER_KEYS.findIndex((code) => code === event.code);
-        const isText = event.target instanceof HTMLElement && ['INPUT', 'TEXTAREA', 'SELECT'].includes(event.target.tagName);
-        if (place < 0 || isText || event.repeat || event.ctrlKey || event.metaKey || event.altKey || held.has(event.code)) return;
+        const isText =
+          event.target instanceof HTMLElement && ['INPUT', 'TEXTAREA', 'SELECT'].includes(event.target.tagName);
+        if (
+          place < 0 ||
+          isText ||
+          event.repeat ||
+          event.ctrlKey ||
+          event.metaKey ||
+          event.altKey ||
+          held.has(event.code)
+        )
+          return;
         event.preventDefault();
         held.set(event.code, lowest + place);
-        tell({ midi: lowest + place, way: 'down', atMs: performance.now() });
+        tell({ midi: lowest + place, press: 'down', atMs: performance.now() });
       };
       const up = (event: KeyboardEvent): void => {
         const midi = held.get(event.code);
         if (midi === undefined) return;
         held.delete(event.code);
-        tell({ midi, way: 'up', atMs: performance.now() });
+        tell({ midi, press: 'up', atMs: performance.now() });
       };
       window.addEventListener('keydown', down);
       window.addEventListener('keyup', up);
@@ -98,17 +126,25 @@ export function midiKeys(): KeyDevice {
   return {
     name: 'MIDI keyboard',
     listen: async (tell) => {
-      if (!('requestMIDIAccess' in navigator)) throw new DeviceTrouble('This browser does not speak with MIDI keyboards.', 'Use the keys on the screen, or open New Thumb in another browser.');
+      if (!('requestMIDIAccess' in navigator))
+        throw new DeviceTrouble(
+          'This browser does not speak with MIDI keyboards.',
+          'Use the keys on the screen, or open New Thumb in another browser.',
+        );
       const access = await navigator.requestMIDIAccess().catch(() => {
-        throw new DeviceTrouble('The browser was not allowed to use the MIDI keyboard.', 'Allow MIDI for this page in the browser’s settings, then choose it again.');
+        throw new DeviceTrouble(
+          'The browser was not allowed to use the MIDI keyboard.',
+          'Allow MIDI for this page in the browser’s settings, then choose it again.',
+        );
       });
-      if (access.inputs.size === 0) throw new DeviceTrouble('No MIDI keyboard is connected.', 'Connect it and switch it on, then choose it again.');
+      if (access.inputs.size === 0)
+        throw new DeviceTrouble('No MIDI keyboard is connected.', 'Connect it and switch it on, then choose it again.');
       const hear = (event: MIDIMessageEvent): void => {
         const [status = 0, midi = 0, speed = 0] = event.data ?? [];
         const kind = status & 0xf0;
         if (kind !== NOTE_ON && kind !== NOTE_OFF) return;
         // A note struck with no speed is a note let go.
-        tell({ midi, way: kind === NOTE_ON && speed > 0 ? 'down' : 'up', atMs: performance.now() });
+        tell({ midi, press: kind === NOTE_ON && speed > 0 ? 'down' : 'up', atMs: performance.now() });
       };
       const inputs = [...access.inputs.values()];
       inputs.forEach((input) => input.addEventListener('midimessage', hear));

@@ -1,7 +1,7 @@
 /** A key of a piano keyboard going down or up. Time in ms of `performance.now()`. */
 export interface KeyMove {
   readonly midi: number;
-  readonly way: 'down' | 'up';
+  readonly press: 'down' | 'up';
   readonly atMs: number;
 }
 

@@ -4,7 +4,7 @@ import type { KeyMove } from './key-device';
 export function struckTogether(tell: (midis: readonly number[]) => void): (move: KeyMove) => void {
   const down = new Set<number>();
   const struck = new Set<number>();
-  return ({ midi, way }) => {
+  return ({ midi, press: way }) => {
     if (way === 'down') {
       down.add(midi);
       struck.add(midi);
@@ -26,7 +26,10 @@ export interface HeldKey {
 }
 
 /** Takes down what is played, with times from a beginning on. `finish` ends what is still held. */
-export function takeDown(beginMs: number): { readonly hear: (move: KeyMove) => void; readonly finish: (atMs: number) => readonly HeldKey[] } {
+export function takeDown(beginMs: number): {
+  readonly hear: (move: KeyMove) => void;
+  readonly finish: (atMs: number) => readonly HeldKey[];
+} {
   const open = new Map<number, number>();
   const keys: HeldKey[] = [];
   const end = (midi: number, atMs: number): void => {
@@ -36,7 +39,7 @@ export function takeDown(beginMs: number): { readonly hear: (move: KeyMove) => v
     keys.push({ midi, downMs: downMs - beginMs, upMs: atMs - beginMs });
   };
   return {
-    hear: ({ midi, way, atMs }) => {
+    hear: ({ midi, press: way, atMs }) => {
       end(midi, atMs);
       if (way === 'down') open.set(midi, atMs);
     },

@@ -13,9 +13,13 @@ const LETTERS = [
 
 function sampleFiles(): Readonly<Record<string, string>> {
   const octaves = [0, 1, 2, 3, 4, 5, 6, 7, 8];
-  const names = octaves.flatMap((octave) => LETTERS.map(([letter, file]) => [`${letter}${octave}`, `${file}${octave}.mp3`] as const));
+  const names = octaves.flatMap((octave) =>
+    LETTERS.map(([letter, file]) => [`${letter}${octave}`, `${file}${octave}.mp3`] as const),
+  );
   // The set goes from A0 to C8.
-  return Object.fromEntries(names.filter(([name]) => (!name.endsWith('0') || name === 'A0') && (!name.endsWith('8') || name === 'C8')));
+  return Object.fromEntries(
+    names.filter(([name]) => (!name.endsWith('0') || name === 'A0') && (!name.endsWith('8') || name === 'C8')),
+  );
 }
 
 /** How long a struck note rings on after its key is let go. Unit: s. */
@@ -24,9 +28,20 @@ const RELEASE_S = 0.4;
 /** A grand piano from recordings, and a wooden click for beats. */
 export function createPiano(): Sounder {
   const loaded = new Promise<Sampler>((resolve, reject) => {
-    const sampler = new Sampler({ urls: sampleFiles(), baseUrl: '/samples/', release: RELEASE_S, onload: () => resolve(sampler), onerror: reject }).toDestination();
+    const sampler = new Sampler({
+      urls: sampleFiles(),
+      baseUrl: '/samples/',
+      release: RELEASE_S,
+      onload: () => resolve(sampler),
+      onerror: reject,
+    }).toDestination();
   });
-  const wood = new MembraneSynth({ pitchDecay: 0.008, octaves: 2, envelope: { attack: 0.001, decay: 0.08, sustain: 0, release: 0.02 }, volume: -10 }).toDestination();
+  const wood = new MembraneSynth({
+    pitchDecay: 0.008,
+    octaves: 2,
+    envelope: { attack: 0.001, decay: 0.08, sustain: 0, release: 0.02 },
+    volume: -10,
+  }).toDestination();
   let sampler: Sampler | null = null;
   return {
     ready: async () => {

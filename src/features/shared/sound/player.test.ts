@@ -1,14 +1,21 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { musicXml } from '../../../../tests/support/build-piece';
 import { open } from '../../../../tests/support/open';
-import { performanceOf, spanOfBars } from '@/core/perform';
-import { createPlayer, type Player, type PlayerWish } from './player';
+import { performanceOf, spanOfBars } from '@/core/playback';
+import { createPlayer, type Player, type PlayerOptions } from './player';
 import type { Sounder } from './sounding';
 
 const piece = open(musicXml({ right: 'C4q D4q E4q F4q | G4q A4q B4q C5q' }));
 const performance = performanceOf(piece.score, piece.part.id);
 const QUARTER_S = 60 / 92;
-const WISH: PlayerWish = { performance, listen: { hands: { right: 'on', left: 'on' }, clicks: 'none' }, rate: 1, span: spanOfBars(performance, 0, 1), goesOn: 'once', countsIn: 'at-once' };
+const WISH: PlayerOptions = {
+  performance,
+  listen: { hands: { right: 'on', left: 'on' }, clicks: 'none' },
+  rate: 1,
+  span: spanOfBars(performance, 0, 1),
+  goesOn: 'once',
+  countsIn: 'at-once',
+};
 
 let clockS = 0;
 let struck: { midi: number; atS: number; lengthS: number }[] = [];

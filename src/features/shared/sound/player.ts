@@ -1,10 +1,10 @@
-import { countIn, heardBetween, type Heard, type ListenWish, type Performance, type Span } from '@/core/perform';
+import { countIn, heardBetween, type Heard, type ListenOptions, type Performance, type Span } from '@/core/playback';
 import type { Sounder } from './sounding';
 
 /** What is to be played, and how. All of it may change while it plays. */
-export interface PlayerWish {
+export interface PlayerOptions {
   readonly performance: Performance;
-  readonly listen: ListenWish;
+  readonly listen: ListenOptions;
   /** 1 is the tempo of the piece. */
   readonly rate: number;
   readonly span: Span;
@@ -14,9 +14,9 @@ export interface PlayerWish {
 
 /** Plays a performance. Tell it `tick` several times a second while it plays. */
 export interface Player {
-  readonly begin: (wish: PlayerWish) => void;
+  readonly begin: (options: PlayerOptions) => void;
   /** Other wishes from here on; the music does not stop. */
-  readonly change: (wish: PlayerWish) => void;
+  readonly change: (options: PlayerOptions) => void;
   readonly stop: () => void;
   readonly tick: () => void;
   /** Where the music is, in the performance's seconds (before the start while it counts in); null while it is silent. */
@@ -30,8 +30,9 @@ const AHEAD_S = 0.25;
 const START_S = 0.08;
 
 /** A player on a sounder. Between two ticks everything that begins before the next is handed to the sounder with its exact time. */
+// eslint-disable-next-line max-lines-per-function -- small functions that share one clock
 export function createPlayer(sounder: Sounder): Player {
-  let wish: PlayerWish | null = null;
+  let options: PlayerOptions | null = null;
   /** A moment at which both clocks are known. Near the end of a round it lies ahead: the next round is handed over before this one is through. */
   let anchor = { clockS: 0, musicS: 0 };
   /** Up to where sounds were handed over in the round that the anchor belongs to, and from where on in the next one. */
@@ -39,44 +40,44 @@ export function createPlayer(sounder: Sounder): Player {
   let nextFromS = 0;
   let hasGoneRound = false;
 
-  const musicAt = (clockS: number): number => anchor.musicS + (clockS - anchor.clockS) * (wish?.rate ?? 1);
-  const clockAt = (musicS: number): number => anchor.clockS + (musicS - anchor.musicS) / (wish?.rate ?? 1);
+  const musicAt = (clockS: number): number => anchor.musicS + (clockS - anchor.clockS) * (options?.rate ?? 1);
+  const clockAt = (musicS: number): number => anchor.clockS + (musicS - anchor.musicS) / (options?.rate ?? 1);
 
   const hand = (heard: Heard): void => {
     const atS = Math.max(sounder.now(), clockAt(heard.atS));
     if (heard.kind === 'click') sounder.click(atS, heard.isFirst);
-    else sounder.strike(heard.midi, atS, heard.lengthS / (wish?.rate ?? 1), heard.loudness);
+    else sounder.strike(heard.midi, atS, heard.lengthS / (options?.rate ?? 1), heard.loudness);
   };
 
-  const handUntil = ({ performance, listen, span }: PlayerWish, untilS: number): void => {
+  const handUntil = ({ performance, listen, span }: PlayerOptions, untilS: number): void => {
     if (untilS <= handedS) return;
     heardBetween(performance, Math.max(handedS, span.startS), Math.min(untilS, span.endS), listen).forEach(hand);
     handedS = untilS;
   };
 
   const position = (): number | null => {
-    if (!wish) return null;
+    if (!options) return null;
     const atS = musicAt(sounder.now());
-    const { startS, endS } = wish.span;
+    const { startS, endS } = options.span;
     return hasGoneRound && atS < startS ? endS - (startS - atS) : atS;
   };
 
   const stop = (): void => {
-    wish = null;
+    options = null;
     sounder.quiet();
   };
 
   const tick = (): void => {
-    if (!wish) return;
-    const { span, goesOn } = wish;
+    if (!options) return;
+    const { span, goesOn } = options;
     const now = sounder.now();
-    handUntil(wish, musicAt(now + AHEAD_S));
+    handUntil(options, musicAt(now + AHEAD_S));
     while (goesOn === 'round' && musicAt(now + AHEAD_S) >= span.endS) {
       anchor = { clockS: clockAt(span.endS), musicS: span.startS };
       handedS = nextFromS;
       nextFromS = span.startS;
       hasGoneRound = true;
-      handUntil(wish, musicAt(now + AHEAD_S));
+      handUntil(options, musicAt(now + AHEAD_S));
     }
     if (goesOn === 'once' && musicAt(now) >= span.endS) stop();
   };
@@ -84,7 +85,7 @@ export function createPlayer(sounder: Sounder): Player {
   return {
     begin: (wanted) => {
       sounder.quiet();
-      wish = wanted;
+      options = wanted;
       const { span, performance } = wanted;
       const clicks = wanted.countsIn === 'bar' ? countIn(performance, span.startS) : [];
       anchor = { clockS: sounder.now() + START_S, musicS: clicks[0]?.atS ?? span.startS };
@@ -103,7 +104,7 @@ export function createPlayer(sounder: Sounder): Player {
         handedS = wanted.span.endS;
       }
       anchor = { clockS: sounder.now(), musicS: atS };
-      wish = wanted;
+      options = wanted;
       tick();
     },
     stop,

@@ -12,5 +12,11 @@ export function pianoSounder(): Promise<Sounder> {
 
 /** Keeps time and makes no sound: a stand-in for a device without sound. */
 export function silentSounder(): Sounder {
-  return { ready: () => Promise.resolve(), now: () => performance.now() / 1000, strike: () => undefined, click: () => undefined, quiet: () => undefined };
+  return {
+    ready: () => Promise.resolve(),
+    now: () => performance.now() / 1000,
+    strike: () => undefined,
+    click: () => undefined,
+    quiet: () => undefined,
+  };
 }

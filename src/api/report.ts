@@ -1,0 +1,130 @@
+import { flagWords, shortened } from '@/core/explain';
+import { isBlackKey } from '@/core/keyboard';
+import { intervalName, intervalSemitones, intervalSteps, nameText, pitchText, type Pitch } from '@/core/pitch';
+import type { Flag } from '@/core/flags';
+import type { AccidentalSign, Finger, Hand, HandNote } from '@/core/score';
+import { keyView, remarkView, type KeyView, type RemarkView } from '@/core/views';
+import type { PlacedPosition } from '@/core/fingering';
+import type { OpenedPiece, Version } from '@/core/piece';
+
+/** What the scripting interface promises to send for `report`. */
+export interface Report {
+  readonly piece: { readonly title: string; readonly bars: number; readonly hands: readonly Hand[] };
+  readonly from: KeyView;
+  readonly to: KeyView;
+  readonly interval: {
+    readonly name: string;
+    readonly steps: number;
+    readonly semitones: number;
+    readonly octaves: Readonly<Record<Hand, number>>;
+  };
+  readonly playable: Readonly<Record<Hand, boolean>>;
+  readonly remarks: readonly RemarkView[];
+  readonly notes: readonly ReportNote[];
+  readonly positions: readonly ReportPosition[];
+  readonly flags: readonly ReportFlag[];
+}
+
+export interface ReportNote {
+  readonly id: string;
+  readonly hand: Hand;
+  readonly bar: string;
+  readonly beat: number;
+  readonly from: string;
+  readonly to: string;
+  readonly fingerFrom: Finger | null;
+  readonly fingerTo: Finger | null;
+  readonly accidental: AccidentalSign | null;
+  readonly courtesy: boolean;
+  readonly blackKey: boolean;
+}
+
+export interface ReportPosition {
+  readonly hand: Hand;
+  readonly from: { readonly bar: string; readonly beat: number };
+  readonly to: { readonly bar: string; readonly beat: number };
+  readonly name: string;
+  readonly kind: PlacedPosition['kind'];
+  readonly keys: readonly (string | null)[];
+}
+
+export interface ReportFlag {
+  readonly kind: string;
+  readonly severity: string;
+  readonly hand: Hand;
+  readonly bar: string;
+  readonly beat: number;
+  readonly notes: readonly string[];
+  readonly byBlackKey: boolean;
+  readonly message: string;
+  readonly suggestion: string;
+}
+
+/** Puts a piece before and after into the form that was promised to other programs. Pitches are as they sound. */
+export function reportOf(piece: OpenedPiece, before: Version, after: Version): Report {
+  const moved = new Map(after.notes.map((note) => [note.id, note]));
+  return {
+    piece: { title: shortened(piece.score.title), bars: piece.part.measures.length, hands: piece.hands },
+    from: keyView(before.key),
+    to: keyView(after.key),
+    interval: {
+      name: intervalName(after.interval),
+      steps: intervalSteps(after.interval),
+      semitones: intervalSemitones(after.interval),
+      octaves: after.octaves,
+    },
+    playable: { right: isPlayable(after.flags, 'right'), left: isPlayable(after.flags, 'left') },
+    remarks: [...piece.remarks, ...after.remarks].map(remarkView),
+    notes: before.notes.flatMap((note) => {
+      const to = moved.get(note.id);
+      return to ? [reportNote(note, to)] : [];
+    }),
+    positions: after.positions.map(reportPosition),
+    flags: after.flags.map(reportFlag),
+  };
+}
+
+/** A finger that must change is no hindrance once it has changed. */
+function isPlayable(flags: readonly Flag[], hand: Hand): boolean {
+  return !flags.some(
+    (flag) =>
+      flag.hand === hand &&
+      flag.severity === 'must' &&
+      !(flag.evidence.kind === 'finger-change' && flag.evidence.isApplied),
+  );
+}
+
+function reportNote(from: HandNote, to: HandNote): ReportNote {
+  return {
+    id: from.id,
+    hand: from.hand,
+    bar: from.bar,
+    beat: from.beat,
+    from: pitchText(from.pitch),
+    to: pitchText(to.pitch),
+    fingerFrom: from.finger,
+    fingerTo: to.finger,
+    accidental: to.item.accidental?.sign ?? null,
+    courtesy: to.item.accidental?.courtesy ?? false,
+    blackKey: isBlackKey(to.midi),
+  };
+}
+
+function reportPosition(placed: PlacedPosition): ReportPosition {
+  const first = placed.notes[0] as HandNote;
+  const last = placed.notes.at(-1) as HandNote;
+  return {
+    hand: placed.position.hand,
+    from: { bar: first.bar, beat: first.beat },
+    to: { bar: last.bar, beat: last.beat },
+    name: nameText(placed.name),
+    kind: placed.kind,
+    keys: placed.keys.map((key: Pitch | null) => key && pitchText(key)),
+  };
+}
+
+function reportFlag(flag: Flag): ReportFlag {
+  const { message, suggestion } = flagWords(flag);
+  const { severity, hand, bar, beat, notes, byBlackKey } = flag;
+  return { kind: flag.evidence.kind, severity, hand, bar, beat, notes, byBlackKey, message, suggestion };
+}

@@ -1,0 +1,109 @@
+/** Why something was refused: a stable code, the facts, and the place where they are known.
+ * The words for teachers are made from it in `explain/`. Codes are dotted, lower case and never reused. */
+export type Fault =
+  | { readonly code: 'read.empty' }
+  | { readonly code: 'read.too-large'; readonly limitMb: number }
+  | { readonly code: 'read.unknown-format' }
+  | { readonly code: 'read.not-a-score'; readonly rootName: string; readonly at: TextPlace }
+  | { readonly code: 'read.encoding'; readonly encoding: string }
+  | { readonly code: 'read.malformed'; readonly said: string; readonly at: TextPlace }
+  | { readonly code: 'read.malformed'; readonly maxDepth: number; readonly at: TextPlace }
+  | { readonly code: 'read.cut-off'; readonly at: TextPlace }
+  | { readonly code: 'read.entity'; readonly name: string; readonly at: TextPlace }
+  | {
+      readonly code: 'read.midi-damaged';
+      readonly reason: 'ends-early' | 'unreadable' | 'film-frames' | 'format-2';
+      /** What the reader of MIDI files says of it, where it says anything. */
+      readonly said?: string;
+    }
+  | { readonly code: 'read.archive'; readonly detail: 'damaged' | 'no-score' | 'too-large' }
+  | { readonly code: 'read.own-file'; readonly reason: 'cut-off' | 'incomplete' }
+  | { readonly code: 'read.own-file'; readonly reason: 'newer'; readonly version: number }
+  | { readonly code: 'read.own-file'; readonly reason: 'invalid'; readonly said: string }
+  | { readonly code: 'read.no-notes' }
+  | { readonly code: 'read.too-many-bars'; readonly limit: number }
+  | {
+      readonly code: 'read.bad-value';
+      readonly element: string;
+      readonly value: string;
+      readonly bar: string;
+      readonly at: TextPlace;
+    }
+  | {
+      readonly code: 'read.missing';
+      readonly element: string;
+      readonly inside: string;
+      readonly bar: string;
+      readonly at: TextPlace;
+    }
+  | { readonly code: 'read.unpitched'; readonly bar: string; readonly at: TextPlace }
+  | { readonly code: 'read.quarter-tone'; readonly bar: string; readonly at: TextPlace }
+  | { readonly code: 'read.key-steps'; readonly bar: string; readonly at: TextPlace }
+  | { readonly code: 'pitch.out-of-range'; readonly unit: 'fifths' | 'semitones'; readonly amount: number }
+  | { readonly code: 'move.out-of-range'; readonly bar: string }
+  | { readonly code: 'query.missing'; readonly name: string }
+  | { readonly code: 'query.value'; readonly name: string; readonly value: string; readonly allowed: string }
+  | { readonly code: 'query.part'; readonly value: string; readonly parts: readonly string[] }
+  | { readonly code: 'job.busy' }
+  | { readonly code: 'job.stopped' };
+
+/** The file formats of the scripting interface. */
+export const FILE_FORMATS = ['musicxml', 'mxl', 'abc', 'midi', 'newthumb'] as const;
+export type FileFormat = (typeof FILE_FORMATS)[number];
+
+/** A place in a text file; both count from 1. */
+export interface TextPlace {
+  readonly line: number;
+  readonly column: number;
+}
+
+/** Something kept as it was and told to the teacher: nothing was refused. `bar` is the printed bar number. */
+export type Remark =
+  | {
+      readonly code: 'respelled-key';
+      readonly bar: string;
+      readonly from: string;
+      readonly to: string;
+      readonly part: string;
+    }
+  | { readonly code: 'octave-proposed'; readonly hand: 'right' | 'left'; readonly direction: 'higher' | 'lower' }
+  | { readonly code: 'respelled-note'; readonly bars: readonly string[]; readonly from: string; readonly to: string }
+  | { readonly code: 'other-mode'; readonly from: string; readonly to: string }
+  | { readonly code: 'enharmonic-proposed'; readonly to: string }
+  | {
+      readonly code: 'not-playable';
+      readonly hand: 'right' | 'left';
+      readonly bar: string;
+      readonly limit: 'reach' | 'held-reach' | 'held-finger' | 'open' | 'move' | 'change';
+      readonly atLevel: number;
+      /** The lowest level and the least reach with which it could be played; null where none is. */
+      readonly level: number | null;
+      readonly spanMm: number | null;
+      /** Whether it could be played on white keys. */
+      readonly isKeys: boolean;
+    }
+  | { readonly code: 'moves-spared'; readonly hand: 'right' | 'left'; readonly bars: readonly string[] }
+  | {
+      readonly code: 'bar-length';
+      readonly bar: string;
+      readonly part: string;
+      readonly expected: string;
+      readonly found: string;
+    }
+  | { readonly code: 'key-guessed'; readonly key: string; readonly runnerUp: string }
+  | { readonly code: 'carried-element'; readonly element: string; readonly bar: string; readonly count: number }
+  | {
+      readonly code: 'abc-unclear';
+      readonly line: number;
+      readonly column: number;
+      /** The word that is not known, or what the reader of ABC says. */
+      readonly about: { readonly unknown: string } | { readonly said: string };
+    }
+  | { readonly code: 'abc-key'; readonly line: number; readonly key: string; readonly from: 'the beginning' | 'there' }
+  | { readonly code: 'abc-octaves' }
+  | { readonly code: 'more-tunes'; readonly count: number }
+  | { readonly code: 'midi-grid'; readonly grid: string; readonly moved: number }
+  | { readonly code: 'midi-hands'; readonly by: 'tracks' | 'pitch' }
+  | { readonly code: 'midi-key'; readonly key: string; readonly by: 'file' | 'notes' }
+  | { readonly code: 'midi-drums'; readonly count: number }
+  | { readonly code: 'duplicate-id'; readonly bar: string; readonly id: string };

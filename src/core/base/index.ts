@@ -1,0 +1,7 @@
+export { groupBy } from './group-by';
+export { ok, err, unwrap } from './result';
+export type { Result } from './result';
+export { assertNever } from './assert-never';
+export { FILE_FORMATS } from './fault';
+export type { Fault, FileFormat, Remark, TextPlace } from './fault';
+export { lastingMemo, memo, memoLast, memoOf } from './memo';

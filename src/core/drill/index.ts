@@ -1,2 +1,0 @@
-export { drillPiece } from './drill';
-export type { DrillTexts, DrillWish } from './drill';

@@ -1,0 +1,85 @@
+import type { Passage, PassageEvent } from './passage';
+
+/** The fingers on all keys that are down at a moment, in order from the thumb's side. A hand in rest over five letters has its
+ * thumb on some letter; `low` and `high` are the lowest and the highest letter at which these fingers would put it, counted
+ * from the letter of the moment's first key. */
+export interface Grip {
+  readonly fingers: readonly number[];
+  readonly low: number;
+  readonly high: number;
+  /** The struck keys' fingers as bits, finger 1 the lowest. */
+  readonly mask: number;
+}
+
+/** Keys that are down at a moment, as indexes into the passage's notes from the thumb's side. */
+export interface KeysDown {
+  readonly down: readonly number[];
+  readonly isHeld: readonly boolean[];
+  /** Held keys that no hand of this reach can keep down together with the struck ones. */
+  readonly dropped: readonly number[];
+  /** The letter from which the grips count. */
+  readonly base: number;
+}
+
+const FINGERS = 5;
+
+/** Which keys are down. A held key out of reach (`reach` in hundredths of a mm) has to be let go; of more than five struck keys those in
+ * the middle are left without a finger. */
+export function keysDownOf(passage: Passage, event: PassageEvent, places: Int32Array, reach: number): KeysDown {
+  const struck =
+    event.struck.length <= FINGERS ? event.struck : [...event.struck.slice(0, 3), ...event.struck.slice(-2)];
+  const dropped: number[] = [];
+  const kept: number[] = [];
+  for (const index of event.held) {
+    const all = [...struck, ...kept, index].map((note) => places[note] as number);
+    const isWithin = Math.max(...all) - Math.min(...all) <= reach && all.length <= FINGERS;
+    (isWithin ? kept : dropped).push(index);
+  }
+  const down =
+    kept.length === 0
+      ? struck
+      : [...struck, ...kept].sort((a, b) => (places[a] as number) - (places[b] as number) || a - b);
+  return {
+    down,
+    isHeld: down.map((index) => kept.includes(index)),
+    dropped,
+    base: passage.notes[down[0] as number]?.letter ?? 0,
+  };
+}
+
+/** All ways to put fingers on the keys of a stand. */
+export function gripsOf(passage: Passage, keys: KeysDown): readonly Grip[] {
+  const grips: Grip[] = [];
+  const fingers: number[] = [];
+  const choose = (from: number): void => {
+    const i = fingers.length;
+    if (i === keys.down.length) {
+      grips.push(...readings(passage, keys, fingers));
+      return;
+    }
+    const last = FINGERS - (keys.down.length - i - 1);
+    for (let finger = from; finger <= last; finger += 1) {
+      fingers.push(finger);
+      choose(finger + 1);
+      fingers.pop();
+    }
+  };
+  choose(1);
+  return grips;
+}
+
+/** An altered note may be read as its neighbouring letter: F♯ also as G♭. Each reading puts the hand elsewhere. */
+function readings(passage: Passage, { down, isHeld, base }: KeysDown, fingers: readonly number[]): readonly Grip[] {
+  let ranges: readonly (readonly [number, number])[] = [[Infinity, -Infinity]];
+  let mask = 0;
+  down.forEach((index, i) => {
+    const finger = fingers[i] as number;
+    const { letter, altered } = passage.notes[index] as { letter: number; altered: number };
+    const thumb = letter - base - (finger - 1);
+    const thumbs = altered === 0 ? [thumb] : [thumb, thumb + Math.sign(altered)];
+    ranges = ranges.flatMap(([low, high]) => thumbs.map((at) => [Math.min(low, at), Math.max(high, at)] as const));
+    if (!isHeld[i]) mask |= 1 << (finger - 1);
+  });
+  const distinct = new Map(ranges.map((range) => [range.join(), range]));
+  return [...distinct.values()].map(([low, high]) => ({ fingers: [...fingers], low, high, mask }));
+}

@@ -1,0 +1,190 @@
+import { memoOf } from '../base';
+import type { Finger } from '../score';
+import { groupsOf, solveConsistent } from './consistent';
+import type { Grip, KeysDown } from './grip';
+import { latticeOf, sliceOf, type Lattice } from './lattice';
+import type { Passage, PassageEvent } from './passage';
+import { tallySteps } from './path-tally';
+import type { Demands } from './player';
+import { EDIT_PRINTED_FACTOR } from './rules.table';
+import { NO_EXTRA, type Extra, type PlannedGrip } from './plan-path';
+import { solve } from './solve';
+import type { View } from './key-view';
+
+/** Fingers for a passage, one entry a note; null where none is known. */
+export type Fingering = readonly (Finger | null)[];
+
+/** A fingering with the way through the lattice that it belongs to. */
+export interface HandPlan {
+  readonly lattice: Lattice;
+  /** One step an event. */
+  readonly steps: readonly PlannedGrip[];
+  readonly fingering: Fingering;
+  readonly cost: number;
+  /** No fingering costs less. */
+  readonly bound: number;
+  /** How many limits of level and reach are broken. */
+  readonly limits: number;
+}
+
+/** What a plan should stay near to: the fingers of before, and which of them are printed. */
+export interface Before {
+  readonly fingering: Fingering;
+  readonly isPrinted: readonly boolean[];
+}
+
+/** A plan that stays near given fingers begins from them, and needs fewer rounds. Our own choice: `npm run bench` tells what gap is left. */
+const ROUNDS_NEAR_BEFORE = 4;
+
+const likenessGroups = memoOf((passage: Passage) => groupsOf(passage.events.map(({ likeness }) => likeness)));
+
+function masksOf(passage: Passage, fingering: Fingering): readonly number[] {
+  return passage.events.map(({ struck }) =>
+    struck.reduce((mask, note) => mask | (1 << ((fingering[note] ?? 1) - 1)), 0),
+  );
+}
+
+/** Plans the fingers of a passage in a view. `before` holds the fingers that are to be kept unless a change is worth it. */
+export function planHand(
+  passage: Passage,
+  view: View,
+  demands: Demands,
+  { before, rounds = ROUNDS_NEAR_BEFORE }: { readonly before: Before | null; readonly rounds?: number },
+): HandPlan {
+  const lattice = latticeOf(passage, view, demands);
+  const groups = likenessGroups(passage);
+  const path = before
+    ? solveConsistent(lattice, groups, editsFrom(lattice, before), {
+        rounds,
+        likely: masksOf(passage, before.fingering),
+      })
+    : solveConsistent(lattice, groups, NO_EXTRA);
+  return finished(lattice, path.steps, path.cost, path.bound);
+}
+
+/** The same with fingers that the teacher decided on: they stay whatever they cost, and cost no change. */
+export function planAround(
+  passage: Passage,
+  view: View,
+  demands: Demands,
+  { before, decided }: { readonly before: Before; readonly decided: Fingering },
+): HandPlan {
+  const lattice = latticeOf(passage, view, demands);
+  const fingering = over(before.fingering, decided);
+  const edits = editsFrom(lattice, { ...before, fingering });
+  const barred = barring(lattice, decided);
+  const own = barred.map((costs, t) => costs.map((cost, g) => cost + (edits.own?.[t]?.[g] ?? 0)));
+  const path = solveConsistent(
+    lattice,
+    likenessGroups(passage),
+    { ...edits, own },
+    { rounds: ROUNDS_NEAR_BEFORE, likely: masksOf(passage, fingering) },
+  );
+  return finished(lattice, path.steps, path.cost, path.bound);
+}
+
+/** A fingering with those fingers of another that are known there. */
+export function over(fingering: Fingering, by: Fingering): Fingering {
+  return fingering.map((finger, i) => by[i] ?? finger);
+}
+
+/** Fills in the fingers that are not given, and keeps the others whatever they cost. */
+export function completeHand(passage: Passage, view: View, demands: Demands, given: Fingering): HandPlan {
+  const lattice = latticeOf(passage, view, demands);
+  const extra: Extra = { own: barring(lattice, given), changed: null, opens: 0 };
+  // Like moments whose fingers are all given cannot be made any more alike.
+  const isOpen = (t: number): boolean => struckAt(passage, t).some((note) => (given[note] ?? null) === null);
+  const path = solveConsistent(
+    lattice,
+    likenessGroups(passage).filter((group) => group.some(isOpen)),
+    extra,
+  );
+  return finished(lattice, path.steps, path.cost, path.bound);
+}
+
+/** The best way to play given fingers: where the hand moves, and what that costs. Notes without a finger are free. */
+export function playHand(passage: Passage, view: View, demands: Demands, given: Fingering): HandPlan {
+  const lattice = latticeOf(passage, view, demands);
+  const path = solve(lattice, { own: barring(lattice, given), changed: null, opens: 0 });
+  return finished(lattice, path.steps, path.cost, path.cost);
+}
+
+/** The best way to play given fingers in a stretch of a plan's events, from one to another, both included, taken by itself. */
+export function playSlice(lattice: Lattice, given: Fingering, from: number, to: number): PlanSlice {
+  const slice = sliceOf(lattice, from, to);
+  const { steps, cost } = solve(slice, { own: barring(slice, given), changed: null, opens: 0 });
+  return { lattice: slice, steps, cost, limits: tallySteps(slice, steps).limits };
+}
+
+/** A stretch of a plan taken by itself. */
+export type PlanSlice = Pick<HandPlan, 'lattice' | 'steps' | 'cost' | 'limits'>;
+
+function finished(lattice: Lattice, steps: readonly PlannedGrip[], cost: number, bound: number): HandPlan {
+  const fingering: (Finger | null)[] = lattice.passage.notes.map(() => null);
+  steps.forEach((step, t) => eachStruck(lattice, t, step.grip, (note, finger) => (fingering[note] = finger)));
+  shareAmongUnisons(lattice.passage, fingering);
+  return { lattice, steps, fingering, cost, bound, limits: tallySteps(lattice, steps).limits };
+}
+
+function eachStruck({ keysDown }: Lattice, t: number, grip: Grip, act: (note: number, finger: Finger) => void): void {
+  const { down, isHeld } = keysDown[t] as KeysDown;
+  for (let i = 0; i < down.length; i += 1) {
+    if (!isHeld[i]) act(down[i] as number, grip.fingers[i] as Finger);
+  }
+}
+
+/** Two voices of one hand on one key share its finger. */
+function shareAmongUnisons(passage: Passage, fingering: (Finger | null)[]): void {
+  if (!fingering.includes(null)) return;
+  const planned = new Set(passage.events.flatMap(({ struck }) => struck));
+  passage.notes.forEach(({ note }, i) => {
+    if (planned.has(i)) return;
+    const twin = passage.notes.findIndex(
+      (other, k) =>
+        planned.has(k) &&
+        other.note.onset === note.onset &&
+        other.note.midi === note.midi &&
+        other.note.isGrace === note.isGrace,
+    );
+    if (twin >= 0) fingering[i] = fingering[twin] as Finger | null;
+  });
+}
+
+/** Far more than any limit: these grips are never taken. */
+const BARRED = 1e9;
+
+/** Bars the grips that do not have the given fingers. Where no grip has them, all stay open. */
+function barring(lattice: Lattice, given: Fingering): readonly Float64Array[] {
+  return lattice.grips.map((grips, t) => {
+    const own = Float64Array.from(grips, (grip) => {
+      let isOther = false;
+      eachStruck(lattice, t, grip, (note, finger) => (isOther ||= (given[note] ?? finger) !== finger));
+      return isOther ? BARRED : 0;
+    });
+    return own.includes(0) ? own : own.fill(0);
+  });
+}
+
+/** What it costs to change fingers: a little for each, more for printed ones, and once for each run of changes. */
+function editsFrom(lattice: Lattice, { fingering, isPrinted }: Before): Extra {
+  const { edit, editOpens } = lattice.demands;
+  const counts = lattice.grips.map((grips, t) =>
+    Float64Array.from(grips, (grip) => {
+      let count = 0;
+      eachStruck(lattice, t, grip, (note, finger) => {
+        if ((fingering[note] ?? finger) !== finger) count += isPrinted[note] ? EDIT_PRINTED_FACTOR : 1;
+      });
+      return count;
+    }),
+  );
+  return {
+    own: counts.map((own) => own.map((count) => count * edit)),
+    changed: counts.map((own) => Uint8Array.from(own, (count) => Number(count > 0))),
+    opens: editOpens,
+  };
+}
+
+/** The notes that an event strikes. */
+export function struckAt(passage: Passage, t: number): readonly number[] {
+  return (passage.events[t] as PassageEvent).struck;
+}

@@ -1,0 +1,38 @@
+export {
+  DIALS,
+  INNER_SCHOOLS,
+  LEVELS,
+  OUTER_SCHOOLS,
+  REPEAT_SCHOOLS,
+  USUAL_PLAYER,
+  demandsFor,
+  demandsOf,
+} from './player';
+export type { Demands, Dial, InnerSchool, Level, OuterSchool, Player, RepeatSchool } from './player';
+export { spanOf } from './hand-measure';
+export { FREE_BOND, passageOf } from './passage';
+export type { Passage } from './passage';
+export { colourlessView, neutralView, realView } from './key-view';
+export type { View } from './key-view';
+export { latticeOf, sliceOf } from './lattice';
+export type { Lattice } from './lattice';
+export type { KeysDown } from './grip';
+export { NO_EXTRA } from './plan-path';
+export { solve } from './solve';
+export type { Extra, PlannedGrip } from './plan-path';
+export { groupsOf, solveConsistent } from './consistent';
+export { completeHand, over, planAround, planHand, playHand, playSlice, struckAt } from './hand-plan';
+export type { Fingering, HandPlan, PlanSlice } from './hand-plan';
+export { stepLimits } from './limits';
+export type { Limit } from './limits';
+export { tallySteps } from './path-tally';
+export { BROKEN_LIMIT, RULES } from './rules.table';
+export type { Rule } from './rules.table';
+export { positionsOf } from './positions';
+export type { HandPosition } from './hand-position';
+export { placePosition } from './place-position';
+export type { PlacedPosition } from './place-position';
+export { decidedAhead, moveTime, positionMove } from './position-move';
+export type { BlackLanding, MoveTime, PositionMove } from './position-move';
+export { sharedKeys } from './shared-keys';
+export type { SharedKeys } from './shared-keys';

@@ -1,0 +1,44 @@
+import type { Grip } from './grip';
+import type { Lattice } from './lattice';
+import { TRANSITIONS, type Transition } from './meeting';
+import type { Path, PlannedGrip } from './plan-path';
+import type { Search } from './search';
+
+/** The way back from the best state of the last event. */
+export function trace({ lattice, backs, values, alive, count, windows, side }: Search): Path {
+  let state = alive[0] as number;
+  for (let a = 1; a < count; a += 1) {
+    const other = alive[a] as number;
+    if ((values[other] as number) < (values[state] as number)) state = other;
+  }
+  const cost = values[state] as number;
+  const steps: PlannedGrip[] = [];
+  for (let t = lattice.grips.length - 1; t >= 0; t -= 1) {
+    const base = lattice.keysDown[t]?.base ?? 0;
+    const [g, window] = [Math.floor(state / windows), state % windows];
+    const grip = lattice.grips[t]?.[g] as Grip;
+    const back = t === 0 ? -1 : (backs[t]?.[state] as number);
+    steps.push({
+      grip,
+      index: g,
+      transition: transitionOf(lattice, t, g, back < 0 ? null : { state: back >> 1, stayed: back % 2 === 1, windows }),
+      low: base + grip.low - Math.floor(window / side),
+      high: base + grip.high + (window % side),
+    });
+    state = back >> 1;
+  }
+  return { steps: steps.reverse(), cost };
+}
+
+function transitionOf(
+  lattice: Lattice,
+  t: number,
+  g: number,
+  from: { readonly state: number; readonly stayed: boolean; readonly windows: number } | null,
+): PlannedGrip['transition'] {
+  if (from === null) return 'begin';
+  if (from.stayed) return 'stay';
+  const before = Math.floor(from.state / from.windows);
+  const now = lattice.grips[t]?.length ?? 0;
+  return TRANSITIONS[lattice.transitions[t]?.kinds[before * now + g] as number] as Transition;
+}

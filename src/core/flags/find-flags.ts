@@ -1,0 +1,89 @@
+import type { KeyboardSize } from '../keyboard';
+import type { OuterSchool, PlacedPosition } from '../fingering';
+import { compareKeys } from '../forced';
+import type { HandNote } from '../score';
+import type { Ticks } from '../time';
+import { blackFingerFlags, doubleDutyFlags } from './black-key-flags';
+import { changeFlags } from './change-flags';
+import { SEVERITIES, type Flag, type FlagDetail } from './flag';
+import {
+  crossingFlags,
+  extensionFlags,
+  forcedMoveFlags,
+  hopFlags,
+  limitFlags,
+  stretchFlags,
+  type PlayedHand,
+} from './hand-flags';
+import { overlapFlags } from './overlap-flags';
+import { doubleAccidentalFlags, ledgerFlags, offKeyboardFlags } from './register-flags';
+import { sharedKeyFlags } from './shared-key-flags';
+import { canOtherHandTake } from './sharing';
+
+/** A piece in one key, as the flags need it. Notes are struck and in order of time, both hands together. */
+export interface FlagInput {
+  readonly notes: readonly HandNote[];
+  readonly hands: readonly PlayedHand[];
+  readonly positions: readonly PlacedPosition[];
+  readonly detail: FlagDetail;
+  readonly school: OuterSchool;
+  readonly keyboard: KeyboardSize;
+  readonly letterOf: (note: HandNote) => number;
+  readonly beat: (note: HandNote) => Ticks;
+}
+
+/** Everything that the player should know, in order of the music; at one place the weightiest first. */
+export function findFlags(input: FlagInput): readonly Flag[] {
+  const order = new Map(input.notes.map((note, i) => [note.id, i]));
+  const eventsOf = eventsById(input.hands);
+  const placeInMusic = (flag: Flag): number => order.get(flag.notes[0] ?? '') ?? 0;
+  return [
+    ...input.hands.flatMap((hand) =>
+      limitFlags(hand, (note) => canOtherHandTake(note, input.notes, hand.study.baseline.demands.player.spanMm)),
+    ),
+    ...input.hands.flatMap((hand) => changeFlags(hand, input.detail)),
+    ...input.hands.flatMap(forcedMoveFlags),
+    ...input.hands.flatMap(hopFlags),
+    ...input.hands.flatMap(crossingFlags),
+    ...input.hands.flatMap(extensionFlags),
+    ...input.hands.flatMap(stretchFlags),
+    ...input.positions.flatMap((placed) => blackFingerFlags(placed, input.school)),
+    ...input.positions.flatMap((placed) => doubleDutyFlags(placed, input.letterOf)),
+    ...sharedKeyFlags(input.notes, input.beat),
+    ...ledgerFlags(input.notes),
+    ...overlapFlags(input.notes),
+    ...offKeyboardFlags(input.notes, input.keyboard),
+    ...doubleAccidentalFlags(input.notes),
+  ]
+    .map((flag) => (input.detail === 'full' ? withCosts(flag, input.hands, eventsOf) : flag))
+    .sort(
+      (a, b) => placeInMusic(a) - placeInMusic(b) || SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity),
+    );
+}
+
+/** Which event of its hand strikes a note. */
+function eventsById(hands: readonly PlayedHand[]): ReadonlyMap<string, number> {
+  return new Map(
+    hands.flatMap(({ study }) => {
+      const { events, notes } = study.baseline.passage;
+      return events.flatMap(({ struck }, t) => struck.map((index) => [notes[index]?.note.id ?? '', t] as const));
+    }),
+  );
+}
+
+/** A flag because of black keys keeps the costs it rests on. */
+function withCosts(flag: Flag, hands: readonly PlayedHand[], eventOf: ReadonlyMap<string, number>): Flag {
+  if (!flag.byBlackKey || flag.costs) return flag;
+  const hand = hands.find(({ study }) => study.baseline.passage.hand === flag.hand);
+  const events = new Set(flag.notes.flatMap((id) => eventOf.get(id) ?? []));
+  return hand ? { ...flag, costs: compareKeys(hand.played, [...events]) } : flag;
+}
+
+/** Marks the flags whose kind stood at the same notes already before the piece was moved. */
+export function compareFlags(after: readonly Flag[], before: readonly Flag[]): readonly Flag[] {
+  const known = new Set(before.flatMap((old) => old.notes.map((id) => `${old.evidence.kind}/${id}`)));
+  return after.map((flag) => ({
+    ...flag,
+    wasThere: flag.notes.some((id) => known.has(`${flag.evidence.kind}/${id}`)),
+  }));
+}

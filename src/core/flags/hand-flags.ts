@@ -1,0 +1,246 @@
+import { FREE_BOND, spanOf, stepLimits, struckAt, type HandPlan, type Limit, type PlannedGrip } from '../fingering';
+import { groupBy } from '../base';
+import type { Pitch } from '../pitch';
+import { keyCentreMm } from '../keyboard';
+import { forcedMoves, type HandStudy } from '../forced';
+import type { Finger, HandNote } from '../score';
+import type { Flag } from './flag';
+import { placeOf } from './place-of';
+
+/** A hand as it is played in one key. */
+export interface PlayedHand {
+  readonly study: HandStudy;
+  /** The plan that is played: the one for these keys, or the fingers brought along. */
+  readonly played: HandPlan;
+  /** The notes of the passage in this key, in its order. */
+  readonly notes: readonly HandNote[];
+}
+
+const PLAIN = { byBlackKey: false, wasThere: false, costs: null } as const;
+
+/** Where a limit of level or reach is broken: these cannot be played so. `canShare` tells whether the other hand could take a note. */
+export function limitFlags(hand: PlayedHand, canShare: (note: HandNote) => boolean): readonly Flag[] {
+  const { lattice, steps } = hand.played;
+  return steps.flatMap((_, t) => {
+    const limits = stepLimits(lattice, steps, t);
+    // One place is told once, by what weighs most: a hand that cannot reach the keys need not be told how it gets there.
+    const first = limits[0];
+    return first ? [limitFlag(hand, t, first, canShare)] : [];
+  });
+}
+
+function limitFlag(hand: PlayedHand, t: number, limit: Limit, canShare: (note: HandNote) => boolean): Flag {
+  const { lattice } = hand.played;
+  const struck = struckAt(lattice.passage, t).map((index) => noteAt(hand, index));
+  const first = struck[0] as HandNote;
+  const must = { severity: 'must', ...PLAIN } as const;
+  switch (limit) {
+    case 'reach':
+    case 'held-reach': {
+      const event = lattice.passage.events[t] as { struck: readonly number[]; held: readonly number[] };
+      const all = [...event.struck, ...event.held]
+        .map((index) => noteAt(hand, index))
+        .toSorted((a, b) => a.midi - b.midi);
+      const [low, high] = [all[0] as HandNote, all.at(-1) as HandNote];
+      return {
+        ...must,
+        evidence: {
+          kind: 'out-of-reach',
+          keys: [low.pitch, high.pitch],
+          needsMm: Math.round(keyCentreMm(high.midi) - keyCentreMm(low.midi)),
+          spanMm: lattice.demands.player.spanMm,
+          isHeld: limit === 'held-reach',
+          canShare: canShare(first.hand === 'right' ? low : high),
+        },
+        ...placeOf([...struck, ...all.filter((note) => !struck.includes(note))]),
+      };
+    }
+    case 'held-finger':
+      return {
+        ...must,
+        evidence: {
+          kind: 'held-finger',
+          finger: fingerOf(hand, struckAt(lattice.passage, t)[0] as number),
+          key: first.pitch,
+        },
+        ...placeOf(struck),
+      };
+    case 'open':
+      return {
+        ...must,
+        evidence: { kind: 'extension', letters: spreadAt(hand.played, t), because: 'open' },
+        ...placeOf(struck),
+      };
+    case 'move':
+    case 'change':
+      return {
+        ...must,
+        evidence: {
+          kind: 'position-change',
+          finger: fingerOf(hand, struckAt(lattice.passage, t)[0] as number),
+          key: first.pitch,
+          because: limit,
+        },
+        ...placeOf(struck),
+      };
+  }
+}
+
+function spreadAt({ steps }: HandPlan, t: number): number {
+  const { low, high } = steps[t] as PlannedGrip;
+  return high - low;
+}
+
+function noteAt({ notes }: PlayedHand, index: number): HandNote {
+  return notes[index] as HandNote;
+}
+
+function fingerOf({ played }: PlayedHand, index: number): Finger {
+  return played.fingering[index] ?? 1;
+}
+
+/** New positions that the keys of this key force: on white keys the hand would have stayed. */
+export function forcedMoveFlags(hand: PlayedHand): readonly Flag[] {
+  const { study, played } = hand;
+  if (played !== study.plan) return [];
+  const { lattice, steps } = played;
+  return forcedMoves(study).added.flatMap((t): readonly Flag[] => {
+    if (stepLimits(lattice, steps, t).length > 0) return [];
+    const index = struckAt(lattice.passage, t)[0] as number;
+    const note = noteAt(hand, index);
+    return [
+      {
+        evidence: { kind: 'position-change', finger: fingerOf(hand, index), key: note.pitch, because: 'black-keys' },
+        severity: 'watch',
+        byBlackKey: true,
+        wasThere: false,
+        costs: null,
+        ...placeOf([note]),
+      },
+    ];
+  });
+}
+
+/** Positions in which the hand opens, one flag for each place and width. */
+export function extensionFlags(hand: PlayedHand): readonly Flag[] {
+  const { lattice, steps } = hand.played;
+  const neutral = hand.study.baseline.neutral.steps;
+  const starts = steps.flatMap(({ transition: join }, t) => (join === 'stay' ? [] : [t]));
+  const opened = starts.flatMap((from, i) => {
+    const to = (starts[i + 1] ?? steps.length) - 1;
+    const last = steps[to] as PlannedGrip;
+    const letters = last.high - last.low;
+    const isBroken = Array.from({ length: to - from + 1 }, (_, k) => from + k).some((t) =>
+      stepLimits(lattice, steps, t).some((limit) => limit !== 'move'),
+    );
+    if (letters === 0 || letters > lattice.widest || isBroken) return [];
+    const isForced =
+      hand.played === hand.study.plan && neutral.slice(from, to + 1).every(({ low, high }) => high - low < letters);
+    const at =
+      Array.from({ length: to - from + 1 }, (_, k) => from + k).find((t) => spreadAt(hand.played, t) === letters) ??
+      from;
+    return [
+      { low: last.low, letters, isForced, notes: struckAt(lattice.passage, at).map((index) => noteAt(hand, index)) },
+    ];
+  });
+  return [...groupBy(opened, ({ low, letters, isForced }) => `${low}/${letters}/${isForced}`).values()].map(
+    (group): Flag => {
+      const { letters, isForced } = group[0] as (typeof opened)[number];
+      return {
+        evidence: { kind: 'extension', letters, because: isForced ? 'black-keys' : 'notes' },
+        severity: 'watch',
+        ...PLAIN,
+        byBlackKey: isForced,
+        ...placeOf(group.flatMap(({ notes }) => notes)),
+      };
+    },
+  );
+}
+
+/** Thumb under and finger over, one flag for each finger and key. */
+export function crossingFlags(hand: PlayedHand): readonly Flag[] {
+  const { lattice, steps } = hand.played;
+  const crossings = steps.flatMap(({ transition: join }, t) => {
+    if (join !== 'pass') return [];
+    const index = struckAt(lattice.passage, t)[0] as number;
+    return [{ note: noteAt(hand, index), finger: fingerOf(hand, index) }];
+  });
+  return [...groupBy(crossings, ({ note, finger }) => `${finger}/${note.midi}`).values()].map((group): Flag => {
+    const { note, finger } = group[0] as (typeof crossings)[number];
+    return {
+      evidence: { kind: 'crossing', technique: finger === 1 ? 'thumb-under' : 'finger-over', finger, key: note.pitch },
+      severity: 'watch',
+      ...PLAIN,
+      ...placeOf(group.map((crossing) => crossing.note)),
+    };
+  });
+}
+
+/** One finger on two letters running, in a line without a break; between chords it is only to be known, and nothing where a common
+ * tone is held (handbook, positions and moves). */
+export function hopFlags(hand: PlayedHand): readonly Flag[] {
+  const { passage } = hand.played.lattice;
+  return passage.events.flatMap((event, t): readonly Flag[] => {
+    const before = passage.events[t - 1];
+    if (!before || event.bond < 1) return [];
+    const inChords = event.released.length > 1 || event.struck.length > 1;
+    const holdsCommonTone =
+      event.held.length > 0 ||
+      event.released.some((m) => event.struck.some((n) => noteAt(hand, m).midi === noteAt(hand, n).midi));
+    if (inChords && holdsCommonTone) return [];
+    const pairs = event.released.flatMap((m) => event.struck.map((n) => [m, n] as const));
+    const hop = pairs.find(
+      ([m, n]) =>
+        fingerOf(hand, m) === fingerOf(hand, n) &&
+        passage.notes[m]?.letter !== passage.notes[n]?.letter &&
+        noteAt(hand, m).midi !== noteAt(hand, n).midi,
+    );
+    if (!hop) return [];
+    const [from, to] = [noteAt(hand, hop[0]), noteAt(hand, hop[1])];
+    return [
+      {
+        evidence: { kind: 'hop', finger: fingerOf(hand, hop[1]), keys: [from.pitch, to.pitch], inChords },
+        severity: inChords ? 'watch' : 'should',
+        ...PLAIN,
+        ...placeOf([from, to]),
+      },
+    ];
+  });
+}
+
+/** How far beyond comfort a stretch must be to be told of. Unit: hundredths of a mm. Our own choice: half a semitone. */
+const TOLD_BEYOND = 700;
+
+/** Fingers further apart than is comfortable, at one moment or in a line: the widest of each pair of fingers and keys, once. */
+export function stretchFlags(hand: PlayedHand): readonly Flag[] {
+  const { lattice, steps } = hand.played;
+  const { passage, view, demands } = lattice;
+  const found = passage.events.flatMap((event, t) => {
+    if (stepLimits(lattice, steps, t).length > 0) return [];
+    const inLine = event.bond > FREE_BOND && steps[t]?.transition === 'stay' ? event.released : [];
+    const pairs = [...event.struck, ...event.held, ...inLine].flatMap((m) => event.struck.map((n) => [m, n] as const));
+    return pairs.flatMap(([m, n]) => {
+      const [f, g] = [fingerOf(hand, m), fingerOf(hand, n)];
+      if (f === g) return [];
+      const [lower, higher] = f < g ? [m, n] : [n, m];
+      const distance = (view.places[higher] as number) - (view.places[lower] as number);
+      const comfortable = spanOf(demands.measure, Math.min(f, g), Math.max(f, g)).greatestComfortable;
+      if (distance <= comfortable + TOLD_BEYOND) return [];
+      const fingers: readonly [Finger, Finger] = f < g ? [f, g] : [g, f];
+      return [{ fingers, lower: noteAt(hand, lower), higher: noteAt(hand, higher), mm: Math.round(distance / 100) }];
+    });
+  });
+  return [
+    ...groupBy(found, ({ fingers, lower, higher }) => `${fingers.join()}/${lower.midi}/${higher.midi}`).values(),
+  ].map((group): Flag => {
+    const { fingers, lower, higher, mm } = group[0] as (typeof found)[number];
+    const keys: readonly [Pitch, Pitch] =
+      lower.midi < higher.midi ? [lower.pitch, higher.pitch] : [higher.pitch, lower.pitch];
+    return {
+      evidence: { kind: 'stretch', fingers, keys, mm },
+      severity: 'watch',
+      ...PLAIN,
+      ...placeOf(group.flatMap((one) => [one.lower, one.higher])),
+    };
+  });
+}

@@ -1,1 +1,0 @@
-export { groupBy } from './group-by';

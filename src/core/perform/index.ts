@@ -1,9 +1,0 @@
-export { instructionsOf } from './directions';
-export { performanceOf } from './performance';
-export type { Performance, PerformedBar, PerformedNote } from './performance';
-export { LOUDNESSES, barAt, countIn, heardBetween, soundingAt, spanOfBars } from './playback';
-export type { Heard, ListenWish, Loudness, Span } from './playback';
-export { playingOrder } from './playing-order';
-export { playedBars, soundingNotes } from './sounding-notes';
-export type { PlayedBar, SoundingNote } from './sounding-notes';
-export { tempoMap } from './tempo-map';

@@ -1,0 +1,8 @@
+export { FINGERINGS, asWritten, moveTo, openPiece } from './open-piece';
+export type { Fingering, OpenedPiece, OpenOptions, Version, MoveOptions } from './open-piece';
+export { NO_DECISIONS, flagName } from './decisions';
+export type { DecidedFinger, Decisions, FlagAside, SetAside } from './decisions';
+export { saveAs } from './save-as';
+export type { SavedFile } from './save-as';
+export { baselinesOf } from './play-hands';
+export { fingersById } from './fingers-by-id';

@@ -1,0 +1,44 @@
+import type { FileFormat } from '../base';
+import { fileStem, packMxl, writeAbc, writeMidiFile, writeMusicXml, writeOwnFile } from '../write';
+import type { OpenedPiece, Version } from './open-piece';
+
+/** A file ready to be saved or sent. */
+export interface SavedFile {
+  readonly name: string;
+  readonly mediaType: string;
+  readonly content: string | Uint8Array;
+}
+
+/** Endings and media types of the formats. Source: the scripting interface. */
+const FORMATS: Readonly<Record<FileFormat, { readonly ending: string; readonly mediaType: string }>> = {
+  musicxml: { ending: 'musicxml', mediaType: 'application/vnd.recordare.musicxml+xml' },
+  mxl: { ending: 'mxl', mediaType: 'application/vnd.recordare.musicxml' },
+  abc: { ending: 'abc', mediaType: 'text/vnd.abc' },
+  midi: { ending: 'mid', mediaType: 'audio/midi' },
+  newthumb: { ending: 'newthumb', mediaType: 'application/vnd.new-thumb+json' },
+};
+
+/** Writes a piece in one key as a file. */
+export function saveAs(piece: OpenedPiece, version: Version, format: FileFormat): SavedFile {
+  const { ending, mediaType } = FORMATS[format];
+  return {
+    name: `${fileStem(version.score.title, version.key)}.${ending}`,
+    mediaType,
+    content: contentOf(piece, version, format),
+  };
+}
+
+function contentOf({ carried }: OpenedPiece, { score, key }: Version, format: FileFormat): string | Uint8Array {
+  switch (format) {
+    case 'musicxml':
+      return writeMusicXml(score);
+    case 'mxl':
+      return packMxl(writeMusicXml(score));
+    case 'abc':
+      return writeAbc(score, key);
+    case 'midi':
+      return writeMidiFile(score, key);
+    case 'newthumb':
+      return writeOwnFile(writeMusicXml(score), carried);
+  }
+}

@@ -1,0 +1,149 @@
+import { changesWords, kindWords, handsWords, markText, sharedPlaceWords } from '../explain';
+import { sharedKeys } from '../fingering';
+import { keyPrint, keyText, namePrint, type Direction, type Key } from '../pitch';
+import { groupMove } from '../transpose';
+import { type LabelKind, notesByKind, markWords, type Mark } from '../annotate';
+import { struckNotes } from '../score';
+import { engravingPage, NO_TEXTS, systemBreaks, type EngravingPage, type NoteTexts } from '../write';
+import { blackRuns, type BlackRun } from './black-keys';
+import { momentsOf, type Moment } from './moments';
+import { fingersById, type OpenedPiece, type Version } from '../piece';
+import { decisionViews, handNoteViews, type DecisionView, type HandNoteView } from './hand-note-views';
+import { labelLines } from './label-lines';
+import { positionViews, type PositionView } from './position-views';
+import { remarkView, type RemarkView } from './key-and-remark';
+
+/** Notes that can be found and marked together. */
+export interface NotesOfKindView {
+  readonly by: 'letter' | 'pitch' | 'finger' | 'interval' | 'black' | 'guide';
+  readonly words: string;
+  readonly noteIds: readonly string[];
+}
+
+/** Everything that the Bench shows of a piece in one key. */
+export interface BenchView {
+  readonly title: string;
+  readonly composer: string;
+  readonly from: string;
+  readonly to: string;
+  readonly toText: string;
+  readonly bars: number;
+  /** All parts of the piece, and which is the pupil's. */
+  readonly parts: readonly { readonly id: string; readonly name: string; readonly isPupils: boolean }[];
+  readonly page: EngravingPage;
+  readonly summary: readonly string[];
+  /** What the teacher put away is there too, with the reason. */
+  readonly handNotes: readonly HandNoteView[];
+  readonly decisions: readonly DecisionView[];
+  readonly positions: readonly PositionView[];
+  readonly positionsBefore: readonly PositionView[];
+  readonly notesOfKind: readonly NotesOfKindView[];
+  readonly momentsBefore: readonly Moment[];
+  readonly momentsAfter: readonly Moment[];
+  readonly remarks: readonly RemarkView[];
+  /** The piece between the black-key groups and the white keys beside them; null where it is on neither. */
+  readonly group: {
+    readonly onto: 'black' | 'white';
+    readonly key: string;
+    readonly keyWords: string;
+    readonly direction: Direction;
+  } | null;
+  /** Notes that the signature alters and no sign reminds of. */
+  readonly bySignature: readonly string[];
+}
+
+/** Which versions are engraved: both, one above the other, or the new one alone. */
+export type PageView = 'both' | 'after';
+
+/** How the page is laid out: what is shown, how many note columns fit a system, and what goes in front of the ids of
+ * the notes of each version. */
+export interface PageOptions {
+  readonly view: PageView;
+  readonly columns: number;
+  readonly prefixes: { readonly before: string; readonly after: string };
+  /** What stands under the notes, line by line. */
+  readonly labels: readonly LabelKind[];
+  readonly marks: readonly Mark[];
+  /** Whether room is left for the hand tracks. */
+  readonly tracks: 'shown' | 'hidden';
+}
+
+/** Lines that the hand tracks take under each staff: a name alone before, a name and a move after. */
+const TRACK_LINES = { before: 1, after: 2 } as const;
+
+/** Puts a piece before and after into what the Bench shows. */
+export function benchView(piece: OpenedPiece, before: Version, after: Version, page: PageOptions): BenchView {
+  const layers = [
+    {
+      score: before.score,
+      prefix: page.prefixes.before,
+      label: shortKey(before.key),
+      texts: textsOf(piece, before, page, 'before'),
+    },
+    {
+      score: after.score,
+      prefix: page.prefixes.after,
+      label: shortKey(after.key),
+      texts: textsOf(piece, after, page, 'after'),
+    },
+  ];
+  return {
+    title: piece.score.title,
+    composer: piece.score.composer,
+    from: keyPrint(before.key),
+    to: keyPrint(after.key),
+    toText: keyText(after.key),
+    bars: piece.part.measures.length,
+    parts: piece.score.parts.map(({ id, name }) => ({ id, name: name || id, isPupils: id === piece.part.id })),
+    page: engravingPage(page.view === 'both' ? layers : layers.slice(1), systemBreaks(piece.score, page.columns)),
+    summary: [
+      ...changesWords(after.flags),
+      ...handsWords(blackRunsOf(piece, after), after.flags, blackRunsOf(piece, before)),
+      ...sharedPlaceWords(sharedKeys(after.positions)),
+    ],
+    handNotes: handNoteViews(after),
+    decisions: decisionViews(after),
+    positions: positionViews(after),
+    positionsBefore: positionViews(before),
+    notesOfKind: notesOfKindViews(after),
+    momentsBefore: momentsOf(before),
+    momentsAfter: momentsOf(after),
+    remarks: [...piece.remarks, ...after.remarks].map(remarkView),
+    group: groupView(piece),
+    bySignature: after.notes
+      .filter(({ pitch, item, tieStop }) => pitch.alter !== 0 && !item.accidental && !tieStop)
+      .map(({ id }) => id),
+  };
+}
+
+function groupView(piece: OpenedPiece): BenchView['group'] {
+  const move = groupMove(piece.notes, piece.key.key);
+  return move && { onto: move.onto, key: keyText(move.key), keyWords: keyPrint(move.key), direction: move.direction };
+}
+
+function blackRunsOf(piece: OpenedPiece, version: Version): readonly BlackRun[] {
+  return piece.hands.flatMap((hand) => blackRuns(version, hand));
+}
+
+function shortKey(key: Key): string {
+  return key.mode === 'major' ? namePrint(key.tonic) : `${namePrint(key.tonic)} ${key.mode}`;
+}
+
+function notesOfKindViews(version: Version): readonly NotesOfKindView[] {
+  const fingers = fingersById(version);
+  return notesByKind(struckNotes(version.notes), (note) => fingers.get(note.id) ?? note.finger).map((find) => ({
+    by: find.by,
+    words: kindWords(find),
+    noteIds: find.notes,
+  }));
+}
+
+/** What stands at the notes of a version on the page. Marks are for the new version only. */
+function textsOf(piece: OpenedPiece, version: Version, page: PageOptions, which: 'before' | 'after'): NoteTexts {
+  const roomLines = page.tracks === 'shown' ? TRACK_LINES[which] : 0;
+  const struck = struckNotes(version.notes);
+  const lines = labelLines(piece, struck, version.key, page.labels);
+  if (which === 'before') return { ...NO_TEXTS, lines, roomLines };
+  const words = new Map([...markWords(page.marks, struck)].map(([id, said]) => [id, said.map(markText).join(' ')]));
+  return { lines, words, roomLines };
+}

@@ -1,0 +1,105 @@
+import { costWords, decisionWords, flagWords, priceWords, pupilWords } from '../explain';
+import type { Flag, FlagKind, Severity } from '../flags';
+import { likePlaces } from '../forced';
+import { namePrint } from '../pitch';
+import type { Finger, Hand } from '../score';
+import { flagName, type Version } from '../piece';
+
+/** A hand note: a flag with its words, ready to be shown. */
+export interface HandNoteView {
+  /** Its name within the piece, the same in all keys. */
+  readonly name: string;
+  readonly kind: FlagKind;
+  readonly severity: Severity;
+  readonly hand: Hand;
+  readonly bar: string;
+  readonly byBlackKey: boolean;
+  readonly wasThere: boolean;
+  readonly noteIds: readonly string[];
+  readonly title: string;
+  readonly message: string;
+  readonly suggestion: string;
+  /** The costs behind it, in figures; null where it rests on none. */
+  readonly costs: string | null;
+  /** The same in one sentence for the pupil. */
+  readonly forPupil: string;
+  /** What can be done about fingers here; null where it is not about fingers. */
+  readonly fingers: FingersView | null;
+  /** Why the teacher put it away; null where it stands. */
+  readonly aside: string | null;
+}
+
+/** The fingers of a hand note, one entry a note of it: those brought along, those proposed, and what else works at the first of them. `also` are the
+ * places where the same passage comes again, note for note. */
+export interface FingersView {
+  readonly noteIds: readonly string[];
+  readonly before: readonly (Finger | null)[];
+  readonly after: readonly (Finger | null)[];
+  readonly others: readonly { readonly finger: Finger; readonly words: string }[];
+  readonly also: readonly { readonly bar: string; readonly noteIds: readonly string[] }[];
+}
+
+/** A finger that the teacher decided on for this key. `isOtherwise`: the plan would take another one. */
+export interface DecisionView {
+  readonly noteId: string;
+  readonly hand: Hand;
+  readonly words: string;
+  readonly isOtherwise: boolean;
+}
+
+/** The hand notes of a version; what the teacher put away comes last, with the reason. */
+export function handNoteViews(version: Version): readonly HandNoteView[] {
+  return [
+    ...version.flags.map((flag) => handNoteView(version, flag, null)),
+    ...version.setAside.map(({ flag, reason }) => handNoteView(version, flag, reason)),
+  ];
+}
+
+function handNoteView(version: Version, flag: Flag, aside: string | null): HandNoteView {
+  return {
+    name: flagName(flag),
+    kind: flag.evidence.kind,
+    severity: flag.severity,
+    hand: flag.hand,
+    bar: flag.bar,
+    byBlackKey: flag.byBlackKey,
+    wasThere: flag.wasThere,
+    noteIds: flag.notes,
+    ...flagWords(flag),
+    costs: flag.costs && costWords(flag.costs),
+    forPupil: pupilWords(flag),
+    fingers: fingersView(version, flag),
+    aside,
+  };
+}
+
+function fingersView({ hands }: Version, { evidence, notes, hand }: Flag): FingersView | null {
+  const played = hands.find(({ study }) => study.baseline.passage.hand === hand);
+  if (evidence.kind !== 'finger-change' || !played) return null;
+  return {
+    noteIds: notes,
+    before: evidence.before,
+    after: evidence.after,
+    others: evidence.alternatives.map(({ finger, price }) => ({ finger, words: priceWords(price) })),
+    also: likePlaces(played.study.baseline.passage, notes).map(({ bar, notes: noteIds }) => ({ bar, noteIds })),
+  };
+}
+
+/** What the teacher decided of fingers. */
+export function decisionViews({ hands }: Version): readonly DecisionView[] {
+  return hands.flatMap(({ study, notes }) =>
+    notes.flatMap((note, i): readonly DecisionView[] => {
+      const finger = study.decided[i];
+      if (!finger) return [];
+      const planned = study.undecided?.fingering[i] ?? null;
+      return [
+        {
+          noteId: note.id,
+          hand: note.hand,
+          words: decisionWords({ hand: note.hand, bar: note.bar, name: namePrint(note.pitch), finger, planned }),
+          isOtherwise: planned !== null && planned !== finger,
+        },
+      ];
+    }),
+  );
+}

@@ -1,0 +1,127 @@
+import type { Finger } from '@/core/score';
+import type { Whose } from '../decided';
+import type { StudioContents, TakingIn } from '../file/contents';
+import type { Field } from '../records/field';
+import type { Decided, Desk, FindRecord, NewPiece, PieceRecord, PupilRecord, Settings } from '../records/records';
+import type { RecordPlace } from './history-records';
+
+/** What may be asked of the studio. Each command names what it changes and touches nothing else: there is none that puts a whole record in the
+ * place of another, so that nothing a screen has not looked at is ever written back. */
+export type EditCommand =
+  | { readonly kind: 'piece.add'; readonly pieces: readonly NewPiece[] }
+  | { readonly kind: 'piece.remove'; readonly id: string }
+  | { readonly kind: 'piece.part'; readonly id: string; readonly part: string }
+  | { readonly kind: 'piece.own-key'; readonly id: string; readonly ownKey: string | null }
+  /** `entry` is a respelling as it is kept; `as`: under the other letter, or as the key has it. */
+  | { readonly kind: 'piece.respell'; readonly id: string; readonly entry: string; readonly as: 'other' | 'own' }
+  /** The music read anew from its MIDI file, called `next`; only where it is still the one that `edition` names. */
+  | {
+      readonly kind: 'piece.grid';
+      readonly id: string;
+      readonly edition: string | null;
+      readonly next: string;
+      readonly grid: number;
+      readonly musicXml: string;
+      readonly remarks: PieceRecord['remarks'];
+    }
+  | {
+      readonly kind: 'piece.fingers';
+      readonly id: string;
+      readonly whose: Whose;
+      readonly wanted: readonly { readonly note: string; readonly finger: Finger | null }[];
+    }
+  | { readonly kind: 'piece.let-go'; readonly id: string; readonly whose: Whose; readonly notes: readonly string[] }
+  | {
+      readonly kind: 'piece.put-aside';
+      readonly id: string;
+      readonly whose: Whose;
+      readonly flag: string;
+      readonly reason: string | null;
+    }
+  | {
+      readonly kind: 'piece.mark';
+      readonly id: string;
+      readonly whose: Whose;
+      readonly mark: Decided['marks'][number]['kind'];
+      readonly notes: readonly string[];
+      readonly text: string;
+    }
+  | { readonly kind: 'pupil.add'; readonly pupil: PupilRecord }
+  | {
+      readonly kind: 'pupil.change';
+      readonly id: string;
+      readonly change: Partial<Omit<PupilRecord, 'id' | 'form' | 'origin' | 'addedAt'>>;
+    }
+  | { readonly kind: 'pupil.remove'; readonly id: string }
+  /** A run of keys of one piece behind what the pupil has to learn already; keys of the piece that are planned already are passed over. */
+  | {
+      readonly kind: 'plan.add';
+      readonly pupil: string;
+      readonly piece: string;
+      readonly keys: readonly PlannedKey[];
+      readonly atMs: number;
+    }
+  | { readonly kind: 'plan.remove'; readonly ids: readonly string[] }
+  | { readonly kind: 'settings.change'; readonly change: Partial<Settings> }
+  | { readonly kind: 'demo.bring'; readonly pieces: readonly NewPiece[]; readonly pupils: readonly PupilRecord[] }
+  | { readonly kind: 'demo.put-away' }
+  | { readonly kind: 'studio.take-in'; readonly contents: StudioContents; readonly how: TakingIn }
+  /** Deletes something that could not be understood: a whole record, or what stands in one of its fields. */
+  | { readonly kind: 'aside.delete'; readonly place: RecordPlace; readonly field: Field; readonly value: unknown };
+
+/** A key that is planned, and the name that its entry gets. */
+export interface PlannedKey {
+  readonly id: string;
+  readonly key: string;
+}
+
+/** What was entered into a piece: its music now, and the changes of its history that are new or were turned. Only where the music is still the one
+ * that was gone on from. */
+export interface EnterCommand {
+  readonly kind: 'piece.enter';
+  readonly id: string;
+  /** What the music that this goes on from is called. */
+  readonly from: string | null;
+  /** The state of the history that this leads to, as the core names it; null where nothing is done. */
+  readonly state: string | null;
+  readonly musicXml: string;
+  /** On which other change of the music the entering goes on, and what that music was called, as `enteredSteps` told it. */
+  readonly stretch: number;
+  readonly base: string | null;
+  readonly changed: readonly EnteredChange[];
+  /** How many changes the history has now. */
+  readonly count: number;
+}
+
+/** One change of a history of entering: its place, whether it is done, itself as the core keeps it, and what it is in words. */
+export interface EnteredChange {
+  readonly number: number;
+  readonly state: 'done' | 'undone';
+  readonly change: string;
+  readonly words: string;
+}
+
+/** What is noted without being an edit: nobody would take it back. */
+export type NoteCommand =
+  | { readonly kind: 'note.key'; readonly id: string; readonly key: string }
+  | { readonly kind: 'note.desk'; readonly change: Partial<Desk> }
+  | { readonly kind: 'note.find'; readonly find: Omit<FindRecord, 'form'> }
+  | { readonly kind: 'note.saved'; readonly atMs: number }
+  /** The demo studio on a first visit: there is nothing before it to go back to. Changes nothing where anything is there. */
+  | {
+      readonly kind: 'note.first-visit';
+      readonly pieces: readonly NewPiece[];
+      readonly pupils: readonly PupilRecord[];
+    };
+
+export type Command = EditCommand | EnterCommand | NoteCommand;
+
+/** Why a command was refused. Nothing of it was done. */
+export type StoreFault =
+  | { readonly code: 'store.gone'; readonly place: RecordPlace }
+  | { readonly code: 'store.there'; readonly place: RecordPlace }
+  | { readonly code: 'store.music-changed'; readonly id: string }
+  | { readonly code: 'store.unclear'; readonly place: RecordPlace; readonly field: Field }
+  | { readonly code: 'store.invalid'; readonly place: RecordPlace; readonly field: Field; readonly why: string }
+  | { readonly code: 'store.full' }
+  | { readonly code: 'store.unreachable'; readonly detail: string };

@@ -1,0 +1,15 @@
+import type { Field, Held } from '../records/field';
+import type { TableName } from '../records/tables';
+import type { RecordPlace } from './history-records';
+
+/** The studio as a command sees it: in the database, or in memory. */
+export interface StudioView {
+  get(place: RecordPlace): Promise<Held>;
+  all(table: TableName): Promise<readonly Held[]>;
+}
+
+/** A field as a command wants it; `undefined` takes it out. */
+export interface Wanted extends RecordPlace {
+  readonly field: Field;
+  readonly value: Held;
+}

@@ -1,0 +1,224 @@
+import { assertNever, err, ok, type Result } from '@/core/base';
+import { withAside, withFingers, withMarks, withoutFingers } from '../decided';
+import { wantedByTakingIn } from '../file/take-in';
+import { entryKey, heldIn, sameHeld, type Field, type Held } from '../records/field';
+import {
+  FORM,
+  PIECE,
+  PLAN_ENTRY,
+  pieceRecord,
+  type Decided,
+  type NewPiece,
+  type PieceRecord,
+  type PupilRecord,
+} from '../records/records';
+import { understand, understoodRecord } from '../records/understand';
+import type { EditCommand, NoteCommand, StoreFault } from './commands';
+import type { RecordPlace } from './history-records';
+import type { StudioView, Wanted } from './view';
+
+type Wanting = Promise<Result<readonly Wanted[], StoreFault>>;
+
+/** What a command wants the studio to hold. Reads only; the same studio and the same command want the same. */
+// eslint-disable-next-line max-lines-per-function -- one case a code: all of them are wanted, in one place
+export async function wantedBy(view: StudioView, command: EditCommand | NoteCommand): Wanting {
+  switch (command.kind) {
+    case 'piece.add':
+      return addable(view, command.pieces.map(newPiece));
+    case 'piece.remove':
+      return removal(view, { table: 'pieces', id: command.id });
+    case 'piece.part':
+      return ok([ofPiece(command.id, ['part'], command.part)]);
+    case 'piece.own-key':
+      return ok([ofPiece(command.id, ['ownKey'], command.ownKey), ofPiece(command.id, ['lastKey'], null)]);
+    case 'piece.respell':
+      return ok([
+        ofPiece(command.id, ['respelled', command.entry], command.as === 'other' ? command.entry : undefined),
+      ]);
+    case 'piece.grid':
+      return wantedGrid(view, command);
+    case 'piece.fingers':
+      return decision(view, command.id, (decided) => withFingers(decided, command.whose, command.wanted));
+    case 'piece.let-go':
+      return decision(view, command.id, (decided) => withoutFingers(decided, command.whose, command.notes));
+    case 'piece.put-aside':
+      return decision(view, command.id, (decided) => withAside(decided, command.whose, command.flag, command.reason));
+    case 'piece.mark':
+      return decision(view, command.id, (decided) =>
+        withMarks(decided, command.whose, { kind: command.mark, notes: command.notes, text: command.text }),
+      );
+    case 'pupil.add':
+      return addable(view, [newPupil(command.pupil)]);
+    case 'pupil.change':
+      return ok(
+        Object.entries(command.change).map(([name, value]) => ({
+          table: 'pupils',
+          id: command.id,
+          field: [name],
+          value,
+        })),
+      );
+    case 'pupil.remove':
+      return removal(view, { table: 'pupils', id: command.id });
+    case 'plan.add':
+      return ok(await planned(view, command));
+    case 'plan.remove':
+      return ok(command.ids.map((id) => ({ table: 'plan', id, field: [], value: undefined })));
+    case 'settings.change':
+      return ok(ofKept('settings', command.change));
+    case 'demo.bring':
+      return ok([...(await missing(view, demoOf(command))), ...ofKept('settings', { demoPutAway: false })]);
+    case 'demo.put-away':
+      return ok([...(await demoThere(view)), ...ofKept('settings', { demoPutAway: true })]);
+    case 'studio.take-in':
+      return ok(await wantedByTakingIn(view, command.contents, command.how));
+    case 'aside.delete':
+      return withoutUnclear(view, command);
+    case 'note.key':
+      return ok([ofPiece(command.id, ['lastKey'], command.key)]);
+    case 'note.desk':
+      return ok(ofKept('desk', command.change));
+    case 'note.find':
+      return ok([{ table: 'answers', id: command.find.id, field: [], value: { ...command.find, form: FORM } }]);
+    case 'note.saved':
+      return ok([
+        { table: 'kept', id: 'saved', field: [], value: { id: 'saved', form: FORM, value: { atMs: command.atMs } } },
+      ]);
+    case 'note.first-visit':
+      return ok(await firstVisit(view, command));
+    default:
+      return assertNever(command);
+  }
+}
+
+function ofPiece(id: string, field: Field, value: Held): Wanted {
+  return { table: 'pieces', id, field, value };
+}
+
+function newPiece(piece: NewPiece): Wanted {
+  return { table: 'pieces', id: piece.id, field: [], value: pieceRecord(piece) };
+}
+
+function newPupil(pupil: PupilRecord): Wanted {
+  return { table: 'pupils', id: pupil.id, field: [], value: { ...pupil, form: FORM } };
+}
+
+async function addable(view: StudioView, records: readonly Wanted[]): Wanting {
+  for (const { table, id } of records)
+    if ((await view.get({ table, id })) !== undefined) return err({ code: 'store.there', place: { table, id } });
+  return ok(records);
+}
+
+async function removal(view: StudioView, place: RecordPlace): Wanting {
+  if ((await view.get(place)) === undefined) return err({ code: 'store.gone', place });
+  return ok([{ ...place, field: [], value: undefined }]);
+}
+
+async function wantedGrid(
+  view: StudioView,
+  { id, edition, next, grid, musicXml, remarks }: EditCommand & { readonly kind: 'piece.grid' },
+): Wanting {
+  const record = await view.get({ table: 'pieces', id });
+  if (record === undefined) return err({ code: 'store.gone', place: { table: 'pieces', id } });
+  if ((heldIn(record, ['edition']) ?? null) !== edition) return err({ code: 'store.music-changed', id });
+  return ok([
+    ofPiece(id, ['musicXml'], musicXml),
+    ofPiece(id, ['edition'], next),
+    ofPiece(id, ['remarks'], remarks),
+    ofPiece(id, ['midi', 'grid'], grid),
+  ]);
+}
+
+/** The entries of the lists of decisions that a change puts in, replaces or takes out. */
+async function decision(view: StudioView, id: string, change: (decided: Decided) => Decided): Wanting {
+  const place = { table: 'pieces', id } as const;
+  const record = await view.get(place);
+  if (record === undefined) return err({ code: 'store.gone', place });
+  const piece = understoodRecord<PieceRecord>(PIECE, record);
+  if (!piece) return err({ code: 'store.unclear', place, field: [] });
+  const [before, after] = [piece.decided, change(piece.decided)];
+  return ok(
+    (['fingers', 'aside', 'marks'] as const).flatMap((name) =>
+      entriesBetween(id, ['decided', name], before[name], after[name]),
+    ),
+  );
+}
+
+function entriesBetween(
+  id: string,
+  list: Field,
+  before: readonly unknown[],
+  after: readonly unknown[],
+): readonly Wanted[] {
+  const [old, fresh] = [before, after].map(
+    (entries) => new Map(entries.map((entry) => [entryKey(list, entry), entry])),
+  ) as [Map<string, unknown>, Map<string, unknown>];
+  return [...new Set([...old.keys(), ...fresh.keys()])].flatMap((key) =>
+    sameHeld(old.get(key), fresh.get(key)) ? [] : [ofPiece(id, [...list, key], fresh.get(key))],
+  );
+}
+
+async function planned(
+  view: StudioView,
+  { pupil, piece, keys, atMs }: EditCommand & { readonly kind: 'plan.add' },
+): Promise<readonly Wanted[]> {
+  const entries = (await view.all('plan')).flatMap((record) => {
+    const read = understand(PLAN_ENTRY, record);
+    return read.kind === 'record' && read.record.pupil === pupil ? [read.record] : [];
+  });
+  const first = Math.max(-1, ...entries.map(({ place }) => place)) + 1;
+  const added = keys.filter(({ key }) => !entries.some((entry) => entry.piece === piece && entry.key === key));
+  return added.map(({ id, key }, i) => ({
+    table: 'plan',
+    id,
+    field: [],
+    value: { id, form: FORM, origin: 'own', pupil, piece, key, place: first + i, addedAt: atMs },
+  }));
+}
+
+/** Fields of a value in `kept`. */
+function ofKept(id: 'settings' | 'desk', change: Readonly<Record<string, unknown>>): readonly Wanted[] {
+  return Object.entries(change).map(([name, value]) => ({ table: 'kept', id, field: ['value', name], value }));
+}
+
+/** Something that could not be understood is taken out: a record, a field, or one entry of a list, found by what it is. */
+async function withoutUnclear(
+  view: StudioView,
+  { place, field, value }: EditCommand & { readonly kind: 'aside.delete' },
+): Wanting {
+  const record = await view.get(place);
+  if (record === undefined) return err({ code: 'store.gone', place });
+  const list = heldIn(record, field.slice(0, -1));
+  if (!Array.isArray(list)) return ok([{ ...place, field, value: undefined }]);
+  const index = list.findIndex((entry) => sameHeld(entry, value));
+  return ok(index < 0 ? [] : [{ ...place, field: field.slice(0, -1), value: list.toSpliced(index, 1) }]);
+}
+
+interface Demo {
+  readonly pieces: readonly NewPiece[];
+  readonly pupils: readonly PupilRecord[];
+}
+
+function demoOf({ pieces, pupils }: Demo): readonly Wanted[] {
+  return [...pieces.map(newPiece), ...pupils.map(newPupil)];
+}
+
+/** What of the demo is not there: what is there may have been changed by the teacher. */
+async function missing(view: StudioView, records: readonly Wanted[]): Promise<readonly Wanted[]> {
+  const there = await Promise.all(records.map(({ table, id }) => view.get({ table, id })));
+  return records.filter((_, i) => there[i] === undefined);
+}
+
+async function demoThere(view: StudioView): Promise<readonly Wanted[]> {
+  const of = async (table: 'pieces' | 'pupils'): Promise<readonly Wanted[]> =>
+    (await view.all(table))
+      .filter((record) => heldIn(record, ['origin']) === 'demo')
+      .map((record) => ({ table, id: String(heldIn(record, ['id'])), field: [], value: undefined }));
+  return [...(await of('pieces')), ...(await of('pupils'))];
+}
+
+async function firstVisit(view: StudioView, demo: Demo): Promise<readonly Wanted[]> {
+  const isFirst =
+    (await view.get({ table: 'kept', id: 'settings' })) === undefined && (await view.all('pieces')).length === 0;
+  return isFirst ? [...demoOf(demo), ...ofKept('settings', { demoPutAway: false })] : [];
+}

@@ -1,0 +1,119 @@
+import type { StudioView, Wanted } from '../door/view';
+import { heldIn, isPlain, sameHeld, type Held } from '../records/field';
+import { FORM } from '../records/records';
+import { understandIn, type TableName } from '../records/tables';
+import { contentsOf, LISTS, type StudioContents, type TakingIn } from './contents';
+
+/** What a file and the studio have in common, and what not: by table, the names of the records. */
+export interface Comparison {
+  readonly table: (typeof LISTS)[number];
+  /** In the file only, in the studio only, in both but with other contents. */
+  readonly fresh: readonly string[];
+  readonly missing: readonly string[];
+  readonly differing: readonly string[];
+  readonly same: number;
+}
+
+export async function compareWith(view: StudioView, file: StudioContents): Promise<readonly Comparison[]> {
+  const here = await contentsOf(view);
+  return LISTS.map((table) => {
+    const [own, theirs] = [byId(here[table]), byId(file[table])];
+    const both = [...theirs.keys()].filter((id) => own.has(id));
+    const differing = both.filter((id) => !sameHeld(own.get(id), theirs.get(id)));
+    return {
+      table,
+      fresh: [...theirs.keys()].filter((id) => !own.has(id)),
+      missing: [...own.keys()].filter((id) => !theirs.has(id)),
+      differing,
+      same: both.length - differing.length,
+    };
+  });
+}
+
+function byId(records: readonly unknown[]): ReadonlyMap<string, Held> {
+  return new Map(records.map((record) => [String(heldIn(record, ['id'])), record]));
+}
+
+/** What the studio has to hold once a file is taken in. Only fields that differ are wanted, so that the rest is not touched. */
+export async function wantedByTakingIn(
+  view: StudioView,
+  file: StudioContents,
+  how: TakingIn,
+): Promise<readonly Wanted[]> {
+  const here = await contentsOf(view);
+  const lists = LISTS.flatMap((table) => {
+    const [own, theirs] = [byId(here[table]), byId(file[table])];
+    const put = [...theirs].flatMap(([id, record]) => {
+      const there = own.get(id);
+      if (there === undefined) return [{ table, id, field: [], value: record }];
+      return how === 'keep' ? [] : fieldsOf({ table, id, field: [] }, there, record);
+    });
+    const gone = how === 'replace' ? [...own.keys()].filter((id) => !theirs.has(id)) : [];
+    return [...put, ...gone.map((id) => ({ table, id, field: [], value: undefined }))];
+  });
+  return [...lists, ...(await wantedKept(view, here, file, how)), ...wantedAside(here, file)];
+}
+
+/** The top fields in which a record of the file differs from the one that is here. */
+function fieldsOf(place: Omit<Wanted, 'value'>, here: Held, theirs: Held): readonly Wanted[] {
+  if (!isPlain(here) || !isPlain(theirs)) return [{ ...place, value: theirs }];
+  const names = [...new Set([...Object.keys(here), ...Object.keys(theirs)])].filter(
+    (name) => !sameHeld(here[name], theirs[name]),
+  );
+  return names.map((name) => ({ ...place, field: [...place.field, name], value: theirs[name] }));
+}
+
+/** Settings and the desk are the studio's own: they stay unless the file's take their place. What was carried along comes from both. */
+async function wantedKept(
+  view: StudioView,
+  here: StudioContents,
+  file: StudioContents,
+  how: TakingIn,
+): Promise<readonly Wanted[]> {
+  const put = async (
+    id: 'settings' | 'desk' | 'carried',
+    own: unknown,
+    theirs: unknown,
+  ): Promise<readonly Wanted[]> => {
+    if (sameHeld(own, theirs)) return [];
+    const isThere = id !== 'carried' || (await view.get({ table: 'kept', id })) !== undefined;
+    if (!isThere) return [{ table: 'kept', id, field: [], value: { id, form: FORM, value: theirs } }];
+    return fieldsOf({ table: 'kept', id, field: ['value'] }, own, theirs);
+  };
+  const carried =
+    how === 'replace'
+      ? file.carried
+      : how === 'renew'
+        ? { ...here.carried, ...file.carried }
+        : { ...file.carried, ...here.carried };
+  const own =
+    how === 'keep'
+      ? []
+      : [...(await put('settings', here.settings, file.settings)), ...(await put('desk', here.desk, file.desk))];
+  return [...own, ...(await put('carried', here.carried, carried))];
+}
+
+/** What could not be understood in the file is set aside here; what can be understood by now comes to its place. */
+function wantedAside(here: StudioContents, file: StudioContents): readonly Wanted[] {
+  const known = new Map(here.aside.map((one) => [one.id, one]));
+  return file.aside.flatMap((one): readonly Wanted[] => {
+    if (sameHeld(known.get(one.id)?.value, one.value)) return [];
+    const table = LISTS.find((name) => name === one.table);
+    const id = heldIn(one.value, ['id']);
+    const isClear =
+      table !== undefined && typeof id === 'string' && understandIn(table as TableName, one.value).kind === 'record';
+    if (isClear)
+      return file[table].some((record) => heldIn(record, ['id']) === id) ||
+        here[table].some((record) => heldIn(record, ['id']) === id)
+        ? []
+        : [{ table, id, field: [], value: one.value }];
+    return [
+      {
+        table: 'aside',
+        id: known.has(one.id) ? `${one.id} (from a file)` : one.id,
+        field: [],
+        value: { ...one, id: known.has(one.id) ? `${one.id} (from a file)` : one.id },
+      },
+    ];
+  });
+}

@@ -1,0 +1,110 @@
+/** A field of a stored record: the names that lead to it, the whole record where there are none. Inside a keyed list the name is the key of
+ * one entry, so that two edits of one list change two fields: `['decided', 'fingers', '…']` is the finger of one note. */
+export type Field = readonly string[];
+
+/** What a field holds. `undefined`: there is no such field. */
+export type Held = unknown;
+
+type Plain = Readonly<Record<string, unknown>>;
+
+/** Lists whose entries are fields of their own, by the place of the list: how an entry's key is made from it. They are kept in the order of
+ * their keys, so that taking an entry out and putting it back gives the same list. */
+const KEYED_LISTS: Readonly<Record<string, (entry: unknown) => string | null>> = {
+  respelled: (entry) => (typeof entry === 'string' ? entry : null),
+  'decided/fingers': (entry) => keyFrom(entry, ['pupil', 'key', 'note']),
+  'decided/aside': (entry) => keyFrom(entry, ['pupil', 'key', 'flag']),
+  'decided/marks': (entry) => keyFrom(entry, ['pupil', 'key', 'kind', 'note']),
+};
+
+function keyFrom(entry: unknown, names: readonly string[]): string | null {
+  if (!isPlain(entry)) return null;
+  const parts = names.map((name) => entry[name] ?? null);
+  return parts.every((part) => part === null || typeof part === 'string') ? JSON.stringify(parts) : null;
+}
+
+/** The key of an entry of a keyed list, for commands that change it. Throws where the list has no such entries: a fault of ours. */
+export function entryKey(list: Field, entry: unknown): string {
+  const key = KEYED_LISTS[list.join('/')]?.(entry) ?? null;
+  if (key === null) throw new TypeError(`no entry of ${list.join('/')}: ${JSON.stringify(entry)}`);
+  return key;
+}
+
+/** What stands in a field of a record. */
+export function heldIn(record: Held, field: Field): Held {
+  let value = record;
+  for (const [i, name] of field.entries()) {
+    const keyOf = KEYED_LISTS[field.slice(0, i).join('/')];
+    if (keyOf && Array.isArray(value)) value = value.find((entry) => keyOf(entry) === name);
+    else if (isPlain(value)) value = value[name];
+    else return undefined;
+  }
+  return value;
+}
+
+/** A record with another value in one field; everything else is the same object as before. Null where the way to the field is blocked by
+ * something that is no record and no list: what is not understood is never written over. */
+export function withHeld(record: Held, field: Field, value: Held): { readonly record: Held } | null {
+  return placed(record, field, value, []);
+}
+
+function placed(at: Held, field: Field, value: Held, path: Field): { readonly record: Held } | null {
+  const [name, ...rest] = field;
+  if (name === undefined) return { record: value };
+  const keyOf = KEYED_LISTS[path.join('/')];
+  if (keyOf) return Array.isArray(at) && rest.length === 0 ? { record: withEntry(at, name, value, keyOf) } : null;
+  if (!isPlain(at)) return null;
+  const inner = placed(at[name], rest, value, [...path, name]);
+  if (!inner) return null;
+  if (inner.record !== undefined) return { record: { ...at, [name]: inner.record } };
+  return { record: Object.fromEntries(Object.entries(at).filter(([other]) => other !== name)) };
+}
+
+function withEntry(
+  list: readonly unknown[],
+  key: string,
+  entry: Held,
+  keyOf: (entry: unknown) => string | null,
+): readonly unknown[] {
+  const others = list.filter((other) => keyOf(other) !== key);
+  if (entry === undefined) return others;
+  const next = others.findIndex((other) => {
+    const otherKey = keyOf(other);
+    return otherKey === null || otherKey > key;
+  });
+  return others.toSpliced(next < 0 ? others.length : next, 0, entry);
+}
+
+/** A keyed list in the order of its keys. Of two entries with one key the later counts, as it always has; what has no key stands behind. */
+export function inKeyOrder(list: Field, entries: readonly unknown[]): readonly unknown[] {
+  const keyOf = KEYED_LISTS[list.join('/')];
+  if (!keyOf) return entries;
+  const byKey = new Map(
+    entries.flatMap((entry) => {
+      const key = keyOf(entry);
+      return key === null ? [] : [[key, entry] as const];
+    }),
+  );
+  const keyed = [...byKey].toSorted(([a], [b]) => (a < b ? -1 : 1)).map(([, entry]) => entry);
+  return [...keyed, ...entries.filter((entry) => keyOf(entry) === null)];
+}
+
+/** Whether two fields of one record have something in common: one of them leads to the other. */
+export function overlap(a: Field, b: Field): boolean {
+  return a.slice(0, b.length).every((name, i) => name === b[i]);
+}
+
+/** Whether two stored values say the same. Fields that are not there and fields that hold `undefined` are alike. */
+export function sameHeld(a: Held, b: Held): boolean {
+  if (Object.is(a, b)) return true;
+  if (Array.isArray(a) || Array.isArray(b))
+    return (
+      Array.isArray(a) && Array.isArray(b) && a.length === b.length && a.every((entry, i) => sameHeld(entry, b[i]))
+    );
+  if (!isPlain(a) || !isPlain(b)) return false;
+  return [...new Set([...Object.keys(a), ...Object.keys(b)])].every((name) => sameHeld(a[name], b[name]));
+}
+
+/** Whether a value is a plain object: a record, or a part of one. */
+export function isPlain(value: unknown): value is Plain {
+  return typeof value === 'object' && value !== null && !Array.isArray(value) && !ArrayBuffer.isView(value);
+}

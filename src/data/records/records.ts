@@ -1,0 +1,257 @@
+import { GREATEST_SPAN_MM, LEAST_SPAN_MM } from '@/core/keyboard';
+import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
+import { FIND_KINDS, type FindKind } from '@/core/practice';
+import { MARK_KINDS, type MarkKind, LABEL_KINDS, type LabelKind } from '@/core/annotate';
+import type { Finger } from '@/core/score';
+import { inKeyOrder } from './field';
+import type { Shape } from './understand';
+
+/** For whom and where something was decided: a pupil by id or any hand (null), one key as `Bb-major` or every key (null). */
+const forWhom = { pupil: string().nullable().defined(), key: string().nullable().defined() };
+
+/** What the teacher decided of a piece: fingers, hand notes put away with a reason, marks for the pupil. */
+export const decidedSchema = object({
+  fingers: array(
+    object({ ...forWhom, note: string().required(), finger: mixed<Finger>().oneOf([1, 2, 3, 4, 5]).required() }),
+  ).required(),
+  aside: array(object({ ...forWhom, flag: string().required(), reason: string().defined() })).required(),
+  marks: array(
+    object({
+      ...forWhom,
+      kind: mixed<MarkKind>()
+        .oneOf([...MARK_KINDS])
+        .required(),
+      note: string().required(),
+      text: string().defined(),
+    }),
+  ).required(),
+});
+export type Decided = InferType<typeof decidedSchema>;
+
+export const NOTHING_DECIDED: Decided = { fingers: [], aside: [], marks: [] };
+
+/** The newest form of stored records: the version of the database in which the form of any of them changed last. Every record carries the form
+ * it was written in; migrations.ts brings older ones up. */
+export const FORM = 5;
+
+const form = number().integer().min(1);
+
+/** A piece as it is kept. `musicXml` is the file as it was brought in; what the teacher chose stands beside it. */
+export const pieceRecordSchema = object({
+  id: string().required(),
+  form,
+  origin: mixed<'demo' | 'own'>().oneOf(['demo', 'own']).required(),
+  fileName: string().defined(),
+  musicXml: string().required(),
+  addedAt: number().required(),
+  /** The key last looked at on the Bench, as `D-major`; null before the first. */
+  lastKey: string().nullable().defined(),
+  /** The piece's own key where the teacher overrules what was found. */
+  ownKey: string().nullable().defined(),
+  /** The MIDI file that the piece was read from, in base 64, and the grid its rhythm was set to (0 is the found one). */
+  midi: object({ file: string().required(), grid: number().required() }).default(undefined).optional(),
+  /** What the piece file held beside the music, carried through. */
+  beside: object().default(undefined).optional(),
+  /** The part that is the pupil's, by its id, where the teacher says so. */
+  part: string().nullable().defined(),
+  /** Notes that the teacher wants under the other letter, each as `key|note`, or `key|note|pupil` where it is for a pupil; the key as `D-major`. */
+  respelled: array(string().required()).required(),
+  /** What was doubtful when the file was read, in words. */
+  remarks: array(object({ message: string().required(), bar: string() })).required(),
+  decided: decidedSchema.required(),
+  /** Names this state of the music: another with every change of `musicXml`, never used twice. None where the music never changed. */
+  edition: string().nullable().defined(),
+});
+export type PieceRecord = InferType<typeof pieceRecordSchema>;
+
+/** What a piece without it is taken to say. */
+const USUAL_PIECE = {
+  form: FORM,
+  origin: 'own' as const,
+  fileName: '',
+  addedAt: 0,
+  lastKey: null,
+  ownKey: null,
+  part: null,
+  respelled: [],
+  remarks: [],
+  decided: NOTHING_DECIDED,
+  edition: null,
+};
+
+export const PIECE: Shape<PieceRecord> = { schema: pieceRecordSchema, usual: USUAL_PIECE };
+
+/** A piece that comes onto the shelf: what is left out is what is usual. */
+export type NewPiece = Pick<PieceRecord, 'id' | 'origin' | 'fileName' | 'musicXml' | 'addedAt'> &
+  Partial<Pick<PieceRecord, 'lastKey' | 'ownKey' | 'part' | 'respelled' | 'remarks' | 'decided' | 'midi' | 'beside'>>;
+
+/** A new piece with everything that a record has. */
+export function pieceRecord(piece: NewPiece): PieceRecord {
+  const { respelled, decided, ...rest } = { ...USUAL_PIECE, ...definedOf(piece) };
+  const { fingers, aside, marks } = decided;
+  const ordered = {
+    fingers: inKeyOrder(['decided', 'fingers'], fingers),
+    aside: inKeyOrder(['decided', 'aside'], aside),
+    marks: inKeyOrder(['decided', 'marks'], marks),
+  };
+  return {
+    ...rest,
+    respelled: inKeyOrder(['respelled'], respelled) as string[],
+    decided: { ...decided, ...ordered } as Decided,
+  };
+}
+
+function definedOf<T extends object>(value: T): T {
+  return Object.fromEntries(Object.entries(value).filter(([, one]) => one !== undefined)) as T;
+}
+
+export const LOOKS = ['system', 'paper', 'lamplight'] as const;
+export type Look = (typeof LOOKS)[number];
+
+const dial = mixed<'less' | 'usual' | 'more'>().oneOf(['less', 'usual', 'more']).required();
+
+/** What a hand may be asked for, how far it reaches in mm, and by which school. */
+const handFields = {
+  level: mixed<'1' | '2' | '3' | '4'>().oneOf(['1', '2', '3', '4']).required(),
+  spanMm: number().min(LEAST_SPAN_MM).max(GREATEST_SPAN_MM).required(),
+  outer: mixed<'allow' | 'avoid'>().oneOf(['allow', 'avoid']).required(),
+  inner: mixed<'interval' | 'black'>().oneOf(['interval', 'black']).required(),
+  repeat: mixed<'keep' | 'change'>().oneOf(['keep', 'change']).required(),
+};
+
+/** What counts where nothing is said of a hand. */
+const USUAL_HAND = { level: '4', spanMm: 206, outer: 'allow', inner: 'interval', repeat: 'keep' } as const;
+
+/** A pupil. */
+export const pupilSchema = object({
+  id: string().required(),
+  form,
+  origin: mixed<'demo' | 'own'>().oneOf(['demo', 'own']).required(),
+  name: string().required('Give the pupil a name.').max(60, 'A name has at most 60 letters.'),
+  addedAt: number().required(),
+  ...handFields,
+  /** Keys that the pupil can play in, as `D-major`. */
+  keysKnown: array(string().required()).required(),
+});
+export type PupilRecord = InferType<typeof pupilSchema>;
+
+export const PUPIL: Shape<PupilRecord> = {
+  schema: pupilSchema,
+  usual: { form: FORM, origin: 'own', addedAt: 0, ...USUAL_HAND, keysKnown: [] },
+};
+
+/** A piece that a pupil is to learn in a key. The entries of a pupil are in the order of `place`. */
+const planEntrySchema = object({
+  id: string().required(),
+  form,
+  origin: mixed<'demo' | 'own'>().oneOf(['demo', 'own']).required(),
+  pupil: string().required(),
+  piece: string().required(),
+  /** As `D-major`. */
+  key: string().required(),
+  place: number().integer().min(0).required(),
+  addedAt: number().required(),
+});
+export type PlanEntry = InferType<typeof planEntrySchema>;
+
+export const PLAN_ENTRY: Shape<PlanEntry> = { schema: planEntrySchema, usual: { form: FORM } };
+
+/** One answer of a finding game, kept in the pupil's record; null for any hand. */
+const findRecordSchema = object({
+  id: string().required(),
+  form,
+  pupil: string().nullable().defined(),
+  kind: mixed<FindKind>()
+    .oneOf([...FIND_KINDS])
+    .required(),
+  /** The question in words, and whether it was answered right. */
+  asked: string().defined(),
+  verdict: mixed<'right' | 'wrong'>().oneOf(['right', 'wrong']).required(),
+  tookMs: number().min(0).required(),
+  atMs: number().required(),
+});
+export type FindRecord = InferType<typeof findRecordSchema>;
+
+export const FIND: Shape<FindRecord> = { schema: findRecordSchema, usual: { form: FORM } };
+
+/** What the core found out about pieces in all keys, for one hand, as bytes: many pieces in one record, since a shelf is read as a whole.
+ * A later record says more of a piece than an earlier one. `core` names the core that found it. */
+export const fitPackSchema = object({
+  number: number().integer().min(0).required(),
+  player: string().required(),
+  core: string().required(),
+  fits: mixed<Uint8Array>((value): value is Uint8Array => ArrayBuffer.isView(value)).required(),
+});
+export type FitPack = InferType<typeof fitPackSchema>;
+
+/** How the desk was left: no edit, and nothing to undo. */
+const deskSchema = object({
+  /** The pupil chosen last; null for any hand. */
+  pupil: string().nullable().defined(),
+  zoom: number().integer().min(50).max(200).required(),
+  labels: array(
+    mixed<LabelKind>()
+      .oneOf([...LABEL_KINDS])
+      .required(),
+  ).required(),
+  tracks: mixed<'shown' | 'hidden'>().oneOf(['shown', 'hidden']).required(),
+  /** Whether the paper for entering leaves room beside it. */
+  entering: mixed<'wide' | 'narrow'>().oneOf(['wide', 'narrow']).required(),
+});
+export type Desk = InferType<typeof deskSchema>;
+
+export const USUAL_DESK: Desk = { pupil: null, zoom: 100, labels: [], tracks: 'shown', entering: 'wide' };
+
+export const DESK: Shape<Desk> = { schema: deskSchema, usual: USUAL_DESK };
+
+/** The teacher's settings. */
+const settingsSchema = object({
+  look: mixed<Look>()
+    .oneOf([...LOOKS])
+    .required(),
+  /** What becomes of the fingers: new ones where the hand needs them, or the printed ones as they are. */
+  fingering: mixed<'plan' | 'keep'>().oneOf(['plan', 'keep']).required(),
+  /** Any hand: where no pupil is chosen. */
+  ...handFields,
+  thumbOffBlack: dial,
+  keepPrinted: dial,
+  moveOverStretch: dial,
+  keyOrder: mixed<'ease' | 'fifths' | 'shape'>().oneOf(['ease', 'fifths', 'shape']).required(),
+  spelling: mixed<'strict' | 'plain'>().oneOf(['strict', 'plain']).required(),
+  courtesy: mixed<'none' | 'bar' | 'octaves' | 'bar-plain' | 'octaves-plain'>()
+    .oneOf(['none', 'bar', 'octaves', 'bar-plain', 'octaves-plain'])
+    .required(),
+  /** How many keys the pupil's keyboard has. */
+  keyboard: mixed<'88' | '76' | '61'>().oneOf(['88', '76', '61']).required(),
+  /** Whether notes that the signature alters are marked for beginners. */
+  reminders: mixed<'none' | 'signature'>().oneOf(['none', 'signature']).required(),
+  /** Whether the demo studio was put away, so that it does not come back by itself. */
+  demoPutAway: boolean().required(),
+  /** Keys for entering that the teacher changed: what it is for, and the key. */
+  entryKeys: array(object({ deed: string().required(), key: string().required() })).required(),
+  /** Tonics in the teacher's own order, as `Bb`; those that are not there follow by ease. */
+  ownOrder: array(string().required()).required(),
+  /** After how many days without a studio file one is asked for; never. */
+  fileReminder: mixed<'week' | 'month' | 'never'>().oneOf(['week', 'month', 'never']).required(),
+});
+export type Settings = InferType<typeof settingsSchema>;
+
+export const USUAL_SETTINGS: Settings = {
+  look: 'system',
+  fingering: 'plan',
+  ...USUAL_HAND,
+  thumbOffBlack: 'usual',
+  keepPrinted: 'usual',
+  moveOverStretch: 'usual',
+  keyOrder: 'ease',
+  spelling: 'strict',
+  courtesy: 'bar',
+  keyboard: '88',
+  reminders: 'none',
+  demoPutAway: false,
+  entryKeys: [],
+  ownOrder: [],
+  fileReminder: 'month',
+};
+
+export const SETTINGS: Shape<Settings> = { schema: settingsSchema, usual: USUAL_SETTINGS };

@@ -1,0 +1,91 @@
+'use client';
+
+import { useRef, useState } from 'react';
+import { Download, Upload } from 'lucide-react';
+import { change, compareWithStudio, readStudioFile, usePieces } from '@/data';
+import { loadDemoStudio } from '@/features/shared/demo-studio';
+import { useMessages } from '@/features/shared/messages';
+import { saveStudio } from '@/features/shared/save-studio';
+import { FilePreview, type Looked } from './file-preview';
+import { KeptFileBox } from './kept-file-box';
+import { RoomBox } from './room-box';
+
+/** The whole studio in one file: saved, looked at, taken in; and what the browser promises of it. */
+export function StudioBox() {
+  const { say } = useMessages();
+  const chooser = useRef<HTMLInputElement>(null);
+  const pieces = usePieces() ?? [];
+  const hasDemo = pieces.some(({ origin }) => origin === 'demo');
+  const [looked, setLooked] = useState<Looked | null>(null);
+  const save = async (): Promise<void> => say({ kind: 'done', text: `The studio is saved as ${await saveStudio()}.` });
+  const look = async (file: File): Promise<void> => {
+    const read = readStudioFile(await file.text());
+    if (!read.ok)
+      return say({
+        kind: 'trouble',
+        text: `${file.name}: ${read.error.message}`,
+        hint: `${read.error.hint} Nothing was changed.`,
+      });
+    setLooked({ name: file.name, file: read.value, compared: await compareWithStudio(read.value.contents) });
+  };
+  return (
+    <section aria-labelledby="studio">
+      <h2 id="studio" className="mb-3 border-b border-base-300 pb-1 text-xl font-semibold">
+        The studio in one file
+      </h2>
+      <p className="mb-2 text-sm text-secondary">
+        All pieces, pupils and settings live in this browser and nowhere else. Save them to a file now and then, and to
+        take them to another machine. A file is looked at before anything of it is taken in, and that can be undone.
+      </p>
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="btn btn-sm h-9" onClick={() => void save()}>
+          <Download size={16} aria-hidden /> Save the studio
+        </button>
+        <button type="button" className="btn btn-sm h-9" onClick={() => chooser.current?.click()}>
+          <Upload size={16} aria-hidden /> Look into a file
+        </button>
+        <input
+          ref={chooser}
+          type="file"
+          hidden
+          accept=".json"
+          aria-label="Studio file"
+          data-role="studio-file"
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            event.target.value = '';
+            if (file) void look(file);
+          }}
+        />
+        {hasDemo ? (
+          <button
+            type="button"
+            className="btn btn-ghost btn-sm h-9"
+            onClick={() => void change({ kind: 'demo.put-away' }, 'demo studio put away')}
+          >
+            Put the demo studio away
+          </button>
+        ) : (
+          <button
+            type="button"
+            className="btn btn-ghost btn-sm h-9"
+            onClick={() =>
+              void loadDemoStudio().then((demo) => change({ kind: 'demo.bring', ...demo }, 'demo studio brought back'))
+            }
+          >
+            Bring the demo studio back
+          </button>
+        )}
+      </div>
+      {looked ? (
+        <FilePreview
+          looked={looked}
+          hasOwn={pieces.some(({ origin }) => origin === 'own')}
+          onClose={() => setLooked(null)}
+        />
+      ) : null}
+      <KeptFileBox />
+      <RoomBox />
+    </section>
+  );
+}

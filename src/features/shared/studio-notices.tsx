@@ -1,0 +1,232 @@
+'use client';
+
+import { useCallback, useEffect, useRef, useState, type ReactNode } from 'react';
+import { CircleAlert } from 'lucide-react';
+import {
+  change,
+  keepInFile,
+  onRefusal,
+  ownSince,
+  storeFaultWords,
+  studio,
+  useKeptFile,
+  useLastSaved,
+  useSettings,
+  useStoreState,
+  useWaiting,
+  type Settings,
+} from '@/data';
+import { useMessages } from './messages';
+import { saveStudio } from './save-studio';
+
+/** What the teacher must know of the store, above every screen: that something could not be written, that the store is gone, that it is long since the
+ * last studio file. */
+export function StudioNotices() {
+  useRefusals();
+  useKeptFileUpToDate();
+  return (
+    <>
+      <StoreNotice />
+      <WaitingNotice />
+      <ReminderNotice />
+    </>
+  );
+}
+
+/** Every command that is refused is told, whichever screen asked. */
+function useRefusals(): void {
+  const { say } = useMessages();
+  useEffect(
+    () =>
+      onRefusal((fault) => {
+        const { message, hint } = storeFaultWords(fault);
+        say({ kind: 'trouble', text: message, hint });
+      }),
+    [say],
+  );
+}
+
+function Notice({
+  role,
+  name,
+  children,
+}: {
+  readonly role: 'alert' | 'status';
+  readonly name: string;
+  readonly children: ReactNode;
+}) {
+  return (
+    <div
+      role={role}
+      data-notice={name}
+      className="print:hidden flex flex-wrap items-center gap-x-3 gap-y-2 border-b-2 border-error bg-base-100 px-4 py-2 text-sm"
+    >
+      <CircleAlert size={20} aria-hidden className="shrink-0 text-error" />
+      {children}
+    </div>
+  );
+}
+
+const STORE_WORDS = {
+  blocked: {
+    text: 'Another tab has the studio open in an older version of New Thumb.',
+    hint: 'Close or reload that tab; this one goes on by itself.',
+  },
+  old: {
+    text: 'Another tab opened the studio in a newer version of New Thumb.',
+    hint: 'Reload this page: everything is kept.',
+  },
+  gone: {
+    text: 'The browser has closed or deleted the studio.',
+    hint: 'Save the studio file now where this page still shows your work, and reload the page.',
+  },
+} as const;
+
+function StoreNotice() {
+  const state = useStoreState();
+  if (state === 'open' || state === 'unreachable') return null;
+  const { text, hint } = STORE_WORDS[state];
+  return (
+    <Notice role="alert" name="store">
+      <span>
+        <strong className="font-semibold">{text}</strong> {hint}
+      </span>
+      <button type="button" className="btn btn-sm h-9" onClick={() => location.reload()}>
+        Reload
+      </button>
+    </Notice>
+  );
+}
+
+/** How often what waits for room is tried again. Unit: ms. */
+const TRIED_EVERY_MS = 20_000;
+
+function WaitingNotice() {
+  const { count, refused } = useWaiting();
+  const { say } = useMessages();
+  const told = useRef(0);
+  useEffect(() => {
+    for (const { label, fault } of refused.slice(told.current))
+      say({
+        kind: 'trouble',
+        text: `“${label || 'What was entered'}” could not be written any more. ${storeFaultWords(fault).message}`,
+        hint: 'Look at it once more: something else was changed meanwhile.',
+      });
+    told.current = refused.length;
+  }, [refused, say]);
+  useEffect(() => {
+    if (count === 0) return undefined;
+    const timer = setInterval(() => void studio().retry(), TRIED_EVERY_MS);
+    // The browser asks before the page is left.
+    const hold = (event: BeforeUnloadEvent): void => event.preventDefault();
+    window.addEventListener('beforeunload', hold);
+    return () => {
+      clearInterval(timer);
+      window.removeEventListener('beforeunload', hold);
+    };
+  }, [count]);
+  if (count === 0) return null;
+  return (
+    <Notice role="alert" name="waiting">
+      <span className="min-w-0 flex-1">
+        <strong className="font-semibold">
+          There is no room left on this device: {count === 1 ? 'one edit is' : `${count} edits are`} kept on this page
+          only.
+        </strong>{' '}
+        They are written as soon as there is room. Save the studio before you close this page: the file has them.
+      </span>
+      <SaveStudio />
+      <button type="button" className="btn btn-sm h-9" onClick={() => void studio().retry()}>
+        Try again
+      </button>
+    </Notice>
+  );
+}
+
+function SaveStudio() {
+  const { say } = useMessages();
+  return (
+    <button
+      type="button"
+      className="btn btn-sm h-9"
+      onClick={() => void saveStudio().then((name) => say({ kind: 'done', text: `The studio is saved as ${name}.` }))}
+    >
+      Save the studio
+    </button>
+  );
+}
+
+const DAY_MS = 24 * 60 * 60 * 1000;
+const REMINDED_AFTER_DAYS: Readonly<Record<Settings['fileReminder'], number>> = { week: 7, month: 30, never: Infinity };
+
+/** A studio file is asked for once there is something of the teacher's own that no file has. */
+function ReminderNotice() {
+  const settings = useSettings();
+  const saved = useLastSaved();
+  const kept = useKeptFile();
+  const [since, setSince] = useState<number | null>(null);
+  useEffect(() => void ownSince().then(setSince), [saved]);
+  const [isLater, setLater] = useState(false);
+  const [now] = useState(Date.now);
+  const later = useCallback(() => setLater(true), []);
+  if (!settings || saved === undefined || since === null || isLater || kept?.kind === 'kept') return null;
+  const days = Math.floor((now - (saved ?? since)) / DAY_MS);
+  if (days < REMINDED_AFTER_DAYS[settings.fileReminder]) return null;
+  return (
+    <Notice role="status" name="reminder">
+      <span className="min-w-0 flex-1">
+        {saved === null
+          ? `Your pieces have been in this browser alone for ${days} days.`
+          : `The last studio file is ${days} days old.`}{' '}
+        A file outlives a lost device or a cleared browser.
+      </span>
+      <SaveStudio />
+      <button type="button" className="btn btn-ghost btn-sm h-9 font-normal" onClick={later}>
+        Later
+      </button>
+      <button
+        type="button"
+        className="btn btn-ghost btn-sm h-9 font-normal"
+        onClick={() =>
+          void change({ kind: 'settings.change', change: { fileReminder: 'never' } }, 'no reminder of studio files')
+        }
+      >
+        Never
+      </button>
+    </Notice>
+  );
+}
+
+/** How long nothing must be done before the file outside is written anew. Unit: ms. */
+const FILE_AFTER_MS = 2_000;
+
+/** Writes the file that the teacher chose, some time after what this tab did last. */
+function useKeptFileUpToDate(): void {
+  const { say } = useMessages();
+  const kind = useKeptFile()?.kind;
+  useEffect(() => {
+    if (kind !== 'kept') return undefined;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const write = async (): Promise<void> => {
+      try {
+        if (await keepInFile.write()) await change({ kind: 'note.saved', atMs: Date.now() });
+      } catch {
+        say({
+          kind: 'trouble',
+          text: 'The studio file outside of the browser could not be written.',
+          hint: 'Look in Settings whether it is still there, or choose another one. Here everything is kept.',
+        });
+      }
+    };
+    const soon = (): void => {
+      clearTimeout(timer);
+      timer = setTimeout(() => void write(), FILE_AFTER_MS);
+    };
+    soon();
+    const stop = studio().onEdit(soon);
+    return () => {
+      clearTimeout(timer);
+      stop();
+    };
+  }, [kind, say]);
+}

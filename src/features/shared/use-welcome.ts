@@ -1,0 +1,23 @@
+'use client';
+
+import { useEffect } from 'react';
+import { change, isFirstVisit } from '@/data';
+import { loadDemoStudio } from './demo-studio';
+import { useMessages } from './messages';
+
+/** Puts the demo studio on the shelf of someone who is here for the first time. */
+export function useWelcome(): void {
+  const { say } = useMessages();
+  useEffect(() => {
+    const tell = (): void =>
+      say({
+        kind: 'trouble',
+        text: 'The demo studio could not be loaded.',
+        hint: 'Reload the page; your own pieces are not touched.',
+      });
+    const welcome = async (): Promise<void> => {
+      if (await isFirstVisit()) await change({ kind: 'note.first-visit', ...(await loadDemoStudio()) });
+    };
+    welcome().catch(tell);
+  }, [say]);
+}

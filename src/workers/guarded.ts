@@ -1,0 +1,44 @@
+import { releaseProxy } from 'comlink';
+import { thrownTrouble } from './trouble';
+import type { Answer } from './protocol';
+
+/** A service as it is asked from outside: every answer comes later. */
+export type Asked<S> = {
+  readonly [Name in keyof S]: S[Name] extends (...question: infer Question) => infer Given
+    ? (...question: Question) => Promise<Awaited<Given>>
+    : never;
+};
+
+type Methods<S> = { readonly [Name in keyof S]: (...question: never[]) => Answer<unknown> | Promise<Answer<unknown>> };
+
+/** Makes a service answer whatever happens inside it: what is thrown becomes a refusal, so that no question is left open. Whoever wanted to be told
+ * of the work on the way is let go once it is done. */
+export function guarded<S extends Methods<S>>(service: S): Asked<S> {
+  const methods = Object.entries(service) as [
+    string,
+    (...question: unknown[]) => Answer<unknown> | Promise<Answer<unknown>>,
+  ][];
+  return Object.fromEntries(
+    methods.map(([name, method]) => [name, (...question: unknown[]) => answered(method, question)]),
+  ) as unknown as Asked<S>;
+}
+
+async function answered(
+  method: (...question: unknown[]) => Answer<unknown> | Promise<Answer<unknown>>,
+  question: readonly unknown[],
+): Promise<Answer<unknown>> {
+  try {
+    return await method(...question);
+  } catch (error) {
+    return { ok: false, trouble: thrownTrouble(error) };
+  } finally {
+    question.forEach(letGo);
+  }
+}
+
+/** A function that came through the door holds a channel open until it is let go. */
+function letGo(told: unknown): void {
+  if (typeof told !== 'function') return;
+  const release = (told as { readonly [releaseProxy]?: unknown })[releaseProxy];
+  if (typeof release === 'function') (release as () => void).call(told);
+}
