@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { parseKey } from '@/core/pitch';
 import type { Desk, PieceRecord, PupilRecord, Settings } from '@/data';
 import { ScreenKeys } from '@/features/shared/key-help';
-import { useBenchAddress } from './bench-address';
+import type { BenchAddress } from './bench-address';
 import { BenchHead } from './bench-head';
 import { benchKeys } from './bench-keys';
 import { BenchPaper } from './bench-paper';
@@ -25,6 +25,7 @@ import { useTakenUp } from './use-taken-up';
 
 interface BenchPieceProps {
   readonly piece: PieceRecord;
+  readonly address: BenchAddress;
   readonly settings: Settings;
   readonly desk: Desk;
   readonly pupils: readonly PupilRecord[];
@@ -32,9 +33,8 @@ interface BenchPieceProps {
 }
 
 /** One piece on the Bench: what is asked of the core, what the teacher is at, and the parts of the screen that show it. */
-export function BenchPiece({ piece, settings, desk, pupils, pupil }: BenchPieceProps) {
+export function BenchPiece({ piece, address, settings, desk, pupils, pupil }: BenchPieceProps) {
   const router = useRouter();
-  const address = useBenchAddress();
   const [paperRef, paper] = usePaperPage(piece, pupil, address.key, desk);
   const answers = useBench({ piece, settings, pupil }, address, paper.page);
   const { value: view, trouble } = answers.view;

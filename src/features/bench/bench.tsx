@@ -23,5 +23,5 @@ export function Bench() {
   }
   if (piece === null) return <MissingPiece />;
   if (!piece || !whom) return <p className="p-8">Opening the Bench …</p>;
-  return <BenchPiece key={piece.id} piece={piece} {...whom} />;
+  return <BenchPiece key={piece.id} piece={piece} address={address} {...whom} />;
 }

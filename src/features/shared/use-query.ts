@@ -2,26 +2,23 @@
 
 import { useSearchParams } from 'next/navigation';
 import { useEffect, useMemo } from 'react';
-import { withAsked, withShown, type AskedQueries } from './asked-queries';
+import { withAsked, withoutAsked, withShown, type AskedQueries } from './asked-queries';
 
 /** Fields of an address with what each may be: a reader gives the value, or what counts where it says nothing it can use. */
 export type QueryShape = Readonly<Record<string, (said: string | null) => unknown>>;
 
 export type QueryOf<Shape extends QueryShape> = { readonly [Name in keyof Shape]: ReturnType<Shape[Name]> };
 
-let asked: AskedQueries = [];
-let shown = '';
+let queries: AskedQueries = { shown: '', waiting: [] };
 
 /** The address of a screen as it is read through its shape. */
 export function useQuery<Shape extends QueryShape>(shape: Shape): QueryOf<Shape> {
   const query = useSearchParams().toString();
   useEffect(() => {
-    shown = query;
-    asked = withShown(asked, query);
+    queries = withShown(queries, query);
   }, [query]);
   useEffect(() => {
-    // Back and forward go to what the window says, whatever was asked for.
-    const forget = (): void => void (asked = []);
+    const forget = (): void => void (queries = withoutAsked(queries));
     window.addEventListener('popstate', forget);
     return () => {
       window.removeEventListener('popstate', forget);
@@ -39,7 +36,7 @@ export function readQuery<Shape extends QueryShape>(shape: Shape, query: URLSear
 
 /** The address as it was asked for last: keys pressed in quick succession each go on from the one before, whether or not the screen has caught up. */
 export function queryNow(): URLSearchParams {
-  return new URLSearchParams(asked.at(-1) ?? window.location.search);
+  return new URLSearchParams(queries.waiting.at(-1) ?? window.location.search);
 }
 
 /** Changes fields of the address; null takes one out. `push` makes an entry for the back button. */
@@ -50,7 +47,7 @@ export function changeQuery(change: Readonly<Record<string, string | null>>, ent
     else query.set(name, value);
   }
   const said = query.toString();
-  asked = withAsked(asked, said, shown);
+  queries = withAsked(queries, said);
   const address = `${window.location.pathname}${said === '' ? '' : `?${said}`}`;
   if (entry === 'push') window.history.pushState(null, '', address);
   else window.history.replaceState(null, '', address);
