@@ -13,7 +13,9 @@ const sums = join(mkdtempSync(join(tmpdir(), 'new-thumb-check-')), 'sums');
 const failed = [];
 const step = (name) => {
   console.log(`\n— ${name}`);
+  const begun = Date.now();
   if (!runsScript(name, { CHECK_SUMS: sums })) failed.push(name);
+  console.log(`— ${name}: ${Math.round((Date.now() - begun) / 1000)} s`);
 };
 
 // These four only read, each on one core: side by side they take little longer than the longest.

@@ -8,6 +8,7 @@ import type { Part } from '@/core/score';
 import { DEMO_FILES } from '../support/demo-pieces';
 import { musicXml } from '../support/build-piece';
 import { typePiece } from '../support/typist';
+import { beginPiece, hasSteps } from './support/entering';
 import { arriveAtShelf, drop, goTo, home, newTab, press, sees, seesKey, type Teacher } from './support/teacher';
 
 let teacher: Teacher;
@@ -18,18 +19,8 @@ beforeAll(async () => {
 });
 afterAll(() => teacher.leave());
 
-/** A new piece from nothing: N, the opening, Enter. */
-async function begin(opening = ''): Promise<void> {
-  // By the link, as a teacher goes: the engraver stays warm.
-  if (!page.url().startsWith(home())) await goTo(page, '/');
-  else if (page.url() !== `${home()}/`) await page.locator('header a[href="/"]').click();
-  await page.waitForSelector('[data-role=new-piece]');
-  await page.keyboard.press('n');
-  await page.waitForSelector('[data-role=opening]:focus');
-  await page.keyboard.type(opening);
-  await page.keyboard.press('Enter');
-  await page.waitForSelector('[data-role=entry][data-ready=true] figure[data-shown=true]');
-}
+/** A new piece from nothing. */
+const begin = (opening = ''): Promise<string> => beginPiece(page, opening);
 
 /** Presses keys by their names, as `q`, `ArrowUp`, `Alt+k`. */
 async function keys(names: readonly string[]): Promise<void> {
@@ -43,15 +34,7 @@ async function keys(names: readonly string[]): Promise<void> {
 }
 
 /** Waits until everything that was pressed is kept, so many steps of it. */
-async function isKept(steps: number): Promise<void> {
-  await page.waitForFunction(
-    (wanted: number) =>
-      document.querySelector('[data-panel=steps]')?.textContent === `Steps (${wanted})` &&
-      document.querySelector('[data-role=kept][data-kept=true]') !== null,
-    {},
-    steps,
-  );
-}
+const isKept = (steps: number): Promise<void> => hasSteps(page, steps);
 
 /** Goes over to entering by piano keys. */
 async function byPiano(): Promise<void> {

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
-import { BEGINNING, chance, liveThrough } from '../support/histories';
+import { BEGINNING, liveThrough } from '../support/histories';
+import { beginPiece, hasSteps, opensPiece } from './support/entering';
 import { arriveAtShelf, goTo, newTab, press, sees, seesKey, type Teacher } from './support/teacher';
 import { clearStores, openTab, stored, worldOfTabs } from './support/world-of-tabs';
 
@@ -12,32 +13,6 @@ beforeAll(async () => {
 });
 afterAll(() => teacher.leave());
 
-/** A new piece, open for entering in a tab. */
-async function begin(page: Page): Promise<string> {
-  await goTo(page, '/');
-  await page.waitForSelector('[data-role=new-piece]');
-  await page.keyboard.press('n');
-  await page.waitForSelector('[data-role=opening]:focus');
-  await page.keyboard.press('Enter');
-  await page.waitForSelector('[data-role=entry][data-ready=true]');
-  return new URL(page.url()).searchParams.get('piece') as string;
-}
-
-const opens = async (page: Page, id: string): Promise<void> => {
-  await goTo(page, `/enter?piece=${id}`);
-  await page.waitForSelector('[data-role=entry][data-ready=true]');
-};
-
-/** Waits until so many steps are entered and kept. */
-const hasSteps = (page: Page, steps: number) =>
-  page.waitForFunction(
-    (wanted: number) =>
-      document.querySelector('[data-panel=steps]')?.textContent === `Steps (${wanted})` &&
-      document.querySelector('[data-role=kept][data-kept=true]') !== null,
-    {},
-    steps,
-  );
-
 const notesOf = async (page: Page, id: string): Promise<number> => {
   const record = (await stored(page)).find(([name]) => name === `pieces/${id}`)?.[1];
   return String(record?.['musicXml']).match(/<pitch>/g)?.length ?? 0;
@@ -46,9 +21,9 @@ const notesOf = async (page: Page, id: string): Promise<number> => {
 describe('the same piece in two tabs', () => {
   it('the second is told at its first key press, and goes on from what is there', async () => {
     const one = teacher.page;
-    const id = await begin(one);
+    const id = await beginPiece(one);
     const two = await newTab(teacher.browser);
-    await opens(two, id);
+    await opensPiece(two, id);
     // A tab that is not looked at draws nothing.
     await one.bringToFront();
     await one.keyboard.press('1');
@@ -146,98 +121,3 @@ describe('200 histories of two real tabs', () => {
     await pages.get(names[1])?.close();
   }, 900_000);
 });
-
-/** So long is a moment waited for at most that may never come, since the keys before it were lost on the way. Unit: ms. */
-const MOMENT_MS = 300;
-
-describe('a tab that is killed while a piece is entered', () => {
-  it('has kept every key press that it showed as kept, a hundred times', async () => {
-    // Two browsers, one a core, each with a studio of its own.
-    const others = await arriveAtShelf();
-    await Promise.all([killed(teacher, 1, 50), killed(others, 2, 50)]);
-    await others.leave();
-  }, 900_000);
-
-  /** Kills a tab so many times in the middle of entering; another one, which is never touched, looks into the store. */
-  async function killed({ browser, page: witness }: Teacher, seed: number, times: number): Promise<void> {
-    const luck = chance(seed);
-    await witness.bringToFront();
-    await goTo(witness, '/bench');
-    const page = await newTab(browser);
-    const pieces = [await begin(page), await begin(page), await begin(page)];
-    await page.close();
-    for (let kill = 0; kill < times; kill += 1) {
-      const id = pieces[kill % pieces.length] as string;
-      const victim = await newTab(browser);
-      let shown = 0;
-      await victim.exposeFunction('showsKept', (steps: number) => {
-        shown = Math.max(shown, steps);
-      });
-      await victim.evaluateOnNewDocument(watchKept);
-      await opens(victim, id);
-      await victim.waitForSelector('[data-panel=steps]');
-      const begun = await stepsShown(victim);
-      const keys = Array.from({ length: 1 + luck.below(6) }, () => luck.of(['1', '2', '3', '4', '5'] as const));
-      const pressed = Promise.all(keys.map((key) => victim.keyboard.press(key))).catch(() => undefined);
-      // A seeded moment: once so many of the keys are shown.
-      await victim
-        .waitForFunction(
-          (wanted: number) =>
-            Number(/\d+/.exec(document.querySelector('[data-panel=steps]')?.textContent ?? '')?.[0]) >= wanted,
-          { timeout: MOMENT_MS },
-          begun + luck.below(keys.length + 1),
-        )
-        .catch(() => undefined);
-      if (luck.below(2) === 0) await victim.close({ runBeforeUnload: false });
-      else await crash(victim);
-      void pressed;
-      const { steps, music } = await keptOf(witness, id);
-      expect({ seed, kill, isKept: steps >= shown, areOneState: steps === music, steps, shown }).toMatchObject({
-        isKept: true,
-        areOneState: true,
-      });
-    }
-  }
-
-  /** How many steps of a piece the history has, and of how many its music says that it comes. */
-  async function keptOf(page: Page, id: string): Promise<{ readonly steps: number; readonly music: number }> {
-    const all = await stored(page);
-    const edition = String(all.find(([name]) => name === `pieces/${id}`)?.[1]['edition'] ?? '');
-    return {
-      steps: all.filter(
-        ([name, head]) => name.startsWith('history/') && head['piece'] === id && head['state'] === 'done',
-      ).length,
-      music: Number(/#(\d+)\//.exec(edition)?.[1] ?? 0),
-    };
-  }
-
-  const stepsShown = (page: Page): Promise<number> =>
-    page.$eval('[data-panel=steps]', (panel) => Number(/\d+/.exec(panel.textContent ?? '')?.[0]));
-
-  /** Ends the process of a tab, as the system does when memory runs out. */
-  async function crash(page: Page): Promise<void> {
-    const crashed = new Promise<void>((resolve) => page.once('error', () => resolve()));
-    const session = await page.createCDPSession();
-    void session.send('Page.crash').catch(() => undefined);
-    await crashed;
-    // What is left of it is cleared away in its own time.
-    void page.close({ runBeforeUnload: false }).catch(() => undefined);
-  }
-});
-
-/** Runs in the page: tells how many steps it shows while it shows them as kept. */
-function watchKept(): void {
-  const look = (): void => {
-    const steps = Number(/\d+/.exec(document.querySelector('[data-panel=steps]')?.textContent ?? '')?.[0] ?? 0);
-    if (document.querySelector('[data-role=kept][data-kept=true]'))
-      (window as unknown as { readonly showsKept: (steps: number) => void }).showsKept(steps);
-  };
-  document.addEventListener('DOMContentLoaded', () =>
-    new MutationObserver(look).observe(document.body, {
-      subtree: true,
-      childList: true,
-      attributes: true,
-      characterData: true,
-    }),
-  );
-}
