@@ -47,7 +47,7 @@ export function keysDownOf(passage: Passage, event: PassageEvent, places: Int32A
   };
 }
 
-/** All ways to put fingers on the keys of a stand. */
+/** All ways to put fingers on the keys that are down. */
 export function gripsOf(passage: Passage, keys: KeysDown): readonly Grip[] {
   const grips: Grip[] = [];
   const fingers: number[] = [];

@@ -13,7 +13,7 @@ import { costTally, RULE, totalCost } from './tally';
 import type { View } from './key-view';
 
 /** What the transitions between the grips of two moments cost: one entry a pair, at `grip before * grips now + grip now`; Infinity where there
- * is none. `kinds` tells how the hand moves, as an index into `JOINS`. */
+ * is none. `kinds` tells how the hand moves, as an index into `TRANSITIONS`. */
 export interface TransitionTable {
   readonly stay: Float64Array;
   readonly move: Float64Array;
@@ -32,7 +32,7 @@ export interface Lattice extends Setting {
   readonly keysDown: readonly KeysDown[];
   readonly grips: readonly (readonly Grip[])[];
   readonly gripCosts: readonly Float64Array[];
-  /** Joins from the event before; none at the first. */
+  /** Transitions from the event before; none at the first. */
   readonly transitions: readonly (TransitionTable | null)[];
 }
 
@@ -103,7 +103,7 @@ export function sliceOf(lattice: Lattice, from: number, to: number): Lattice {
   };
 }
 
-/** What the grips of a stand depend on, and with them what their costs depend on. */
+/** What the grips on the keys that are down depend on, and with them what their costs depend on. */
 function namesOf(passage: Passage, view: View, { down, isHeld, dropped, base }: KeysDown): readonly [string, string] {
   const first = view.places[down[0] as number] as number;
   let shape = '';

@@ -15,7 +15,7 @@ export interface Meeting {
   readonly event: PassageEvent;
   readonly before: KeysDown;
   readonly after: KeysDown;
-  /** Places of the released keys in the stand before, of the struck ones in the stand after, and of held ones in both. */
+  /** Places in `before` of the keys that are released, in `after` of those that are struck, and in both of those that are held. */
   readonly from: readonly number[];
   readonly to: readonly number[];
   readonly held: readonly (readonly [number, number])[];
@@ -51,7 +51,7 @@ export function isLine({ from, to }: Meeting): boolean {
   return from.length === 1 && to.length === 1;
 }
 
-/** A released and a struck key under the fingers of two grips. `i` and `k` are places in the stands. */
+/** A released and a struck key under the fingers of two grips. `i` and `k` are their places among the keys down before and now. */
 export function pairAt(view: View, { before, after }: Meeting, a: Grip, b: Grip, i: number, k: number): KeyPair {
   return keyPair(
     view,
@@ -99,7 +99,7 @@ export function growth(travel: number, down: number, up: number): readonly [open
   return travel > 0 ? [up, down] : [down, up];
 }
 
-/** The middle of the fingers on some keys of a stand. */
+/** The middle of the fingers on some of the keys that are down. */
 export function middle({ fingers }: Grip, at: readonly number[]): number {
   let sum = 0;
   for (const i of at) sum += fingers[i] as number;

@@ -57,7 +57,7 @@ const CHORD_KEYS = 3;
 export const OCTAVE_LETTERS = 7;
 const OCTAVE_KEYS = 4;
 
-/** Joins up to here leave the hand free to go anywhere. Source: the fingering model. */
+/** Transitions up to this bond leave the hand free to go anywhere. Source: the fingering model. */
 export const FREE_BOND = PHRASE_END;
 
 /** Puts the notes of one hand into moments. Notes are struck and in order of time; `alterOf` is what the signature does to

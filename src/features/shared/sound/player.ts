@@ -15,7 +15,7 @@ export interface PlayerOptions {
 /** Plays a performance. Tell it `tick` several times a second while it plays. */
 export interface Player {
   readonly begin: (options: PlayerOptions) => void;
-  /** Other wishes from here on; the music does not stop. */
+  /** Other options from here on; the music does not stop. */
   readonly change: (options: PlayerOptions) => void;
   readonly stop: () => void;
   readonly tick: () => void;
