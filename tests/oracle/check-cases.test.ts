@@ -2,7 +2,7 @@
  * CP common practice, D our own choice or a result of the model. */
 import { describe, expect, it } from '@jest/globals';
 import { neutralView } from '@/core/fingering';
-import { planOf, planned, studied } from '../support/planning';
+import { planOf, planned, printed, studied } from '../support/planning';
 import { handLine, passage } from '../support/passages';
 
 const joined = (fingers: string): string => fingers.replaceAll(' ', '');
@@ -54,7 +54,8 @@ describe('one hand, one key', () => {
   });
 });
 
-const SCALE = 'C4 D4 E4 F4 G4 A4 B4 C5 B4 A4 G4 F4 E4 D4 C4';
+const SCALE = printed('right', 'C4 D4 E4 F4 G4 A4 B4 C5 B4 A4 G4 F4 E4 D4 C4', '123123454321321');
+const LEFT_SCALE = printed('left', 'C3 D3 E3 F3 G3 A3 B3 C4 B3 A3 G3 F3 E3 D3 C3', '543213212312345');
 const TUNE = 'E4 D4 C4 D4 E4 G4 F4:2 D4 F4 E4 C4 D4 C4:2';
 
 describe('brought into another key', () => {
@@ -72,13 +73,13 @@ describe('brought into another key', () => {
   });
 
   it('case 14 (P): the left hand’s scale of C in E♭ begins 3 2 1 4 3 2 1', () => {
-    const { study, changes } = studied('left', SCALE.replaceAll('4', '3').replaceAll('5', '4'), 3);
+    const { study, changes } = studied('left', LEFT_SCALE, 3);
     expect(changes.length).toBeGreaterThan(0);
     expect(study.plan.fingering.slice(0, 7).join('')).toBe('3214321');
   });
 
   it('case 15 (P + D): in B it begins 4 3 2 1 4 3 2', () => {
-    const { study } = studied('left', SCALE.replaceAll('4', '3').replaceAll('5', '4'), -1);
+    const { study } = studied('left', LEFT_SCALE, -1);
     expect(study.plan.fingering.slice(0, 7).join('')).toBe('4321432');
   });
 
@@ -128,7 +129,7 @@ describe('brought into another key', () => {
   });
 
   it('case 30 (CP + D): where 3 falls on a black key it takes the place of 4', () => {
-    const { study, changes } = studied('left', '[C3 E3 G3 C4]', 2, { inner: 'black' });
+    const { study, changes } = studied('left', '[C3=5 E3=4 G3=2 C4=1]', 2, { inner: 'black' });
     expect(changes).toHaveLength(1);
     expect(study.plan.steps[0]?.grip.fingers.toReversed()).toEqual([5, 3, 2, 1]);
     expect(changes[0]?.gain).toBeLessThan(3);

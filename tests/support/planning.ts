@@ -40,6 +40,12 @@ export function fingersText({ steps, lattice }: HandPlan): string {
     .join(' ');
 }
 
+/** A line of text with fingers printed at its notes, one digit each; those of a plan where none are given. */
+export function printed(hand: Hand, text: string, fingers: string = planned(hand, text).replaceAll(' ', '')): string {
+  const lowFirst = [...fingers];
+  return text.replace(/[A-G][#b]*\d/g, (note) => `${note}=${lowFirst.shift()}`);
+}
+
 /** A line of text studied in another key, so many semitones away, with the fingers it brings along. */
 export function studied(
   hand: Hand,

@@ -27,10 +27,10 @@ export interface HandPlan {
   readonly limits: number;
 }
 
-/** What a plan should stay near to: the fingers of before, and which of them are printed. */
+/** What a plan should stay near to: printed fingers, null where there are none, and a whole fingering to begin from. */
 export interface Before {
   readonly fingering: Fingering;
-  readonly isPrinted: readonly boolean[];
+  readonly likely: Fingering;
 }
 
 /** A plan that stays near given fingers begins from them, and needs fewer rounds. Our own choice: `npm run bench` tells what gap is left. */
@@ -44,21 +44,28 @@ function masksOf(passage: Passage, fingering: Fingering): readonly number[] {
   );
 }
 
-/** Plans the fingers of a passage in a view. `before` holds the fingers that are to be kept unless a change is worth it. */
+/** Plans the fingers of a passage in a view. `before` holds the fingers that are to be kept unless a change is worth it; without it `likely` is where to
+ * begin. */
 export function planHand(
   passage: Passage,
   view: View,
   demands: Demands,
-  { before, rounds = ROUNDS_NEAR_BEFORE }: { readonly before: Before | null; readonly rounds?: number },
+  {
+    before,
+    likely = before?.likely ?? null,
+    rounds = likely ? ROUNDS_NEAR_BEFORE : undefined,
+  }: { readonly before: Before | null; readonly likely?: Fingering | null; readonly rounds?: number | undefined },
 ): HandPlan {
   const lattice = latticeOf(passage, view, demands);
-  const groups = likenessGroups(passage);
-  const path = before
-    ? solveConsistent(lattice, groups, editsFrom(lattice, before), {
-        rounds,
-        likely: masksOf(passage, before.fingering),
-      })
-    : solveConsistent(lattice, groups, NO_EXTRA);
+  const path = solveConsistent(
+    lattice,
+    likenessGroups(passage),
+    before ? editsFrom(lattice, before.fingering) : NO_EXTRA,
+    {
+      ...(rounds === undefined ? {} : { rounds }),
+      likely: likely && masksOf(passage, likely),
+    },
+  );
   return finished(lattice, path.steps, path.cost, path.bound);
 }
 
@@ -71,14 +78,14 @@ export function planAround(
 ): HandPlan {
   const lattice = latticeOf(passage, view, demands);
   const fingering = over(before.fingering, decided);
-  const edits = editsFrom(lattice, { ...before, fingering });
+  const edits = editsFrom(lattice, fingering);
   const barred = barring(lattice, decided);
   const own = barred.map((costs, t) => costs.map((cost, g) => cost + (edits.own?.[t]?.[g] ?? 0)));
   const path = solveConsistent(
     lattice,
     likenessGroups(passage),
     { ...edits, own },
-    { rounds: ROUNDS_NEAR_BEFORE, likely: masksOf(passage, fingering) },
+    { rounds: ROUNDS_NEAR_BEFORE, likely: masksOf(passage, over(before.likely, fingering)) },
   );
   return finished(lattice, path.steps, path.cost, path.bound);
 }
@@ -165,20 +172,20 @@ function barring(lattice: Lattice, given: Fingering): readonly Float64Array[] {
   });
 }
 
-/** What it costs to change fingers: a little for each, more for printed ones, and once for each run of changes. */
-function editsFrom(lattice: Lattice, { fingering, isPrinted }: Before): Extra {
+/** What it costs to change printed fingers: a little for each, and once for each run of changes. */
+function editsFrom(lattice: Lattice, fingering: Fingering): Extra {
   const { edit, editOpens } = lattice.demands;
   const counts = lattice.grips.map((grips, t) =>
     Float64Array.from(grips, (grip) => {
       let count = 0;
       eachStruck(lattice, t, grip, (note, finger) => {
-        if ((fingering[note] ?? finger) !== finger) count += isPrinted[note] ? EDIT_PRINTED_FACTOR : 1;
+        if ((fingering[note] ?? finger) !== finger) count += 1;
       });
       return count;
     }),
   );
   return {
-    own: counts.map((own) => own.map((count) => count * edit)),
+    own: counts.map((own) => own.map((count) => count * edit * EDIT_PRINTED_FACTOR)),
     changed: counts.map((own) => Uint8Array.from(own, (count) => Number(count > 0))),
     opens: editOpens,
   };

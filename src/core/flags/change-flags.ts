@@ -7,7 +7,7 @@ import { placeOf } from './place-of';
 /** From this gain on, new fingers are much better than the old ones. Source: the fingering model, section 7. */
 const SHOULD_GAIN = 3;
 
-/** Fingers that change, or should: one flag a run, with why, what it gains, and what else would do. A hand that cannot be played in this
+/** Fingers that change, or should: one flag a run, with why, what it gains, and what else would do. In the piece's own key they are an offer. A hand that cannot be played in this
  * key at all, though it can on white keys, gets no such advice: the key is unsuitable. */
 export function changeFlags({ study, played, notes }: PlayedHand, detail: FlagDetail): readonly Flag[] {
   if (isUnsuitable(study)) return [];
@@ -23,9 +23,15 @@ export function changeFlags({ study, played, notes }: PlayedHand, detail: FlagDe
         cause: change.cause,
         gain: Number.isFinite(change.gain) ? change.gain : null,
         alternatives: detail === 'full' ? alternatives(study, change) : [],
-        isApplied: played === study.plan,
+        isApplied: played === study.plan && study.offered === null,
       },
-      severity: change.gain === Infinity ? 'must' : change.gain >= SHOULD_GAIN ? 'should' : 'watch',
+      severity: study.offered
+        ? 'watch'
+        : change.gain === Infinity
+          ? 'must'
+          : change.gain >= SHOULD_GAIN
+            ? 'should'
+            : 'watch',
       byBlackKey,
       wasThere: false,
       costs: change.comparison,

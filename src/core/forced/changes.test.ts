@@ -1,9 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { studied } from '../../../tests/support/planning';
+import { printed, studied } from '../../../tests/support/planning';
 import { alternatives, forcedMoves, surroundings, type FingerChange } from './changes';
 
-const SCALE = 'C4 D4 E4 F4 G4 A4 B4 C5 B4 A4 G4 F4 E4 D4 C4';
+const SCALE = printed('right', 'C4 D4 E4 F4 G4 A4 B4 C5 B4 A4 G4 F4 E4 D4 C4', '123123454321321');
 const tune = fc
   .array(fc.constantFrom('C4', 'D4', 'E4', 'F4', 'G4', 'A4', 'C5', 'E5'), { minLength: 4, maxLength: 14 })
   .map((names) => names.join(' '));
@@ -11,7 +11,7 @@ const tune = fc
 describe('fingerChanges', () => {
   it('are none on white keys that lie as before', () => {
     expect(studied('right', SCALE, 0).changes).toEqual([]);
-    expect(studied('left', SCALE, 12).changes).toEqual([]);
+    expect(studied('left', printed('left', SCALE.replaceAll(/=\d/g, '')), 12).changes).toEqual([]);
   });
 
   it('cover every finger that differs, each once, and keep the notes in between', () => {
@@ -21,13 +21,15 @@ describe('fingerChanges', () => {
         fc.integer({ min: -6, max: 6 }),
         fc.constantFrom('right' as const, 'left' as const),
         (text, up, hand) => {
-          const { study, changes } = studied(hand, text, up);
+          const { study, changes } = studied(hand, printed(hand, text), up);
           const told = changes.flatMap(({ notes }) => notes);
-          const differing = study.plan.fingering.flatMap((finger, i) => (finger === study.baseline.kept[i] ? [] : [i]));
+          const differing = study.plan.fingering.flatMap((finger, i) =>
+            finger === study.baseline.printed[i] ? [] : [i],
+          );
           expect(differing.every((note) => told.includes(note))).toBe(true);
           expect(new Set(told).size).toBe(told.length);
           for (const { before, after, notes } of changes) {
-            expect(before).toEqual(notes.map((note) => study.baseline.kept[note]));
+            expect(before).toEqual(notes.map((note) => study.baseline.printed[note]));
             expect(after).toEqual(notes.map((note) => study.plan.fingering[note]));
           }
         },
@@ -57,7 +59,7 @@ describe('alternatives', () => {
   it('are other fingers than the old and the new one, cheapest first, none cheaper than the plan', () => {
     fc.assert(
       fc.property(tune, fc.integer({ min: -6, max: 6 }), (text, up) => {
-        const { study, changes } = studied('right', text, up);
+        const { study, changes } = studied('right', printed('right', text), up);
         for (const change of changes) {
           const others = alternatives(study, change);
           const fingers = others.map(({ finger }) => finger);
@@ -71,6 +73,30 @@ describe('alternatives', () => {
       }),
       { numRuns: 120, seed: 21 },
     );
+  });
+});
+
+describe('notes without a printed finger', () => {
+  it('have no change to tell: they are planned as if they had been written there', () => {
+    fc.assert(
+      fc.property(tune, fc.integer({ min: -6, max: 6 }), (text, up) => {
+        expect(studied('right', text, up).changes).toEqual([]);
+      }),
+      { numRuns: 60, seed: 5 },
+    );
+  });
+});
+
+describe('printed fingers in their own key', () => {
+  it('stay wherever they can be played, and what would be planned is an offer', () => {
+    const { study } = studied('right', 'C4=1 D4=2 E4=4 F4=5 E4=4 D4=2 C4=1', 0);
+    expect(study.plan.fingering.join('')).toBe('1245421');
+    expect(study.offered?.fingering.join('')).toBe('1234321');
+  });
+
+  it('of closed positions stay in every key where thumbs on black are allowed', () => {
+    for (const up of [-5, -4, -3, -2, -1, 1, 2, 3, 4, 5, 6])
+      expect(studied('left', 'C3=5 G3=1 C3=5 G3=1 E3=3 D3=4 C3=5', up).study.plan.fingering.join('')).toBe('5151345');
   });
 });
 

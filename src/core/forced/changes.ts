@@ -24,11 +24,13 @@ export interface FingerChange {
 /** Changes closer together than this are one. Source: the fingering model, section 7. */
 const BRIDGED = 1;
 
-/** The fingers that differ from those brought along, in runs, each with why. What the teacher decided is no change that needs telling. */
+/** The fingers that differ from the printed ones, in runs, each with why: those of the plan, or those offered. What the teacher decided is no change that
+ * needs telling. */
 export function fingerChanges(study: HandStudy): readonly FingerChange[] {
-  const { passage, kept } = study.baseline;
-  const expected = over(kept, study.decided);
-  const isChanged = passage.events.map((_, t) => differs(study.plan.fingering, expected, struckAt(passage, t)));
+  const { passage, printed } = study.baseline;
+  const expected = over(printed, study.decided);
+  const { fingering } = study.offered ?? study.plan;
+  const isChanged = passage.events.map((_, t) => departs(fingering, expected, struckAt(passage, t)));
   const runs: { from: number; to: number }[] = [];
   isChanged.forEach((changed, t) => {
     if (!changed) return;
@@ -39,28 +41,25 @@ export function fingerChanges(study: HandStudy): readonly FingerChange[] {
   return runs.map((run) => changeOf(study, run.from, run.to, isChanged));
 }
 
-function differs(a: Fingering, b: Fingering, notes: readonly number[]): boolean {
-  return notes.some((note) => a[note] !== b[note]);
+/** Whether any of the notes has another finger than it should; null is no finger in particular. */
+function departs(fingering: Fingering, from: Fingering, notes: readonly number[]): boolean {
+  return notes.some((note) => (from[note] ?? null) !== null && fingering[note] !== from[note]);
 }
 
 function changeOf(study: HandStudy, from: number, to: number, isChanged: readonly boolean[]): FingerChange {
-  const { passage, kept } = study.baseline;
+  const { passage, printed } = study.baseline;
+  const plan = study.offered ?? study.plan;
   const events = Array.from({ length: to - from + 1 }, (_, i) => from + i);
   const notes = events.flatMap((t) => struckAt(passage, t));
-  const [begin, end] = surroundings(study.plan, from, to);
-  const putBack = playSlice(
-    study.plan.lattice,
-    replaced(study.plan.fingering, notes, over(kept, study.decided)),
-    begin,
-    end,
-  );
-  const planned = playSlice(study.plan.lattice, study.plan.fingering, begin, end);
+  const [begin, end] = surroundings(plan, from, to);
+  const putBack = playSlice(plan.lattice, replaced(plan.fingering, notes, over(printed, study.decided)), begin, end);
+  const planned = playSlice(plan.lattice, plan.fingering, begin, end);
   return {
     from,
     to,
     notes,
-    before: notes.map((note) => kept[note] ?? null),
-    after: notes.map((note) => study.plan.fingering[note] ?? null),
+    before: notes.map((note) => printed[note] ?? null),
+    after: notes.map((note) => plan.fingering[note] ?? null),
     cause: causeOf(
       study,
       events.filter((t) => isChanged[t]),
@@ -108,11 +107,11 @@ function limitless(plan: PlanSlice): number {
 
 /** A change is due to black keys where the fingers would have stayed on the white keys of the letters. */
 function causeOf({ baseline, colourless }: HandStudy, events: readonly number[]): Cause {
-  const { passage, kept, neutral } = baseline;
-  const due = events.filter((t) => !differs(neutral.fingering, kept, struckAt(passage, t)));
+  const { passage, printed, neutral } = baseline;
+  const due = events.filter((t) => !departs(neutral.fingering, printed, struckAt(passage, t)));
   // Where most of the run would have changed anyway, the printed fingering itself is unusual.
   if (due.length * 2 <= events.length) return 'none';
-  const byColour = due.filter((t) => colourless && !differs(colourless.fingering, kept, struckAt(passage, t)));
+  const byColour = due.filter((t) => colourless && !departs(colourless.fingering, printed, struckAt(passage, t)));
   if (byColour.length === due.length) return 'colour';
   return byColour.length === 0 ? 'spacing' : 'both';
 }
@@ -123,12 +122,13 @@ export function alternatives(
   change: FingerChange,
 ): readonly { readonly finger: Finger; readonly price: number }[] {
   const { passage } = study.baseline;
-  const { lattice, fingering } = study.plan;
+  const plan = study.offered ?? study.plan;
+  const { lattice, fingering } = plan;
   const [first] = struckAt(passage, change.from);
   if (first === undefined || struckAt(passage, change.from).length > 1) return [];
   const inRun = new Set(change.notes);
   const free = fingering.map((finger, i) => (inRun.has(i) ? null : finger));
-  const [begin, end] = surroundings(study.plan, change.from, change.to);
+  const [begin, end] = surroundings(plan, change.from, change.to);
   const best = playSlice(lattice, fingering, begin, end);
   const taken = [change.before[0], change.after[0]];
   return ([1, 2, 3, 4, 5] as const)

@@ -5,5 +5,5 @@ export { likePlaces } from './like-places';
 export { compareKeys, costsByRule, totalOf } from './prices';
 export type { Comparison, RuleCost } from './prices';
 export { whyNotPlayable } from './playable';
-export { baselineOf, keepHand, studyHand } from './study-hand';
+export { baselineOf, keepHand, planInKey, studyHand } from './study-hand';
 export type { HandBaseline, HandStudy, StudyOptions } from './study-hand';

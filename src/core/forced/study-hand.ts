@@ -5,8 +5,8 @@ import {
   over,
   planAround,
   planHand,
-  playHand,
   realView,
+  struckAt,
   type Demands,
   type Fingering,
   type HandPlan,
@@ -14,14 +14,14 @@ import {
   type View,
 } from '../fingering';
 
-/** What is known of a hand before any key is chosen: the fingers it brings along, and the plan on white keys of the letters' own,
- * which is the same in every key. */
+/** What is known of a hand before any key is chosen: what is printed, and the plan on white keys of the letters' own, which is the same in every key. */
 export interface HandBaseline {
   readonly passage: Passage;
   readonly demands: Demands;
-  /** The printed fingers, with the gaps filled as the white keys of the letters would have them. */
-  readonly kept: Fingering;
-  readonly isPrinted: readonly boolean[];
+  /** The printed fingers, one entry a note; null where none is printed. Only these can change: what nobody wrote is planned anew in each key. */
+  readonly printed: Fingering;
+  /** The printed fingers of closed positions that the hand comes to and leaves without a crossing: they fit the letters, whatever the key. */
+  readonly closed: Fingering;
   readonly neutral: HandPlan;
 }
 
@@ -30,8 +30,10 @@ export interface HandStudy {
   readonly baseline: HandBaseline;
   /** The fingers chosen for these keys. */
   readonly plan: HandPlan;
-  /** The fingers brought along, on these keys. */
+  /** The printed fingers on these keys, with the gaps filled. */
   readonly keptPlan: HandPlan;
+  /** What would be planned where printed fingers stand in their own key and can be played: an offer. Null where it says the same, and in other keys. */
+  readonly offered: HandPlan | null;
   /** The plan as if all keys were white, in their true places; worked out where a finger changes. */
   readonly colourless: HandPlan | null;
   readonly view: View;
@@ -41,22 +43,53 @@ export interface HandStudy {
   readonly undecided: HandPlan | null;
 }
 
-/** Finds the fingers that a hand brings along into every key. */
+/** Finds what a hand brings along into every key. */
 export function baselineOf(passage: Passage, demands: Demands): HandBaseline {
   const view = neutralView(passage);
-  const complete = completeHand(
+  const printed = passage.notes.map((note) => note.printed);
+  const complete = completeHand(passage, view, demands, printed);
+  const none = passage.notes.map(() => null);
+  // Where nothing is printed the completed fingers are the neutral plan itself.
+  if (!isKnown(printed)) return { passage, demands, printed, closed: none, neutral: complete };
+  const before = { fingering: printed, likely: complete.fingering };
+  return {
     passage,
-    view,
     demands,
-    passage.notes.map(({ printed }) => printed),
-  );
-  const kept = complete.fingering;
-  const isPrinted = passage.notes.map(({ printed }) => printed !== null);
-  // Where nothing is printed the completed fingers are the neutral plan itself: staying near them changes nothing.
-  const neutral = isPrinted.includes(true)
-    ? planHand(passage, view, demands, { before: { fingering: kept, isPrinted } })
-    : complete;
-  return { passage, demands, kept, isPrinted, neutral };
+    printed,
+    closed: demands.player.outer === 'allow' ? closedPositions(complete, printed) : none,
+    neutral: planHand(passage, view, demands, { before }),
+  };
+}
+
+/** The printed fingers of whole closed positions, apart from those next to a crossing. */
+function closedPositions({ steps, lattice: { passage } }: HandPlan, printed: Fingering): Fingering {
+  const closed: Fingering[number][] = printed.map(() => null);
+  const starts = steps.flatMap(({ transition }, t) => (transition === 'stay' ? [] : [t]));
+  starts.forEach((from, i) => {
+    const next = starts[i + 1] ?? steps.length;
+    const last = steps[next - 1];
+    const isCrossed = steps[from]?.transition === 'pass' || steps[next]?.transition === 'pass';
+    const notes = Array.from({ length: next - from }, (_, k) => struckAt(passage, from + k)).flat();
+    if (isCrossed || last?.low !== last?.high || notes.some((note) => printed[note] === null)) return;
+    for (const note of notes) closed[note] = printed[note] as Fingering[number];
+  });
+  return closed;
+}
+
+function isKnown(fingering: Fingering): boolean {
+  return fingering.some((finger) => finger !== null);
+}
+
+/** The plan for some keys: printed fingers are kept or changed a run at a time; those of closed positions stay where they can be played. */
+export function planInKey({ passage, demands, printed, closed, neutral }: HandBaseline, view: View): HandPlan {
+  const likely = neutral.fingering;
+  if (!isKnown(printed)) return planHand(passage, view, demands, { before: null, likely });
+  const before = { fingering: printed, likely };
+  if (!isKnown(closed)) return planHand(passage, view, demands, { before });
+  const held = planAround(passage, view, demands, { before, decided: closed });
+  if (held.limits === 0) return held;
+  const free = planHand(passage, view, demands, { before });
+  return free.limits < held.limits ? free : held;
 }
 
 /** How a hand is studied: whether colour and spacing are told apart, and the fingers that the teacher decided on, one entry a note. */
@@ -65,46 +98,71 @@ export interface StudyOptions {
   readonly decided: Fingering;
 }
 
-/** Plans a hand on the keys of one key. `midis` are the sounding keys of the passage's notes. Source: the project's fingering model, section 7. */
+/** Plans a hand on the keys of one key. `midis` are the sounding keys of the passage's notes. Source: the project's fingering model, section 7, but that
+ * nothing counts as brought along that was not printed, and that printed fingers stay in their own key wherever they can be played. */
 export function studyHand(
   baseline: HandBaseline,
   midis: readonly number[],
   options: Partial<StudyOptions> = {},
 ): HandStudy {
-  const { passage, demands, kept, isPrinted } = baseline;
+  const { passage, demands, printed, closed } = baseline;
   const decided = options.decided ?? passage.notes.map(() => null);
   const view = realView(passage, midis);
-  const before = { fingering: kept, isPrinted };
-  const isDecided = decided.some((finger) => finger !== null);
-  const free = planHand(passage, view, demands, { before });
-  const plan = isDecided ? planAround(passage, view, demands, { before, decided }) : free;
-  const keptPlan = playHand(passage, view, demands, over(kept, decided));
-  // Only a finger that would have stayed on white keys can be forced by their colour.
-  const isDoubtful =
-    options.asked !== 'change' &&
-    plan.fingering.some((finger, i) => finger !== kept[i] && baseline.neutral.fingering[i] === kept[i]);
-  return {
+  const free = planInKey(baseline, view);
+  const planned = isKnown(decided)
+    ? planAround(passage, view, demands, {
+        before: { fingering: printed, likely: free.fingering },
+        decided: over(closed, decided),
+      })
+    : free;
+  const kept = over(printed, decided);
+  const keptPlan = isKnown(kept) ? completeHand(passage, view, demands, kept) : planned;
+  const isHome = isKnown(printed) && passage.notes.every(({ note }, i) => note.midi === midis[i]);
+  const isKept = isHome && keptPlan.limits <= planned.limits;
+  const plan = isKept ? keptPlan : planned;
+  const study = {
     baseline,
     plan,
     keptPlan,
+    offered: isKept && departs(planned.fingering, kept) ? planned : null,
     view,
-    colourless: isDoubtful ? planHand(passage, colourlessView(view), demands, { before, rounds: 0 }) : null,
     decided,
-    undecided: isDecided ? free : null,
+    undecided: isKnown(decided) ? free : null,
+  };
+  return {
+    ...study,
+    colourless: options.asked !== 'change' && isDoubtful(baseline, planned) ? colourless(study) : null,
   };
 }
 
-/** A hand whose fingers stay as they are brought along, whatever they cost. */
+function departs(fingering: Fingering, from: Fingering): boolean {
+  return from.some((finger, i) => finger !== null && finger !== fingering[i]);
+}
+
+/** Only a finger that would have stayed on white keys can be forced by their colour. */
+function isDoubtful({ printed, neutral }: HandBaseline, { fingering }: HandPlan): boolean {
+  return printed.some((finger, i) => finger !== null && finger !== fingering[i] && finger === neutral.fingering[i]);
+}
+
+function colourless({ baseline, view }: Pick<HandStudy, 'baseline' | 'view'>): HandPlan {
+  const { passage, demands, printed, neutral } = baseline;
+  const before = { fingering: printed, likely: neutral.fingering };
+  return planHand(passage, colourlessView(view), demands, { before, rounds: 0 });
+}
+
+/** A hand whose fingers stay as they are printed, whatever they cost; what is not printed is filled in. */
 export function keepHand(baseline: HandBaseline, midis: readonly number[]): HandStudy {
   const view = realView(baseline.passage, midis);
-  const keptPlan = playHand(baseline.passage, view, baseline.demands, baseline.kept);
+  const { passage, demands, printed } = baseline;
+  const keptPlan = isKnown(printed) ? completeHand(passage, view, demands, printed) : planInKey(baseline, view);
   return {
     baseline,
     plan: keptPlan,
     keptPlan,
+    offered: null,
     view,
     colourless: null,
-    decided: baseline.kept.map(() => null),
+    decided: printed.map(() => null),
     undecided: null,
   };
 }

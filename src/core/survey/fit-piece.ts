@@ -1,5 +1,5 @@
-import { planHand, positionsOf, realView, type HandPlan, type HandPosition, type Player } from '../fingering';
-import type { HandBaseline } from '../forced';
+import { positionsOf, realView, type HandPlan, type HandPosition, type Player } from '../fingering';
+import { planInKey, type HandBaseline } from '../forced';
 import { isBlackKey } from '../keyboard';
 import {
   intervalSemitones,
@@ -40,13 +40,12 @@ interface FittedHand {
 }
 
 /** Fits a hand into one key after the other. C♯ and D♭ are the same keys of the keyboard: they are planned once. */
-function handFitter({ passage, demands, kept, isPrinted }: HandBaseline): (interval: Interval, to: Key) => FittedHand {
+function handFitter(baseline: HandBaseline): (interval: Interval, to: Key) => FittedHand {
+  const { passage } = baseline;
   const plans = new Map<number, HandPlan>();
   const planAt = (semitones: number): HandPlan => {
     const midis = passage.notes.map(({ note }) => note.midi + semitones);
-    const plan =
-      plans.get(semitones) ??
-      planHand(passage, realView(passage, midis), demands, { before: { fingering: kept, isPrinted } });
+    const plan = plans.get(semitones) ?? planInKey(baseline, realView(passage, midis));
     plans.set(semitones, plan);
     return plan;
   };
