@@ -4,7 +4,7 @@ import '../lib/typescript.mjs';
 
 const finger = await import('../../src/core/fingering/index.ts');
 const scales = await import('../../tests/support/scales.ts');
-const published = await import('../../src/core/reference/published.table.ts');
+const published = await import('../../src/core/fingering/published.table.ts');
 const { handLine, passageOfLine } = await import('../../tests/support/passages.ts');
 const { keyOf } = await import('../../tests/support/planning.ts');
 

@@ -1,10 +1,10 @@
-/** The planner against published fingerings. Source: Hanon 1873, nos 39–41, from memory (src/core/reference/published.table.ts).
+/** The planner against published fingerings. Source: Hanon 1873, nos 39–41, from memory (src/core/fingering/published.table.ts).
  * The weights were fitted on these keys; `npm run bench` prints the figures for keys that were not used in fitting. */
 import { describe, expect, it } from '@jest/globals';
 import { demandsOf } from '@/core/fingering';
 import { chromatic, exerciseOf, fingersOf, judge } from '../support/scales';
 import { player } from '../support/planning';
-import { PUBLISHED_ARPEGGIOS, PUBLISHED_SCALES } from '../../src/core/reference';
+import { PUBLISHED_ARPEGGIOS, PUBLISHED_SCALES } from '../../src/core/fingering';
 
 const usual = demandsOf(player());
 const judged = (list: typeof PUBLISHED_SCALES) =>

@@ -30,7 +30,7 @@ export function planned(hand: Hand, text: string, options: Partial<Player> = {},
 
 export function planOf(passage: Passage, options: Partial<Player> = {}): HandPlan {
   const midis = passage.notes.map(({ note }) => note.midi);
-  return planHand(passage, realView(passage, midis), demandsOf(player(options)), { before: null });
+  return planHand(passage, realView(passage, midis), demandsOf(player(options)));
 }
 
 /** Fingers of a plan, one word a moment, low notes first. */

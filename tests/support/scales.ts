@@ -3,7 +3,7 @@ import { pitchClass } from '@/core/pitch';
 import { isBlackKey } from '@/core/keyboard';
 import { handLine, passageOfLine } from './passages';
 import { degreePitch, keyOf, upAndDown } from './planning';
-import { PUBLISHED_CHROMATIC, type PublishedFingering } from '../../src/core/reference';
+import { PUBLISHED_CHROMATIC, type PublishedFingering } from '../../src/core/fingering';
 import type { Hand } from '@/core/score';
 
 /** A line to be fingered and the fingers that are published for it. `free` are the places of the first, the top and the last note. */

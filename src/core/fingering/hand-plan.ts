@@ -1,18 +1,17 @@
 import { memoOf } from '../base';
 import type { Finger } from '../score';
-import { groupsOf, solveConsistent } from './consistent';
+import { groupsOf, solveConsistent, type Groups } from './consistent';
+import { isKnown, over, type Fingering } from './fingering';
 import type { Grip, KeysDown } from './grip';
+import type { Guide } from './guide';
 import { latticeOf, sliceOf, type Lattice } from './lattice';
 import type { Passage, PassageEvent } from './passage';
 import { tallySteps } from './path-tally';
 import type { Demands } from './player';
-import { EDIT_PRINTED_FACTOR } from './rules.table';
+import { EDIT_PRINTED_FACTOR, NOT_STANDARD } from './rules.table';
 import { NO_EXTRA, type Extra, type PlannedGrip } from './plan-path';
 import { solve } from './solve';
 import type { View } from './key-view';
-
-/** Fingers for a passage, one entry a note; null where none is known. */
-export type Fingering = readonly (Finger | null)[];
 
 /** A fingering with the way through the lattice that it belongs to. */
 export interface HandPlan {
@@ -27,14 +26,8 @@ export interface HandPlan {
   readonly limits: number;
 }
 
-/** What a plan should stay near to: printed fingers, null where there are none, and a whole fingering to begin from. */
-export interface Before {
-  readonly fingering: Fingering;
-  readonly likely: Fingering;
-}
-
-/** A plan that stays near given fingers begins from them, and needs fewer rounds. Our own choice: `npm run bench` tells what gap is left. */
-const ROUNDS_NEAR_BEFORE = 4;
+/** A plan that begins from likely fingers needs fewer rounds. Our own choice: `npm run bench` tells what gap is left. */
+const ROUNDS_NEAR_LIKELY = 4;
 
 const likenessGroups = memoOf((passage: Passage) => groupsOf(passage.events.map(({ likeness }) => likeness)));
 
@@ -44,69 +37,56 @@ function masksOf(passage: Passage, fingering: Fingering): readonly number[] {
   );
 }
 
-/** Plans the fingers of a passage in a view. `before` holds the fingers that are to be kept unless a change is worth it; without it `likely` is where to
- * begin. */
-export function planHand(
-  passage: Passage,
-  view: View,
-  demands: Demands,
-  {
-    before,
-    likely = before?.likely ?? null,
-    rounds = likely ? ROUNDS_NEAR_BEFORE : undefined,
-  }: { readonly before: Before | null; readonly likely?: Fingering | null; readonly rounds?: number | undefined },
-): HandPlan {
+/** What a plan rests on beside the cost of the hand. */
+export interface PlanOptions {
+  /** Printed fingers, null where there are none: they are kept unless a change is worth it. */
+  readonly printed?: Fingering;
+  /** Fingers that stay whatever they cost, and cost no change; null at notes that are left to the plan. */
+  readonly given?: Fingering;
+  readonly guide?: Guide;
+  /** A whole fingering to begin from: then fewer rounds are needed. */
+  readonly likely?: Fingering;
+  readonly rounds?: number;
+}
+
+/** Plans the fingers of a passage in a view. */
+export function planHand(passage: Passage, view: View, demands: Demands, options: PlanOptions = {}): HandPlan {
+  const { printed, given, likely } = options;
   const lattice = latticeOf(passage, view, demands);
-  const path = solveConsistent(
-    lattice,
-    likenessGroups(passage),
-    before ? editsFrom(lattice, before.fingering) : NO_EXTRA,
-    {
-      ...(rounds === undefined ? {} : { rounds }),
-      likely: likely && masksOf(passage, likely),
-    },
-  );
+  const rounds = options.rounds ?? (likely ? ROUNDS_NEAR_LIKELY : undefined);
+  const path = solveConsistent(lattice, openGroups(passage, given), extraOf(lattice, options), {
+    ...(rounds === undefined ? {} : { rounds }),
+    likely: likely ? masksOf(passage, over(over(likely, printed ?? []), given ?? [])) : null,
+  });
   return finished(lattice, path.steps, path.cost, path.bound);
 }
 
-/** The same with fingers that the teacher decided on: they stay whatever they cost, and cost no change. */
-export function planAround(
-  passage: Passage,
-  view: View,
-  demands: Demands,
-  { before, decided }: { readonly before: Before; readonly decided: Fingering },
-): HandPlan {
-  const lattice = latticeOf(passage, view, demands);
-  const fingering = over(before.fingering, decided);
-  const edits = editsFrom(lattice, fingering);
-  const barred = barring(lattice, decided);
-  const own = barred.map((costs, t) => costs.map((cost, g) => cost + (edits.own?.[t]?.[g] ?? 0)));
-  const path = solveConsistent(
-    lattice,
-    likenessGroups(passage),
-    { ...edits, own },
-    { rounds: ROUNDS_NEAR_BEFORE, likely: masksOf(passage, over(before.likely, fingering)) },
-  );
-  return finished(lattice, path.steps, path.cost, path.bound);
-}
-
-/** A fingering with those fingers of another that are known there. */
-export function over(fingering: Fingering, by: Fingering): Fingering {
-  return fingering.map((finger, i) => by[i] ?? finger);
-}
-
-/** Fills in the fingers that are not given, and keeps the others whatever they cost. */
-export function completeHand(passage: Passage, view: View, demands: Demands, given: Fingering): HandPlan {
-  const lattice = latticeOf(passage, view, demands);
-  const extra: Extra = { own: barring(lattice, given), changed: null, opens: 0 };
-  // Like moments whose fingers are all given cannot be made any more alike.
+/** Like moments whose fingers are all given cannot be made any more alike. */
+function openGroups(passage: Passage, given: Fingering | undefined): Groups {
+  const groups = likenessGroups(passage);
+  if (!given) return groups;
   const isOpen = (t: number): boolean => struckAt(passage, t).some((note) => (given[note] ?? null) === null);
-  const path = solveConsistent(
-    lattice,
-    likenessGroups(passage).filter((group) => group.some(isOpen)),
-    extra,
+  return groups.filter((group) => group.some(isOpen));
+}
+
+function extraOf(lattice: Lattice, { printed, given, guide }: PlanOptions): Extra {
+  const edits = printed ? editsFrom(lattice, given ? over(printed, given) : printed) : NO_EXTRA;
+  const layers = [
+    edits.own,
+    given && isKnown(given) ? barring(lattice, given) : null,
+    guide && guide.fingers.size > 0 ? guideCosts(lattice, guide.fingers) : null,
+  ].filter((layer) => layer !== null);
+  return { ...edits, own: sumOf(layers), technique: guide?.technique ?? null };
+}
+
+function sumOf(layers: readonly (readonly Float64Array[])[]): readonly Float64Array[] | null {
+  const [first, ...others] = layers;
+  if (!first) return null;
+  return first.map((own, t) =>
+    others.length === 0
+      ? own
+      : own.map((cost, g) => others.reduce((sum, layer) => sum + (layer[t]?.[g] as number), cost)),
   );
-  return finished(lattice, path.steps, path.cost, path.bound);
 }
 
 /** The best way to play given fingers: where the hand moves, and what that costs. Notes without a finger are free. */
@@ -170,6 +150,20 @@ function barring(lattice: Lattice, given: Fingering): readonly Float64Array[] {
     });
     return own.includes(0) ? own : own.fill(0);
   });
+}
+
+/** What it costs to take other fingers than those that are written for a figure or a run. */
+function guideCosts(lattice: Lattice, fingers: Guide['fingers']): readonly Float64Array[] {
+  return lattice.grips.map((grips, t) =>
+    Float64Array.from(grips, (grip) => {
+      let cost = 0;
+      eachStruck(lattice, t, grip, (note, finger) => {
+        const written = fingers.get(note);
+        if (written !== undefined && (written & (1 << (finger - 1))) === 0) cost += NOT_STANDARD;
+      });
+      return cost;
+    }),
+  );
 }
 
 /** What it costs to change printed fingers: a little for each, and once for each run of changes. */

@@ -25,6 +25,14 @@ export interface Extra {
   readonly trial?: readonly Float64Array[] | null;
   readonly changed: readonly Uint8Array[] | null;
   readonly opens: number;
+  readonly technique?: Technique | null;
+}
+
+/** What ways to get on cost beyond what the hand pays for them, where the music does not ask for them: one entry a transition kind of each event, and a
+ * price of each event for every letter by which a position opens there. */
+export interface Technique {
+  readonly transitions: readonly Float64Array[];
+  readonly opening: Float64Array;
 }
 
 export const NO_EXTRA: Extra = { own: null, changed: null, opens: 0 };

@@ -35,7 +35,7 @@ export function beginSearch(lattice: Lattice, extra: Extra): Search {
     extra,
     side,
     windows,
-    growing: Math.max(lattice.openCost, lattice.contractCost),
+    growing: Math.max(lattice.openCost, lattice.contractCost) + Math.max(0, ...(extra.technique?.opening ?? [])),
     ...reaches(side),
     backs,
     values: values[0],

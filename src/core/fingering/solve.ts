@@ -25,6 +25,9 @@ interface Onward {
   readonly changed: Uint8Array | undefined;
   readonly changedBefore: Uint8Array | undefined;
   readonly back: Int32Array;
+  /** What technique costs that is not needed here, by kind of transition, and for each letter of opening. */
+  readonly unneeded: Float64Array | undefined;
+  readonly opening: number;
 }
 
 function onwardTo({ lattice, extra, backs }: Search, t: number): Onward {
@@ -45,6 +48,8 @@ function onwardTo({ lattice, extra, backs }: Search, t: number): Onward {
     changed: extra.changed?.[t],
     changedBefore: extra.changed?.[t - 1],
     back: backs[t] as Int32Array,
+    unneeded: extra.technique?.transitions[t],
+    opening: extra.technique?.opening[t] ?? 0,
   };
 }
 
@@ -82,7 +87,7 @@ function opensFrom({ extra }: Search, { changedBefore }: Onward, p: number): num
 /** The hand moves from the best state of a grip to a new position, which is as wide as the grip that it begins with. */
 function moveOn(search: Search, onward: Onward, { p, first, end, opens }: FromGrip): void {
   const { values, nextValues, alive, windows } = search;
-  const { table, now, size, back, price, changed } = onward;
+  const { table, now, size, back, price, changed, unneeded } = onward;
   const { openCost } = search.lattice;
   let best = alive[first] as number;
   for (let a = first + 1; a < end; a += 1) {
@@ -93,7 +98,9 @@ function moveOn(search: Search, onward: Onward, { p, first, end, opens }: FromGr
   for (let q = 0; q < size; q += 1) {
     const spread = (now.high[q] as number) - (now.low[q] as number);
     const own = (price[q] as number) + (changed && changed[q] === 1 ? opens : 0);
-    const cost = reached + (table.move[p * size + q] as number) + openCost * spread + own;
+    const pair = p * size + q;
+    const technique = unneeded ? (unneeded[table.kinds[pair] as number] as number) : 0;
+    const cost = reached + (table.move[pair] as number) + technique + openCost * spread + own;
     const target = q * windows;
     if (cost < (nextValues[target] as number)) {
       nextValues[target] = cost;
@@ -105,7 +112,7 @@ function moveOn(search: Search, onward: Onward, { p, first, end, opens }: FromGr
 /** The hand stays: its position may open so far that it holds the new grip too. */
 function stayOn(search: Search, onward: Onward, { p, first, end, opens }: FromGrip): void {
   const { values, nextValues, alive, windows, side, below: belowOf, above: aboveOf } = search;
-  const { table, before, now, size, shift, back, price, changed } = onward;
+  const { table, before, now, size, shift, back, price, changed, opening } = onward;
   const { widest } = search.lattice;
   const [fromLow, fromHigh] = [before.low[p] as number, before.high[p] as number];
   for (let q = 0; q < size; q += 1) {
@@ -116,8 +123,8 @@ function stayOn(search: Search, onward: Onward, { p, first, end, opens }: FromGr
     // By how many letters the ends of the new grip lie above those of the old one.
     const down = shift + (now.low[q] as number) - fromLow;
     const up = shift + (now.high[q] as number) - fromHigh;
-    const downCost = table.down[pair] as number;
-    const upCost = table.up[pair] as number;
+    const downCost = (table.down[pair] as number) + opening;
+    const upCost = (table.up[pair] as number) + opening;
     for (let a = first; a < end; a += 1) {
       const state = alive[a] as number;
       const window = state - p * windows;
@@ -160,7 +167,8 @@ function worthGoingOn({ lattice, extra, nextValues, windows, growing }: Search, 
       (table.move[p * low.length + q] as number) + lattice.openCost * ((high[q] as number) - (low[q] as number));
     if (cost > dearest) dearest = cost;
   }
-  return (nextValues[best] as number) + dearest + extra.opens + growing * lattice.widest + GIVEN_BACK;
+  const unneeded = extra.technique ? Math.max(...(extra.technique.transitions[t + 1] as Float64Array)) : 0;
+  return (nextValues[best] as number) + dearest + unneeded + extra.opens + growing * lattice.widest + GIVEN_BACK;
 }
 
 /** Lists the states of the next event that are worth going on from, in their order; tells how many there are. A state is dropped where the same grip

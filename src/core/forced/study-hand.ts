@@ -1,14 +1,18 @@
 import {
   colourlessView,
-  completeHand,
+  isKnown,
   neutralView,
   over,
-  planAround,
   planHand,
   realView,
+  standardFingers,
   struckAt,
+  techniqueNeeded,
+  techniqueOf,
+  withUsed,
   type Demands,
   type Fingering,
+  type Guide,
   type HandPlan,
   type Passage,
   type View,
@@ -20,8 +24,11 @@ export interface HandBaseline {
   readonly demands: Demands;
   /** The printed fingers, one entry a note; null where none is printed. Only these can change: what nobody wrote is planned anew in each key. */
   readonly printed: Fingering;
-  /** The printed fingers of closed positions that the hand comes to and leaves without a crossing: they fit the letters, whatever the key. */
+  /** The fingers of closed positions that the hand comes to and leaves without a crossing: printed ones, and those that are planned on white keys. They fit
+   * the letters, whatever the key. */
   readonly closed: Fingering;
+  /** What the plans of all keys are guided by, and in each key by the runs that are found there. */
+  readonly guide: Guide;
   readonly neutral: HandPlan;
 }
 
@@ -46,49 +53,59 @@ export interface HandStudy {
 /** Finds what a hand brings along into every key. */
 export function baselineOf(passage: Passage, demands: Demands): HandBaseline {
   const view = neutralView(passage);
+  const { level, outer } = demands.player;
   const printed = passage.notes.map((note) => note.printed);
-  const complete = completeHand(passage, view, demands, printed);
-  const none = passage.notes.map(() => null);
-  // Where nothing is printed the completed fingers are the neutral plan itself.
-  if (!isKnown(printed)) return { passage, demands, printed, closed: none, neutral: complete };
-  const before = { fingering: printed, likely: complete.fingering };
+  const fingers = standardFingers(passage, level, null, printed);
+  const needed = techniqueNeeded(passage, view, demands);
+  const techniqueFor = (levels: typeof needed): Guide['technique'] => techniqueOf({ passage, demands }, levels);
+  const isPrinted = isKnown(printed);
+  const complete = planHand(passage, view, demands, {
+    ...(isPrinted ? { given: printed } : {}),
+    guide: { fingers, technique: techniqueFor(needed) },
+  });
+  const isPrintedAt = (t: number): boolean => struckAt(passage, t).some((note) => printed[note] !== null);
+  const guide = isPrinted
+    ? { fingers, technique: techniqueFor(withUsed(needed, complete.steps, isPrintedAt)) }
+    : { fingers, technique: techniqueFor(needed) };
   return {
     passage,
     demands,
     printed,
-    closed: demands.player.outer === 'allow' ? closedPositions(complete, printed) : none,
-    neutral: planHand(passage, view, demands, { before }),
+    closed: outer === 'allow' ? closedPositions(complete) : printed.map(() => null),
+    guide,
+    // Where nothing is printed the completed fingers are the neutral plan itself.
+    neutral: isPrinted ? planHand(passage, view, demands, { printed, guide, likely: complete.fingering }) : complete,
   };
 }
 
-/** The printed fingers of whole closed positions, apart from those next to a crossing. */
-function closedPositions({ steps, lattice: { passage } }: HandPlan, printed: Fingering): Fingering {
-  const closed: Fingering[number][] = printed.map(() => null);
+/** The fingers of whole closed positions, apart from those next to a crossing. */
+function closedPositions({ steps, fingering, lattice: { passage } }: HandPlan): Fingering {
+  const closed: Fingering[number][] = fingering.map(() => null);
   const starts = steps.flatMap(({ transition }, t) => (transition === 'stay' ? [] : [t]));
   starts.forEach((from, i) => {
     const next = starts[i + 1] ?? steps.length;
     const last = steps[next - 1];
     const isCrossed = steps[from]?.transition === 'pass' || steps[next]?.transition === 'pass';
-    const notes = Array.from({ length: next - from }, (_, k) => struckAt(passage, from + k)).flat();
-    if (isCrossed || last?.low !== last?.high || notes.some((note) => printed[note] === null)) return;
-    for (const note of notes) closed[note] = printed[note] as Fingering[number];
+    if (isCrossed || last?.low !== last?.high) return;
+    for (let t = from; t < next; t += 1)
+      for (const note of struckAt(passage, t)) closed[note] = fingering[note] as Fingering[number];
   });
   return closed;
 }
 
-function isKnown(fingering: Fingering): boolean {
-  return fingering.some((finger) => finger !== null);
-}
-
-/** The plan for some keys: printed fingers are kept or changed a run at a time; those of closed positions stay where they can be played. */
-export function planInKey({ passage, demands, printed, closed, neutral }: HandBaseline, view: View): HandPlan {
-  const likely = neutral.fingering;
-  if (!isKnown(printed)) return planHand(passage, view, demands, { before: null, likely });
-  const before = { fingering: printed, likely };
-  if (!isKnown(closed)) return planHand(passage, view, demands, { before });
-  const held = planAround(passage, view, demands, { before, decided: closed });
-  if (held.limits === 0) return held;
-  const free = planHand(passage, view, demands, { before });
+/** The plan for some keys: printed fingers are kept or changed a run at a time; those of closed positions stay where they can be played. `given` are fingers
+ * that the teacher decided on. */
+export function planInKey(baseline: HandBaseline, midis: readonly number[], given?: Fingering): HandPlan {
+  const { passage, demands, printed, closed, neutral, guide } = baseline;
+  const view = realView(passage, midis);
+  const options = {
+    ...(isKnown(printed) ? { printed } : {}),
+    guide: { ...guide, fingers: standardFingers(passage, demands.player.level, midis, printed) },
+    likely: neutral.fingering,
+  };
+  const held = planHand(passage, view, demands, { ...options, given: given ? over(closed, given) : closed });
+  if (held.limits === 0 || !isKnown(closed)) return held;
+  const free = planHand(passage, view, demands, { ...options, ...(given ? { given } : {}) });
   return free.limits < held.limits ? free : held;
 }
 
@@ -105,18 +122,13 @@ export function studyHand(
   midis: readonly number[],
   options: Partial<StudyOptions> = {},
 ): HandStudy {
-  const { passage, demands, printed, closed } = baseline;
+  const { passage, printed } = baseline;
   const decided = options.decided ?? passage.notes.map(() => null);
   const view = realView(passage, midis);
-  const free = planInKey(baseline, view);
-  const planned = isKnown(decided)
-    ? planAround(passage, view, demands, {
-        before: { fingering: printed, likely: free.fingering },
-        decided: over(closed, decided),
-      })
-    : free;
+  const free = planInKey(baseline, midis);
+  const planned = isKnown(decided) ? planInKey(baseline, midis, decided) : free;
   const kept = over(printed, decided);
-  const keptPlan = isKnown(kept) ? completeHand(passage, view, demands, kept) : planned;
+  const keptPlan = isKnown(kept) ? planInKey(baseline, midis, kept) : planned;
   const isHome = isKnown(printed) && passage.notes.every(({ note }, i) => note.midi === midis[i]);
   const isKept = isHome && keptPlan.limits <= planned.limits;
   const plan = isKept ? keptPlan : planned;
@@ -145,22 +157,20 @@ function isDoubtful({ printed, neutral }: HandBaseline, { fingering }: HandPlan)
 }
 
 function colourless({ baseline, view }: Pick<HandStudy, 'baseline' | 'view'>): HandPlan {
-  const { passage, demands, printed, neutral } = baseline;
-  const before = { fingering: printed, likely: neutral.fingering };
-  return planHand(passage, colourlessView(view), demands, { before, rounds: 0 });
+  const { passage, demands, printed, neutral, guide } = baseline;
+  return planHand(passage, colourlessView(view), demands, { printed, guide, likely: neutral.fingering, rounds: 0 });
 }
 
 /** A hand whose fingers stay as they are printed, whatever they cost; what is not printed is filled in. */
 export function keepHand(baseline: HandBaseline, midis: readonly number[]): HandStudy {
-  const view = realView(baseline.passage, midis);
-  const { passage, demands, printed } = baseline;
-  const keptPlan = isKnown(printed) ? completeHand(passage, view, demands, printed) : planInKey(baseline, view);
+  const { passage, printed } = baseline;
+  const keptPlan = planInKey(baseline, midis, isKnown(printed) ? printed : undefined);
   return {
     baseline,
     plan: keptPlan,
     keptPlan,
     offered: null,
-    view,
+    view: realView(passage, midis),
     colourless: null,
     decided: printed.map(() => null),
     undecided: null,

@@ -2,8 +2,6 @@ export { fingerOn, fiveFingers, turning } from './five-fingers';
 export type { FiveFingers, Turning } from './five-fingers';
 export { arpeggioOf, fifthSixth, octaveArpeggio, scaleOf } from './scale';
 export type { FingeredLine, OctaveSchool } from './scale';
-export { PUBLISHED_ARPEGGIOS, PUBLISHED_CHROMATIC, PUBLISHED_SCALES } from './published.table';
-export type { PublishedFingering } from './published.table';
 export { chordOf, numeralOf } from './chord';
 export type { Chord, Member } from './chord';
 export { chordSteps, chordsUsed, shapesOf } from './chords-used';

@@ -10,7 +10,7 @@ import {
 } from '../pitch';
 import type { Finger, Hand } from '../score';
 import { isBlackKey } from '../keyboard';
-import { PUBLISHED_ARPEGGIOS, PUBLISHED_SCALES, type PublishedFingering } from './published.table';
+import { PUBLISHED_ARPEGGIOS, PUBLISHED_SCALES, type PublishedFingering } from '../fingering';
 
 /** Notes from the bottom up, with the fingers of one hand. */
 export interface FingeredLine {

@@ -1,4 +1,4 @@
-import { positionsOf, realView, type HandPlan, type HandPosition, type Player } from '../fingering';
+import { positionsOf, type HandPlan, type HandPosition, type Player } from '../fingering';
 import { planInKey, type HandBaseline } from '../forced';
 import { isBlackKey } from '../keyboard';
 import {
@@ -45,7 +45,7 @@ function handFitter(baseline: HandBaseline): (interval: Interval, to: Key) => Fi
   const plans = new Map<number, HandPlan>();
   const planAt = (semitones: number): HandPlan => {
     const midis = passage.notes.map(({ note }) => note.midi + semitones);
-    const plan = plans.get(semitones) ?? planInKey(baseline, realView(passage, midis));
+    const plan = plans.get(semitones) ?? planInKey(baseline, midis);
     plans.set(semitones, plan);
     return plan;
   };

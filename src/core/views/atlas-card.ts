@@ -121,7 +121,6 @@ function plannersFingers(key: Key, hand: Hand, { pitches, fingers }: FingeredLin
           baseline.passage.notes.map(({ note }) => note.midi),
         ),
         baseline.demands,
-        { before: null },
       ).fingering
     : [];
   const top = pitches.length - 1;

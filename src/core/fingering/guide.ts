@@ -1,0 +1,52 @@
+import { figuresOf } from './figures';
+import { isKnown, type Fingering } from './fingering';
+import type { Passage } from './passage';
+import type { Technique } from './plan-path';
+import { runsOf, type Run } from './runs';
+
+/** What a plan is guided by beside its costs: the fingers that are written for figures and runs, and which technique the music asks for. */
+export interface Guide {
+  /** Fingers as bits, finger 1 the lowest, at the notes for which some are written. */
+  readonly fingers: ReadonlyMap<number, number>;
+  readonly technique: Technique | null;
+}
+
+/** The level from which runs of scales and arpeggios are crossed. */
+const CROSSING_LEVEL = 4;
+
+/** The standard fingers of a passage on the keys that are given (MIDI numbers, one entry a note), or of its figures alone. Printed notes have their own,
+ * apart from runs that are printed with the standard fingers of the piece's own key: in another key these have the standard ones of that key. */
+export function standardFingers(
+  passage: Passage,
+  level: number,
+  midis: readonly number[] | null,
+  printed: Fingering,
+): ReadonlyMap<number, number> {
+  const isFree = ([note]: readonly [number, number]): boolean => (printed[note] ?? null) === null;
+  const figures = figuresOf(passage).flatMap(({ fingers }) => [...fingers].filter(isFree));
+  if (!midis || level < CROSSING_LEVEL) return new Map(figures);
+  const standard = standardRuns(passage, printed);
+  const runs = runsOf(passage, midis).flatMap(({ kind, fingers }) =>
+    standard.has(nameOf(kind, fingers)) ? [...fingers] : [...fingers].filter(isFree),
+  );
+  return new Map([...figures, ...runs]);
+}
+
+/** The runs that have the standard fingers of the piece's own key, wherever fingers are printed. */
+function standardRuns(passage: Passage, printed: Fingering): ReadonlySet<string> {
+  if (!isKnown(printed)) return new Set();
+  const own = runsOf(
+    passage,
+    passage.notes.map(({ note }) => note.midi),
+  );
+  const isStandard = ({ fingers }: Run): boolean =>
+    [...fingers].every(([note, written]) => {
+      const finger = printed[note] ?? null;
+      return finger === null || (written & (1 << (finger - 1))) !== 0;
+    });
+  return new Set(own.filter(isStandard).map(({ kind, fingers }) => nameOf(kind, fingers)));
+}
+
+function nameOf(kind: Run['kind'], fingers: Run['fingers']): string {
+  return `${kind}/${[...fingers.keys()].join()}`;
+}

@@ -1,0 +1,80 @@
+import { solve } from './solve';
+import { latticeOf, sliceOf, type Lattice } from './lattice';
+import { TRANSITIONS, type Transition } from './meeting';
+import type { Passage } from './passage';
+import { NO_EXTRA, type Path, type PlannedGrip, type Technique } from './plan-path';
+import { demandsFor, LEVELS, type Demands, type Level } from './player';
+import { BROKEN_LIMIT } from './rules.table';
+import type { View } from './key-view';
+
+/** What a technique costs that the music does not ask for: more than black keys under a hand that stays. A teacher takes the simplest way that works
+ * (handbook, least technique); it is a price, not a limit, so that a key in which the simple way cannot be played takes another. Our own choice. */
+const NOT_NEEDED = 30;
+
+/** Under a school that keeps thumbs off black keys the hand moves sooner. Our own choice. */
+const NOT_NEEDED_AVOIDING = 4;
+
+/** By so much a simpler way may cost more and still be the one that is taken: less than the difference between crossing once and lifting the hand over in
+ * the middle of a line. Our own choice. */
+const CLEARLY_WORSE = 2;
+
+/** How the hand may get on at each event without an extra price: the least level whose means serve the stretch of music without a break around it, on the
+ * white keys of the letters, so that it is the same in every key. One entry an event. O(levels × the search) time. */
+export function techniqueNeeded(passage: Passage, view: View, demands: Demands): readonly Level[] {
+  const { player } = demands;
+  const levels = LEVELS.filter((level) => level <= player.level);
+  if (levels.length === 1) return passage.events.map(() => player.level);
+  const lattices = levels.map((level) => latticeOf(passage, view, demandsFor({ ...player, level })));
+  return sectionsOf(passage).flatMap(([from, to]) => {
+    const paths = lattices.map((lattice) => solve(sliceOf(lattice, from, to), NO_EXTRA));
+    const best = Math.min(...paths.map(({ cost }) => cost));
+    const at = paths.findIndex(({ cost }) => cost < BROKEN_LIMIT / 2 && cost <= best + CLEARLY_WORSE);
+    const level = at < 0 ? player.level : usedBy(paths[at] as Path, levels[at] as Level);
+    return Array.from({ length: to - from + 1 }, () => level);
+  });
+}
+
+/** A hand that opens to an octave, as only the highest level does, need not cross as well. */
+function usedBy({ steps }: Path, level: Level): Level {
+  return level === LEVEL_OF.pass && steps.every(({ transition }) => transition !== 'pass') ? LEVEL_OF_OPENING : level;
+}
+
+/** Stretches without a break: each begins where there is time to move. */
+function sectionsOf({ events }: Passage): readonly (readonly [number, number])[] {
+  const starts = events.flatMap(({ bond }, t) => (t === 0 || bond < 1 ? [t] : []));
+  return starts.map((from, i) => [from, (starts[i + 1] ?? events.length) - 1]);
+}
+
+/** The least level that has a way to get on. Source: the project's fingering model, section 5. */
+const LEVEL_OF: Readonly<Record<Transition, Level>> = { stay: 1, shift: 2, leap: 2, hop: 2, change: 3, pass: 4 };
+const LEVEL_OF_OPENING = 3;
+
+/** What printed fingers use counts as needed where they use it. */
+export function withUsed(
+  needed: readonly Level[],
+  steps: readonly PlannedGrip[],
+  isPrinted: (t: number) => boolean,
+): readonly Level[] {
+  return needed.map((level, t) => {
+    const { transition, low, high } = steps[t] as PlannedGrip;
+    if (!isPrinted(t)) return level;
+    const used = transition === 'begin' ? 1 : LEVEL_OF[transition];
+    return Math.max(level, used, high > low ? LEVEL_OF_OPENING : 1) as Level;
+  });
+}
+
+/** The price of technique at each event. */
+export function techniqueOf(
+  { passage, demands }: Pick<Lattice, 'passage' | 'demands'>,
+  needed: readonly Level[],
+): Technique {
+  const price = demands.player.outer === 'avoid' ? NOT_NEEDED_AVOIDING : NOT_NEEDED;
+  return {
+    transitions: needed.map((level, t) =>
+      Float64Array.from(TRANSITIONS, (transition) =>
+        passage.events[t]?.bond === 1 && LEVEL_OF[transition] > level ? price : 0,
+      ),
+    ),
+    opening: Float64Array.from(needed, (level) => (level < LEVEL_OF_OPENING ? price : 0)),
+  };
+}
