@@ -1,4 +1,5 @@
 import { groupsOf, latticeOf, NO_EXTRA, realView, solveConsistent, type Demands, type Passage } from '@/core/fingering';
+import { baselineOf, studyHand } from '@/core/forced';
 import { pitchClass } from '@/core/pitch';
 import { isBlackKey } from '@/core/keyboard';
 import { handLine, passageOfLine } from './passages';
@@ -98,4 +99,10 @@ export function judge(
   const isPublished = (i: number): boolean =>
     isRight(i) || (startsOnBlack && besideThumb(i) && '234'.includes(fingers[i] as string));
   return { inner, exact: inner && free.every(isPublished) };
+}
+
+/** The fingers that the application writes for an exercise: with what is standard as well as with the costs of the hand. */
+export function writtenFor({ passage }: Exercise, demands: Demands): string {
+  const midis = passage.notes.map(({ note }) => note.midi);
+  return studyHand(baselineOf(passage, demands), midis).plan.fingering.join('');
 }

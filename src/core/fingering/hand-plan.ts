@@ -4,12 +4,12 @@ import { groupsOf, solveConsistent, type Groups } from './consistent';
 import { isKnown, over, type Fingering } from './fingering';
 import type { Grip, KeysDown } from './grip';
 import type { Guide } from './guide';
-import { latticeOf, sliceOf, type Lattice } from './lattice';
+import { latticeOf, narrowed, sliceOf, type Lattice } from './lattice';
 import type { Passage, PassageEvent } from './passage';
 import { tallySteps } from './path-tally';
 import type { Demands } from './player';
 import { EDIT_PRINTED_FACTOR, NOT_STANDARD } from './rules.table';
-import { NO_EXTRA, type Extra, type PlannedGrip } from './plan-path';
+import { NO_EXTRA, type Extra, type Path, type PlannedGrip } from './plan-path';
 import { solve } from './solve';
 import type { View } from './key-view';
 
@@ -52,13 +52,15 @@ export interface PlanOptions {
 /** Plans the fingers of a passage in a view. */
 export function planHand(passage: Passage, view: View, demands: Demands, options: PlanOptions = {}): HandPlan {
   const { printed, given, likely } = options;
-  const lattice = latticeOf(passage, view, demands);
+  const whole = latticeOf(passage, view, demands);
+  const places = given && isKnown(given) ? placesOf(whole, given) : null;
+  const lattice = places ? narrowed(whole, places) : whole;
   const rounds = options.rounds ?? (likely ? ROUNDS_NEAR_LIKELY : undefined);
   const path = solveConsistent(lattice, openGroups(passage, given), extraOf(lattice, options), {
     ...(rounds === undefined ? {} : { rounds }),
     likely: likely ? masksOf(passage, over(over(likely, printed ?? []), given ?? [])) : null,
   });
-  return finished(lattice, path.steps, path.cost, path.bound);
+  return finished(whole, places ? inWhole(path.steps, places) : path.steps, path.cost, path.bound);
 }
 
 /** Like moments whose fingers are all given cannot be made any more alike. */
@@ -71,11 +73,9 @@ function openGroups(passage: Passage, given: Fingering | undefined): Groups {
 
 function extraOf(lattice: Lattice, { printed, given, guide }: PlanOptions): Extra {
   const edits = printed ? editsFrom(lattice, given ? over(printed, given) : printed) : NO_EXTRA;
-  const layers = [
-    edits.own,
-    given && isKnown(given) ? barring(lattice, given) : null,
-    guide && guide.fingers.size > 0 ? guideCosts(lattice, guide.fingers) : null,
-  ].filter((layer) => layer !== null);
+  const layers = [edits.own, guide && guide.fingers.size > 0 ? guideCosts(lattice, guide.fingers) : null].filter(
+    (layer) => layer !== null,
+  );
   return { ...edits, own: sumOf(layers), technique: guide?.technique ?? null };
 }
 
@@ -92,15 +92,26 @@ function sumOf(layers: readonly (readonly Float64Array[])[]): readonly Float64Ar
 /** The best way to play given fingers: where the hand moves, and what that costs. Notes without a finger are free. */
 export function playHand(passage: Passage, view: View, demands: Demands, given: Fingering): HandPlan {
   const lattice = latticeOf(passage, view, demands);
-  const path = solve(lattice, { own: barring(lattice, given), changed: null, opens: 0 });
-  return finished(lattice, path.steps, path.cost, path.cost);
+  const { steps, cost } = solveGiven(lattice, given);
+  return finished(lattice, steps, cost, cost);
 }
 
 /** The best way to play given fingers in a stretch of a plan's events, from one to another, both included, taken by itself. */
 export function playSlice(lattice: Lattice, given: Fingering, from: number, to: number): PlanSlice {
   const slice = sliceOf(lattice, from, to);
-  const { steps, cost } = solve(slice, { own: barring(slice, given), changed: null, opens: 0 });
+  const { steps, cost } = solveGiven(slice, given);
   return { lattice: slice, steps, cost, limits: tallySteps(slice, steps).limits };
+}
+
+function solveGiven(lattice: Lattice, given: Fingering): Path {
+  const places = placesOf(lattice, given);
+  const { steps, cost } = solve(narrowed(lattice, places), NO_EXTRA);
+  return { steps: inWhole(steps, places), cost };
+}
+
+/** The steps of a narrowed lattice as those of the whole one. */
+function inWhole(steps: readonly PlannedGrip[], places: readonly (readonly number[] | null)[]): readonly PlannedGrip[] {
+  return steps.map((step, t) => ({ ...step, index: places[t]?.[step.index] ?? step.index }));
 }
 
 /** A stretch of a plan taken by itself. */
@@ -137,18 +148,18 @@ function shareAmongUnisons(passage: Passage, fingering: (Finger | null)[]): void
   });
 }
 
-/** Far more than any limit: these grips are never taken. */
-const BARRED = 1e9;
-
-/** Bars the grips that do not have the given fingers. Where no grip has them, all stay open. */
-function barring(lattice: Lattice, given: Fingering): readonly Float64Array[] {
-  return lattice.grips.map((grips, t) => {
-    const own = Float64Array.from(grips, (grip) => {
+/** The grips that have the given fingers, by their places among all of each event; null at events where that is all of them. Where no grip has them, all
+ * stay open. */
+function placesOf(lattice: Lattice, given: Fingering): readonly (readonly number[] | null)[] {
+  const { passage, grips } = lattice;
+  return grips.map((all, t) => {
+    if (struckAt(passage, t).every((note) => (given[note] ?? null) === null)) return null;
+    const fitting = all.flatMap((grip, g) => {
       let isOther = false;
       eachStruck(lattice, t, grip, (note, finger) => (isOther ||= (given[note] ?? finger) !== finger));
-      return isOther ? BARRED : 0;
+      return isOther ? [] : [g];
     });
-    return own.includes(0) ? own : own.fill(0);
+    return fitting.length === 0 ? null : fitting;
   });
 }
 

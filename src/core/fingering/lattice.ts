@@ -11,16 +11,28 @@ import type { Setting } from './setting';
 import { tallyStay } from './stay-cost';
 import { costTally, RULE, totalCost } from './tally';
 import type { View } from './key-view';
+import { windowsOf, type Staying } from './windows';
 
-/** What the transitions between the grips of two moments cost: one entry a pair, at `grip before * grips now + grip now`; Infinity where there
- * is none. `kinds` tells how the hand moves, as an index into `TRANSITIONS`. */
+/** What the transitions between the grips of two moments cost. Moving is possible between any two: one entry a pair, at `grip before * grips now + grip now`.
+ * `kinds` tells how the hand moves, as an index into `TRANSITIONS`. */
 export interface TransitionTable {
-  readonly stay: Float64Array;
   readonly move: Float64Array;
   readonly kinds: Uint8Array;
-  /** What each letter costs by which a position grows at its lower and at its upper end when the hand stays. */
+  readonly stays: Stays;
+}
+
+/** Where the hand can stay, in rows of the grip before: those of grip `p` are the entries from `starts[p]` up to `starts[p + 1]`. */
+export interface Stays {
+  readonly starts: Int32Array;
+  /** The grip now, and what it costs to stay. */
+  readonly to: Int32Array;
+  readonly cost: Float64Array;
+  /** What each letter costs by which the position grows at its lower and at its upper end. */
   readonly down: Float64Array;
   readonly up: Float64Array;
+  /** What it does to the window of the position: where the hand may open, and where positions are closed. */
+  readonly open: readonly Staying[];
+  readonly closed: readonly Staying[];
 }
 
 /** All grips of a passage in one view with what they and the transitions between them cost. */
@@ -71,8 +83,16 @@ export function latticeOf(passage: Passage, view: View, demands: Demands): Latti
     const before = keysDown[t - 1];
     transitions.push(
       before
-        ? tables.transitions.get(`${nameBefore}>${name}@${transitionName(passage, view, event, before, keys)}`, () =>
-            transitionTable(setting, meetingOf(view, event, before, keys), grips[t - 1] as readonly Grip[], own),
+        ? tables.transitions.get(
+            `${widest}/${nameBefore}>${name}@${transitionName(passage, view, event, before, keys)}`,
+            () =>
+              transitionTable(
+                setting,
+                meetingOf(view, event, before, keys),
+                grips[t - 1] as readonly Grip[],
+                own,
+                widest,
+              ),
           )
         : null,
     );
@@ -101,6 +121,68 @@ export function sliceOf(lattice: Lattice, from: number, to: number): Lattice {
     gripCosts: lattice.gripCosts.slice(from, to + 1),
     transitions: [null, ...transitions.slice(1)],
   };
+}
+
+/** A lattice with only some of the grips of each event, named by their places; null where all of them stay. */
+export function narrowed(lattice: Lattice, places: readonly (readonly number[] | null)[]): Lattice {
+  const at = <T>(list: ArrayLike<T>, t: number): readonly T[] =>
+    places[t]?.map((g) => list[g] as T) ?? (list as unknown as readonly T[]);
+  return {
+    ...lattice,
+    grips: lattice.grips.map((grips, t) => (places[t] ? at(grips, t) : grips)),
+    gripCosts: lattice.gripCosts.map((costs, t) => (places[t] ? Float64Array.from(at(costs, t)) : costs)),
+    transitions: lattice.transitions.map((table, t) => {
+      const [before, now] = [places[t - 1] ?? null, places[t] ?? null];
+      if (!table || (!before && !now)) return table;
+      const sizes = [lattice.grips[t - 1]?.length ?? 0, lattice.grips[t]?.length ?? 0] as const;
+      return narrowTable(table, before ?? allOf(sizes[0]), now ?? allOf(sizes[1]), sizes[1]);
+    }),
+  };
+}
+
+function allOf(size: number): readonly number[] {
+  return Array.from({ length: size }, (_, i) => i);
+}
+
+function narrowTable(
+  table: TransitionTable,
+  before: readonly number[],
+  now: readonly number[],
+  size: number,
+): TransitionTable {
+  const pairs = before.flatMap((p) => now.map((q) => p * size + q));
+  return {
+    move: Float64Array.from(pairs, (pair) => table.move[pair] as number),
+    kinds: Uint8Array.from(pairs, (pair) => table.kinds[pair] as number),
+    stays: narrowStays(table.stays, before, now),
+  };
+}
+
+function narrowStays(stays: Stays, before: readonly number[], now: readonly number[]): Stays {
+  const places = new Map(now.map((q, i) => [q, i]));
+  const rows = before.map((p) => {
+    const row: number[] = [];
+    for (let i = stays.starts[p] as number; i < (stays.starts[p + 1] as number); i += 1)
+      if (places.has(stays.to[i] as number)) row.push(i);
+    return row;
+  });
+  const kept = rows.flat();
+  return {
+    starts: startsOf(rows.map(({ length }) => length)),
+    to: Int32Array.from(kept, (i) => places.get(stays.to[i] as number) as number),
+    cost: Float64Array.from(kept, (i) => stays.cost[i] as number),
+    down: Float64Array.from(kept, (i) => stays.down[i] as number),
+    up: Float64Array.from(kept, (i) => stays.up[i] as number),
+    open: kept.map((i) => stays.open[i] as Staying),
+    closed: kept.map((i) => stays.closed[i] as Staying),
+  };
+}
+
+/** Where each row begins, and where the last one ends. */
+function startsOf(lengths: readonly number[]): Int32Array {
+  const starts = new Int32Array(lengths.length + 1);
+  lengths.forEach((length, i) => (starts[i + 1] = (starts[i] as number) + length));
+  return starts;
 }
 
 /** What the grips on the keys that are down depend on, and with them what their costs depend on. */
@@ -136,34 +218,55 @@ function transitionTable(
   meeting: Meeting,
   from: readonly Grip[],
   to: readonly Grip[],
+  widest: number,
 ): TransitionTable {
-  const { weights } = setting.demands;
   const size = from.length * to.length;
-  const table = {
-    stay: new Float64Array(size),
-    move: new Float64Array(size),
-    kinds: new Uint8Array(size),
-    down: new Float64Array(size),
-    up: new Float64Array(size),
-  };
+  const [move, kinds] = [new Float64Array(size), new Uint8Array(size)];
+  from.forEach((a, p) =>
+    to.forEach((b, q) => {
+      const [kind, cost] = moveCost(setting, meeting, a, b);
+      move[p * to.length + q] = cost;
+      kinds[p * to.length + q] = TRANSITIONS.indexOf(kind);
+    }),
+  );
+  return { move, kinds, stays: staysOf(setting, meeting, from, to, widest) };
+}
+
+function staysOf(
+  setting: Setting,
+  meeting: Meeting,
+  from: readonly Grip[],
+  to: readonly Grip[],
+  widest: number,
+): Stays {
+  const { weights } = setting.demands;
   const [open, contract] = [weights[RULE.open] as number, weights[RULE.contract] as number];
   const price = ([opened, contracted]: readonly [number, number]): number => open * opened + contract * contracted;
+  const windows = windowsOf(widest);
+  const shift = meeting.after.base - meeting.before.base;
   const middles = to.map((grip) => middle(grip, meeting.to));
-  let at = 0;
-  for (const a of from) {
+  const rows = from.map((a) => {
     const middleBefore = middle(a, meeting.from);
-    to.forEach((b, q) => {
+    return to.flatMap((b, q) => {
+      const cost = stayCost(setting, meeting, a, b);
+      if (cost === Infinity) return [];
       const travel = (middles[q] as number) - middleBefore;
-      table.stay[at] = stayCost(setting, meeting, a, b);
-      const [kind, cost] = moveCost(setting, meeting, a, b);
-      table.move[at] = cost;
-      table.kinds[at] = TRANSITIONS.indexOf(kind);
-      table.down[at] = price(growth(travel, 1, 0));
-      table.up[at] = price(growth(travel, 0, 1));
-      at += 1;
+      const staying = (most: number): Staying =>
+        windows.staying(shift + b.low - a.low, shift + b.high - a.high, most - (b.high - b.low));
+      const prices = { down: price(growth(travel, 1, 0)), up: price(growth(travel, 0, 1)) };
+      return [{ q, cost, ...prices, open: staying(widest), closed: staying(0) }];
     });
-  }
-  return table;
+  });
+  const stays = rows.flat();
+  return {
+    starts: startsOf(rows.map(({ length }) => length)),
+    to: Int32Array.from(stays, ({ q }) => q),
+    cost: Float64Array.from(stays, ({ cost }) => cost),
+    down: Float64Array.from(stays, ({ down }) => down),
+    up: Float64Array.from(stays, ({ up }) => up),
+    open: stays.map((stay) => stay.open),
+    closed: stays.map((stay) => stay.closed),
+  };
 }
 
 function stayCost(setting: Setting, meeting: Meeting, a: Grip, b: Grip): number {

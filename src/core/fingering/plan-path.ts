@@ -28,11 +28,12 @@ export interface Extra {
   readonly technique?: Technique | null;
 }
 
-/** What ways to get on cost beyond what the hand pays for them, where the music does not ask for them: one entry a transition kind of each event, and a
- * price of each event for every letter by which a position opens there. */
+/** What the music does not ask for. `transitions`: what each kind of transition costs beyond what the hand pays for it, one entry a kind of each event, at
+ * most `dearest`. `closed`: 1 at events at which no position may be wider than the grip itself. */
 export interface Technique {
   readonly transitions: readonly Float64Array[];
-  readonly opening: Float64Array;
+  readonly dearest: number;
+  readonly closed: Uint8Array;
 }
 
 export const NO_EXTRA: Extra = { own: null, changed: null, opens: 0 };

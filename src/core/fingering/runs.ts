@@ -76,6 +76,8 @@ interface Home {
   readonly published: PublishedFingering;
   /** The degree of each note, the tonic as 0. */
   readonly degrees: readonly number[];
+  /** 0 where the run begins or ends with the tonic; else by how far down the list its scale stands. */
+  readonly doubt: number;
 }
 
 /** The key in which a run is: one that has all its notes, best of all one whose tonic it begins or ends with. */
@@ -88,13 +90,14 @@ function homeOf(passage: Passage, midis: readonly number[], kind: Run['kind'], r
     const at = degrees.indexOf(0);
     if (at < 0 || (kind === 'arpeggio' && !degrees.every((degree) => TRIAD.includes(degree)))) return [];
     const root = classes[at] as number;
-    const scale = SCALES.find((one) =>
+    const scale = SCALES.findIndex((one) =>
       degrees.every((degree, i) => modulo((classes[i] as number) - root, 12) === one.degrees[degree]),
     );
-    const published = scale && publishedFor(kind, passage.hand, scale.mode, root);
-    return published ? [{ published, degrees }] : [];
+    const published = scale < 0 ? null : publishedFor(kind, passage.hand, SCALES[scale]?.mode ?? 'major', root);
+    const isAtEnd = degrees[0] === 0 || degrees.at(-1) === 0;
+    return published ? [{ published, degrees, doubt: isAtEnd ? 0 : 1 + scale }] : [];
   });
-  return homes[0] ?? null;
+  return homes.toSorted((a, b) => a.doubt - b.doubt)[0] ?? null;
 }
 
 function modulo(value: number, by: number): number {

@@ -5,7 +5,7 @@ import type { Path, PlannedGrip } from './plan-path';
 import type { Search } from './search';
 
 /** The way back from the best state of the last event. */
-export function trace({ lattice, backs, values, alive, count, windows, side }: Search): Path {
+export function trace({ lattice, backs, values, alive, count, windows }: Search): Path {
   let state = alive[0] as number;
   for (let a = 1; a < count; a += 1) {
     const other = alive[a] as number;
@@ -15,15 +15,20 @@ export function trace({ lattice, backs, values, alive, count, windows, side }: S
   const steps: PlannedGrip[] = [];
   for (let t = lattice.grips.length - 1; t >= 0; t -= 1) {
     const base = lattice.keysDown[t]?.base ?? 0;
-    const [g, window] = [Math.floor(state / windows), state % windows];
+    const [g, window] = [Math.floor(state / windows.count), state % windows.count];
     const grip = lattice.grips[t]?.[g] as Grip;
     const back = t === 0 ? -1 : (backs[t]?.[state] as number);
     steps.push({
       grip,
       index: g,
-      transition: transitionOf(lattice, t, g, back < 0 ? null : { state: back >> 1, stayed: back % 2 === 1, windows }),
-      low: base + grip.low - Math.floor(window / side),
-      high: base + grip.high + (window % side),
+      transition: transitionOf(
+        lattice,
+        t,
+        g,
+        back < 0 ? null : { state: back >> 1, stayed: back % 2 === 1, windows: windows.count },
+      ),
+      low: base + grip.low - (windows.below[window] as number),
+      high: base + grip.high + (windows.above[window] as number),
     });
     state = back >> 1;
   }

@@ -1,8 +1,9 @@
-import type { Grip, KeysDown } from './grip';
+import type { Grip } from './grip';
 import type { Lattice, TransitionTable } from './lattice';
 import type { Extra, Path } from './plan-path';
 import { beginSearch, endsOf, type Ends, type Search } from './search';
 import { trace } from './search-trace';
+import type { Staying } from './windows';
 
 /** The cheapest way through a lattice, exactly, by dynamic programming (`README.md` draws its states). O(events x grips² x openings²) time at most. */
 export function solve(lattice: Lattice, extra: Extra): Path {
@@ -15,53 +16,54 @@ export function solve(lattice: Lattice, extra: Extra): Path {
 /** What it takes to come from one event to the next. */
 interface Onward {
   readonly table: TransitionTable;
-  readonly before: Ends;
   readonly now: Ends;
   readonly size: number;
-  /** By how many letters the lowest key of the event lies above that of the event before. */
-  readonly shift: number;
   /** What each grip of the event costs, however the hand comes to it. */
   readonly price: Float64Array;
   readonly changed: Uint8Array | undefined;
   readonly changedBefore: Uint8Array | undefined;
   readonly back: Int32Array;
-  /** What technique costs that is not needed here, by kind of transition, and for each letter of opening. */
+  /** What technique costs that is not needed here, by kind of transition. */
   readonly unneeded: Float64Array | undefined;
-  readonly opening: number;
+  /** What staying does to the windows, an entry a stay. */
+  readonly stayings: readonly Staying[];
 }
 
 function onwardTo({ lattice, extra, backs }: Search, t: number): Onward {
   const now = endsOf(lattice.grips[t] as readonly Grip[]);
-  const [own, trial] = [extra.own?.[t], extra.trial?.[t]];
-  const costs = lattice.gripCosts[t] as Float64Array;
-  const price =
-    own || trial
-      ? costs.map((cost, q) => cost + (own ? (own[q] as number) : 0) + (trial ? (trial[q] as number) : 0))
-      : costs;
+  const table = lattice.transitions[t] as TransitionTable;
   return {
-    table: lattice.transitions[t] as TransitionTable,
-    before: endsOf(lattice.grips[t - 1] as readonly Grip[]),
+    table,
     now,
     size: now.low.length,
-    shift: (lattice.keysDown[t] as KeysDown).base - (lattice.keysDown[t - 1] as KeysDown).base,
-    price,
+    price: priceOf(lattice.gripCosts[t] as Float64Array, extra.own?.[t], extra.trial?.[t]),
     changed: extra.changed?.[t],
     changedBefore: extra.changed?.[t - 1],
     back: backs[t] as Int32Array,
     unneeded: extra.technique?.transitions[t],
-    opening: extra.technique?.opening[t] ?? 0,
+    stayings: extra.technique?.closed[t] === 1 ? table.stays.closed : table.stays.open,
   };
+}
+
+function priceOf(costs: Float64Array, own: Float64Array | undefined, trial: Float64Array | undefined): Float64Array {
+  if (!own && !trial) return costs;
+  const price = costs.slice();
+  for (let q = 0; own && q < price.length; q += 1) price[q] = (price[q] as number) + (own[q] as number);
+  for (let q = 0; trial && q < price.length; q += 1) price[q] = (price[q] as number) + (trial[q] as number);
+  return price;
 }
 
 /** Comes from all states that are worth it to the next event. The states of one grip stand together in `alive`. */
 function goOn(search: Search, t: number): void {
   const onward = onwardTo(search, t);
-  const { windows, alive } = search;
-  search.nextValues.fill(Infinity, 0, onward.size * windows);
+  const { alive } = search;
+  const { count } = search.windows;
+  search.nextValues.fill(Infinity, 0, onward.size * count);
+  search.nextBest = 0;
   for (let first = 0, end = 0; first < search.count; first = end) {
-    const p = Math.floor((alive[first] as number) / windows);
+    const p = Math.floor((alive[first] as number) / count);
     end = first + 1;
-    while (end < search.count && (alive[end] as number) < (p + 1) * windows) end += 1;
+    while (end < search.count && (alive[end] as number) < (p + 1) * count) end += 1;
     const from = { p, first, end, opens: opensFrom(search, onward, p) };
     moveOn(search, onward, from);
     stayOn(search, onward, from);
@@ -101,47 +103,42 @@ function moveOn(search: Search, onward: Onward, { p, first, end, opens }: FromGr
     const pair = p * size + q;
     const technique = unneeded ? (unneeded[table.kinds[pair] as number] as number) : 0;
     const cost = reached + (table.move[pair] as number) + technique + openCost * spread + own;
-    const target = q * windows;
+    const target = q * windows.count;
     if (cost < (nextValues[target] as number)) {
       nextValues[target] = cost;
       back[target] = best * 2;
+      if (cost < (nextValues[search.nextBest] as number)) search.nextBest = target;
     }
   }
 }
 
 /** The hand stays: its position may open so far that it holds the new grip too. */
 function stayOn(search: Search, onward: Onward, { p, first, end, opens }: FromGrip): void {
-  const { values, nextValues, alive, windows, side, below: belowOf, above: aboveOf } = search;
-  const { table, before, now, size, shift, back, price, changed, opening } = onward;
-  const { widest } = search.lattice;
-  const [fromLow, fromHigh] = [before.low[p] as number, before.high[p] as number];
-  for (let q = 0; q < size; q += 1) {
-    const pair = p * size + q;
-    const stayed = (table.stay[pair] as number) + ((price[q] as number) + (changed && changed[q] === 1 ? opens : 0));
-    if (stayed === Infinity) continue;
-    const spread = (now.high[q] as number) - (now.low[q] as number);
-    // By how many letters the ends of the new grip lie above those of the old one.
-    const down = shift + (now.low[q] as number) - fromLow;
-    const up = shift + (now.high[q] as number) - fromHigh;
-    const downCost = (table.down[pair] as number) + opening;
-    const upCost = (table.up[pair] as number) + opening;
+  const { values, nextValues, alive, windows } = search;
+  const { table, back, price, changed, stayings } = onward;
+  const { starts, to, cost: costs, down, up } = table.stays;
+  const { count } = windows;
+  for (let i = starts[p] as number; i < (starts[p + 1] as number); i += 1) {
+    const q = to[i] as number;
+    const stayed = (costs[i] as number) + ((price[q] as number) + (changed && changed[q] === 1 ? opens : 0));
+    const { next, grownBelow, grownAbove } = stayings[i] as Staying;
+    const downCost = down[i] as number;
+    const upCost = up[i] as number;
     for (let a = first; a < end; a += 1) {
       const state = alive[a] as number;
-      const window = state - p * windows;
-      const i = belowOf[window] as number;
-      const k = aboveOf[window] as number;
-      const below = i + down > 0 ? i + down : 0;
-      const above = k - up > 0 ? k - up : 0;
-      // A grip wider than the level allows may only be repeated.
-      if (spread + below + above > widest && !(window === 0 && down === 0 && up === 0)) continue;
-      let cost = (values[state] as number) + stayed;
-      // The letters by which the ends of the position lie beyond the old ones.
-      if (-down - i > 0) cost += downCost * (-down - i);
-      if (up - k > 0) cost += upCost * (up - k);
-      const target = q * windows + below * side + above;
+      const window = state - p * count;
+      const reached = next[window] as number;
+      if (reached < 0) continue;
+      const cost =
+        (values[state] as number) +
+        stayed +
+        downCost * (grownBelow[window] as number) +
+        upCost * (grownAbove[window] as number);
+      const target = q * count + reached;
       if (cost < (nextValues[target] as number)) {
         nextValues[target] = cost;
         back[target] = state * 2 + 1;
+        if (cost < (nextValues[search.nextBest] as number)) search.nextBest = target;
       }
     }
   }
@@ -152,14 +149,10 @@ const GIVEN_BACK = 5;
 
 /** The most that a state of the next event may be worth going on from: from the best of them the hand can move to any grip of the event after it, and
  * open there as far as the state would have it. What costs more than that, even if its own way on were free, leads to nothing better. */
-function worthGoingOn({ lattice, extra, nextValues, windows, growing }: Search, t: number): number {
+function worthGoingOn({ lattice, extra, nextValues, nextBest, windows, growing }: Search, t: number): number {
   const table = lattice.transitions[t + 1];
   if (!table) return Number.MAX_VALUE;
-  const size = (lattice.grips[t] as readonly Grip[]).length * windows;
-  let best = 0;
-  for (let state = 1; state < size; state += 1)
-    if ((nextValues[state] as number) < (nextValues[best] as number)) best = state;
-  const p = Math.floor(best / windows);
+  const p = Math.floor(nextBest / windows.count);
   const { low, high } = endsOf(lattice.grips[t + 1] as readonly Grip[]);
   let dearest = 0;
   for (let q = 0; q < low.length; q += 1) {
@@ -167,24 +160,25 @@ function worthGoingOn({ lattice, extra, nextValues, windows, growing }: Search, 
       (table.move[p * low.length + q] as number) + lattice.openCost * ((high[q] as number) - (low[q] as number));
     if (cost > dearest) dearest = cost;
   }
-  const unneeded = extra.technique ? Math.max(...(extra.technique.transitions[t + 1] as Float64Array)) : 0;
-  return (nextValues[best] as number) + dearest + unneeded + extra.opens + growing * lattice.widest + GIVEN_BACK;
+  const unneeded = extra.technique?.dearest ?? 0;
+  return (nextValues[nextBest] as number) + dearest + unneeded + extra.opens + growing * lattice.widest + GIVEN_BACK;
 }
 
 /** Lists the states of the next event that are worth going on from, in their order; tells how many there are. A state is dropped where the same grip
  * without its window costs no more at the full price of opening: from there everything can be played that could be played from the state. */
-function keepAlive({ nextValues, nextAlive, side, growing }: Search, size: number, most: number): number {
-  let count = 0;
+function keepAlive({ nextValues, nextAlive, windows, growing }: Search, size: number, most: number): number {
+  const { count, below, above } = windows;
+  let alive = 0;
   for (let q = 0; q < size; q += 1) {
-    const first = q * side * side;
+    const first = q * count;
     const closed = nextValues[first] as number;
-    if (closed <= most) nextAlive[count++] = first;
-    for (let i = 0; i < side; i += 1) {
-      for (let k = i === 0 ? 1 : 0; i + k < side; k += 1) {
-        const value = nextValues[first + i * side + k] as number;
-        if (value <= most && value < closed + growing * (i + k)) nextAlive[count++] = first + i * side + k;
-      }
+    if (closed <= most) nextAlive[alive++] = first;
+    for (let window = 1; window < count; window += 1) {
+      const value = nextValues[first + window] as number;
+      if (value > most) continue;
+      if (value < closed + growing * ((below[window] as number) + (above[window] as number)))
+        nextAlive[alive++] = first + window;
     }
   }
-  return count;
+  return alive;
 }

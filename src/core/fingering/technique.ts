@@ -1,11 +1,13 @@
+import type { Fingering } from './fingering';
 import { solve } from './solve';
-import { latticeOf, sliceOf, type Lattice } from './lattice';
+import { memo, memoOf } from '../base';
+import { neutralView, type View } from './key-view';
+import { latticeOf, type Lattice } from './lattice';
 import { TRANSITIONS, type Transition } from './meeting';
-import type { Passage } from './passage';
+import type { Passage, PassageEvent, PassageNote } from './passage';
 import { NO_EXTRA, type Path, type PlannedGrip, type Technique } from './plan-path';
 import { demandsFor, LEVELS, type Demands, type Level } from './player';
 import { BROKEN_LIMIT } from './rules.table';
-import type { View } from './key-view';
 
 /** What a technique costs that the music does not ask for: more than black keys under a hand that stays. A teacher takes the simplest way that works
  * (handbook, least technique); it is a price, not a limit, so that a key in which the simple way cannot be played takes another. Our own choice. */
@@ -19,19 +21,45 @@ const NOT_NEEDED_AVOIDING = 4;
 const CLEARLY_WORSE = 2;
 
 /** How the hand may get on at each event without an extra price: the least level whose means serve the stretch of music without a break around it, on the
- * white keys of the letters, so that it is the same in every key. One entry an event. O(levels × the search) time. */
-export function techniqueNeeded(passage: Passage, view: View, demands: Demands): readonly Level[] {
-  const { player } = demands;
-  const levels = LEVELS.filter((level) => level <= player.level);
-  if (levels.length === 1) return passage.events.map(() => player.level);
-  const lattices = levels.map((level) => latticeOf(passage, view, demandsFor({ ...player, level })));
+ * white keys of the letters, so that it is the same in every key. One entry an event. O(levels × the search) time for sections that are new. */
+export function techniqueNeeded(passage: Passage, demands: Demands): readonly Level[] {
+  if (demands.player.level === 1) return passage.events.map(() => 1);
+  const view = neutralView(passage);
   return sectionsOf(passage).flatMap(([from, to]) => {
-    const paths = lattices.map((lattice) => solve(sliceOf(lattice, from, to), NO_EXTRA));
-    const best = Math.min(...paths.map(({ cost }) => cost));
-    const at = paths.findIndex(({ cost }) => cost < BROKEN_LIMIT / 2 && cost <= best + CLEARLY_WORSE);
-    const level = at < 0 ? player.level : usedBy(paths[at] as Path, levels[at] as Level);
+    const level = levelsNeeded(demands).get(contentOf(passage, from, to), () =>
+      sectionNeeds({ ...passage, events: passage.events.slice(from, to + 1) }, view, demands),
+    );
     return Array.from({ length: to - from + 1 }, () => level);
   });
+}
+
+/** So many sections are kept in mind for a player: the same phrases come again, in one piece and after each edit of it. */
+const KEPT_SECTIONS = 500;
+
+const levelsNeeded = memoOf((_: Demands) => memo<Level>(KEPT_SECTIONS));
+
+/** All that the level depends on: the keys of each event by their letters, what is held, and how much the transitions bind. */
+function contentOf({ notes, events, isChromatic }: Passage, from: number, to: number): string {
+  const first = notes[events[from]?.struck[0] as number]?.letter ?? 0;
+  const name = (index: number): string => {
+    const { letter, altered } = notes[index] as PassageNote;
+    return `${letter - first}${altered === 0 ? '' : `a${altered}`}`;
+  };
+  const event = ({ struck, held, released, bond, octaveEnd }: PassageEvent): string =>
+    `${struck.map(name).join('+')}/${held.map(name).join('+')}/${released.map(name).join('+')}/${bond}${octaveEnd ?? ''}`;
+  return `${isChromatic}:${events
+    .slice(from, to + 1)
+    .map(event)
+    .join(' ')}`;
+}
+
+function sectionNeeds(section: Passage, view: View, demands: Demands): Level {
+  const { player } = demands;
+  const levels = LEVELS.filter((level) => level <= player.level);
+  const paths = levels.map((level) => solve(latticeOf(section, view, demandsFor({ ...player, level })), NO_EXTRA));
+  const best = Math.min(...paths.map(({ cost }) => cost));
+  const at = paths.findIndex(({ cost }) => cost < BROKEN_LIMIT / 2 && cost <= best + CLEARLY_WORSE);
+  return at < 0 ? player.level : usedBy(paths[at] as Path, levels[at] as Level);
 }
 
 /** A hand that opens to an octave, as only the highest level does, need not cross as well. */
@@ -63,18 +91,27 @@ export function withUsed(
   });
 }
 
-/** The price of technique at each event. */
+/** The price of technique at each event. Where the music does not ask for an open hand, positions are closed: a hand that has to reach further begins
+ * another one. `given` are fingers that stay whatever they need. */
 export function techniqueOf(
   { passage, demands }: Pick<Lattice, 'passage' | 'demands'>,
   needed: readonly Level[],
+  given: Fingering | null = null,
 ): Technique {
   const price = demands.player.outer === 'avoid' ? NOT_NEEDED_AVOIDING : NOT_NEEDED;
+  const isGiven = ({ struck }: Pick<PassageEvent, 'struck'> = NOTHING): boolean =>
+    given !== null && struck.some((note) => (given[note] ?? null) !== null);
   return {
     transitions: needed.map((level, t) =>
       Float64Array.from(TRANSITIONS, (transition) =>
         passage.events[t]?.bond === 1 && LEVEL_OF[transition] > level ? price : 0,
       ),
     ),
-    opening: Float64Array.from(needed, (level) => (level < LEVEL_OF_OPENING ? price : 0)),
+    dearest: price,
+    closed: Uint8Array.from(needed, (level, t) =>
+      Number(level < LEVEL_OF_OPENING && ![t - 1, t, t + 1].some((at) => isGiven(passage.events[at]))),
+    ),
   };
 }
+
+const NOTHING = { struck: [] } as const;

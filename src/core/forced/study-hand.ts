@@ -12,8 +12,8 @@ import {
   withUsed,
   type Demands,
   type Fingering,
-  type Guide,
   type HandPlan,
+  type Level,
   type Passage,
   type View,
 } from '../fingering';
@@ -27,8 +27,8 @@ export interface HandBaseline {
   /** The fingers of closed positions that the hand comes to and leaves without a crossing: printed ones, and those that are planned on white keys. They fit
    * the letters, whatever the key. */
   readonly closed: Fingering;
-  /** What the plans of all keys are guided by, and in each key by the runs that are found there. */
-  readonly guide: Guide;
+  /** The technique that the music asks for at each event: no plan uses more without need. */
+  readonly needed: readonly Level[];
   readonly neutral: HandPlan;
 }
 
@@ -50,29 +50,31 @@ export interface HandStudy {
   readonly undecided: HandPlan | null;
 }
 
+/** Where positions, figures and runs have their fingers, few moments are left to be made alike. Our own choice. */
+const ROUNDS = 8;
+
 /** Finds what a hand brings along into every key. */
 export function baselineOf(passage: Passage, demands: Demands): HandBaseline {
   const view = neutralView(passage);
   const { level, outer } = demands.player;
   const printed = passage.notes.map((note) => note.printed);
   const fingers = standardFingers(passage, level, null, printed);
-  const needed = techniqueNeeded(passage, view, demands);
-  const techniqueFor = (levels: typeof needed): Guide['technique'] => techniqueOf({ passage, demands }, levels);
+  const asked = techniqueNeeded(passage, demands);
   const isPrinted = isKnown(printed);
   const complete = planHand(passage, view, demands, {
     ...(isPrinted ? { given: printed } : {}),
-    guide: { fingers, technique: techniqueFor(needed) },
+    guide: { fingers, technique: techniqueOf({ passage, demands }, asked, printed) },
+    rounds: ROUNDS,
   });
   const isPrintedAt = (t: number): boolean => struckAt(passage, t).some((note) => printed[note] !== null);
-  const guide = isPrinted
-    ? { fingers, technique: techniqueFor(withUsed(needed, complete.steps, isPrintedAt)) }
-    : { fingers, technique: techniqueFor(needed) };
+  const needed = isPrinted ? withUsed(asked, complete.steps, isPrintedAt) : asked;
+  const guide = { fingers, technique: techniqueOf({ passage, demands }, needed) };
   return {
     passage,
     demands,
     printed,
     closed: outer === 'allow' ? closedPositions(complete) : printed.map(() => null),
-    guide,
+    needed,
     // Where nothing is printed the completed fingers are the neutral plan itself.
     neutral: isPrinted ? planHand(passage, view, demands, { printed, guide, likely: complete.fingering }) : complete,
   };
@@ -96,11 +98,14 @@ function closedPositions({ steps, fingering, lattice: { passage } }: HandPlan): 
 /** The plan for some keys: printed fingers are kept or changed a run at a time; those of closed positions stay where they can be played. `given` are fingers
  * that the teacher decided on. */
 export function planInKey(baseline: HandBaseline, midis: readonly number[], given?: Fingering): HandPlan {
-  const { passage, demands, printed, closed, neutral, guide } = baseline;
+  const { passage, demands, printed, closed, neutral, needed } = baseline;
   const view = realView(passage, midis);
   const options = {
     ...(isKnown(printed) ? { printed } : {}),
-    guide: { ...guide, fingers: standardFingers(passage, demands.player.level, midis, printed) },
+    guide: {
+      fingers: standardFingers(passage, demands.player.level, midis, printed),
+      technique: techniqueOf({ passage, demands }, needed, given),
+    },
     likely: neutral.fingering,
   };
   const held = planHand(passage, view, demands, { ...options, given: given ? over(closed, given) : closed });
@@ -157,7 +162,8 @@ function isDoubtful({ printed, neutral }: HandBaseline, { fingering }: HandPlan)
 }
 
 function colourless({ baseline, view }: Pick<HandStudy, 'baseline' | 'view'>): HandPlan {
-  const { passage, demands, printed, neutral, guide } = baseline;
+  const { passage, demands, printed, neutral, needed } = baseline;
+  const guide = { fingers: new Map(), technique: techniqueOf({ passage, demands }, needed) };
   return planHand(passage, colourlessView(view), demands, { printed, guide, likely: neutral.fingering, rounds: 0 });
 }
 
