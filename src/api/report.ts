@@ -2,7 +2,7 @@ import { flagWords, shortened } from '@/core/explain';
 import { isBlackKey } from '@/core/keyboard';
 import { intervalName, intervalSemitones, intervalSteps, nameText, pitchText, type Pitch } from '@/core/pitch';
 import type { Flag } from '@/core/flags';
-import type { AccidentalSign, Finger, Hand, HandNote } from '@/core/score';
+import { tiedFrom, type AccidentalSign, type Finger, type Hand, type HandNote } from '@/core/score';
 import { keyView, remarkView, type KeyView, type RemarkView } from '@/core/views';
 import type { PlacedPosition } from '@/core/fingering';
 import type { OpenedPiece, Version } from '@/core/piece';
@@ -63,6 +63,8 @@ export interface ReportFlag {
 /** Puts a piece before and after into the form that was promised to other programs. Pitches are as they sound. */
 export function reportOf(piece: OpenedPiece, before: Version, after: Version): Report {
   const moved = new Map(after.notes.map((note) => [note.id, note]));
+  const written = new Map(before.notes.map((note) => [note.id, note]));
+  const first = tiedFrom(before.notes);
   return {
     piece: { title: shortened(piece.score.title), bars: piece.part.measures.length, hands: piece.hands },
     from: keyView(before.key),
@@ -77,7 +79,10 @@ export function reportOf(piece: OpenedPiece, before: Version, after: Version): R
     remarks: [...piece.remarks, ...after.remarks].map(remarkView),
     notes: before.notes.flatMap((note) => {
       const to = moved.get(note.id);
-      return to ? [reportNote(note, to)] : [];
+      // A tie's continuations carry the finger of its first note.
+      const struck = first.get(note.id) ?? note.id;
+      const fingers = { from: written.get(struck)?.finger ?? null, to: moved.get(struck)?.finger ?? null };
+      return to ? [reportNote(note, to, fingers)] : [];
     }),
     positions: after.positions.map(reportPosition),
     flags: after.flags.map(reportFlag),
@@ -94,7 +99,11 @@ function isPlayable(flags: readonly Flag[], hand: Hand): boolean {
   );
 }
 
-function reportNote(from: HandNote, to: HandNote): ReportNote {
+function reportNote(
+  from: HandNote,
+  to: HandNote,
+  fingers: { readonly from: Finger | null; readonly to: Finger | null },
+): ReportNote {
   return {
     id: from.id,
     hand: from.hand,
@@ -102,8 +111,8 @@ function reportNote(from: HandNote, to: HandNote): ReportNote {
     beat: from.beat,
     from: pitchText(from.pitch),
     to: pitchText(to.pitch),
-    fingerFrom: from.finger,
-    fingerTo: to.finger,
+    fingerFrom: fingers.from,
+    fingerTo: fingers.to,
     accidental: to.item.accidental?.sign ?? null,
     courtesy: to.item.accidental?.courtesy ?? false,
     blackKey: isBlackKey(to.midi),

@@ -74,7 +74,7 @@ export type Remark =
       readonly code: 'not-playable';
       readonly hand: 'right' | 'left';
       readonly bar: string;
-      readonly limit: 'reach' | 'held-reach' | 'held-finger' | 'open' | 'move' | 'change';
+      readonly limit: 'reach' | 'held-reach' | 'held-finger' | 'open' | 'move' | 'change' | 'cross';
       readonly atLevel: number;
       /** The lowest level and the least reach with which it could be played; null where none is. */
       readonly level: number | null;

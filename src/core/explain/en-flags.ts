@@ -23,8 +23,7 @@ export function flagWords(flag: Flag): FlagWords {
       return {
         title: `Finger 4 on ${namePrint(evidence.key)}`,
         message: `The ${HAND[flag.hand]}’s finger 4 plays the black key ${pitchPrint(evidence.key)} in ${where}.`,
-        suggestion:
-          'Finger 4 is the weakest on a black key: play it alone first, and keep the wrist from twisting outwards.',
+        suggestion: 'Play finger 4 alone there first, and keep the wrist from twisting outwards.',
       };
     case 'double-duty':
       return {
@@ -52,7 +51,8 @@ export function flagWords(flag: Flag): FlagWords {
       return {
         title: `${namePrint(evidence.pitch)} to read`,
         message: `The ${HAND[flag.hand]} reads a double accidental, ${pitchPrint(evidence.pitch)}, in ${where}.`,
-        suggestion: 'Choose the plain spelling, or the key with the same sound and fewer signs.',
+        suggestion:
+          'The key with the same sound and fewer signs has none; so has the plain spelling, but for a raised sixth or seventh.',
       };
     case 'hands-overlap':
       return {

@@ -23,6 +23,7 @@ type HandEvidence = Extract<
 
 /** Stretching must never hurt (handbook, cautions). */
 const CAUTION = 'Never stretch until it hurts: roll the chord, leave a note out or move the hand.';
+const CAUTION_IN_LINE = 'Never stretch until it hurts: let the hand move along to the wide note.';
 
 /** A flag of the planned hand in words for teachers, in English. */
 export function handFlagWords(flag: Flag, evidence: HandEvidence): FlagWords {
@@ -39,7 +40,7 @@ export function handFlagWords(flag: Flag, evidence: HandEvidence): FlagWords {
       return {
         title: `Stretch from ${evidence.fingers[0]} to ${evidence.fingers[1]}`,
         message: `In ${where} the ${hand}’s fingers ${evidence.fingers[0]} and ${evidence.fingers[1]} are ${evidence.mm} mm apart, from ${pitchPrint(evidence.keys[0])} to ${pitchPrint(evidence.keys[1])}: more than is comfortable for this hand.`,
-        suggestion: CAUTION,
+        suggestion: evidence.inLine ? CAUTION_IN_LINE : CAUTION,
       };
     case 'out-of-reach':
       return {
@@ -83,7 +84,7 @@ const CAUSES = {
   colour: 'because of the colour of the keys',
   spacing: 'because the keys lie closer or wider here than white ones',
   both: 'because of the colour and the spacing of the keys',
-  none: 'not because of black keys: the printed fingers are unusual in any key',
+  none: 'not because of black keys: the printed fingers lie less well in any key',
 } as const;
 
 function changeWords(
@@ -98,6 +99,13 @@ function changeWords(
       : reasons
         ? `The old fingers would bring ${reasons}`
         : 'The new fingers lie better';
+  if (evidence.isOffer)
+    return {
+      title: `As printed: ${fingersText(evidence.before)}`,
+      message: `In ${barsText(bars)} the ${HAND[hand]} plays ${fingersText(evidence.before)}, as printed. ${fingersText(evidence.after)} would do as well${reasons ? `; the printed fingers bring ${reasons}` : ''}.`,
+      suggestion:
+        'In its own key a piece keeps the fingers that are printed. Choose others at the note if the pupil finds them easier.',
+    };
   const others = evidence.alternatives.map(({ finger, price }) => `${FINGER[finger]} (${priceWords(price)})`);
   const also = others.length > 0 ? ` To begin with ${others.join(' or ')} also works.` : '';
   return {
@@ -132,10 +140,16 @@ function positionChangeWords(
   }
   return {
     title: `The hand must move at ${namePrint(key)}`,
-    message: `In ${barsText(bars)} the ${HAND[hand]} ${because === 'move' ? 'would have to leave its one position' : 'would have to change fingers on a repeated key'}, which this level does not: ${lands}.`,
+    message: `In ${barsText(bars)} the ${HAND[hand]} ${NOT_AT_THIS_LEVEL[because]}, which this level does not: ${lands}.`,
     suggestion: 'Choose a higher level for this piece, or an easier form of it.',
   };
 }
+
+const NOT_AT_THIS_LEVEL = {
+  move: 'would have to leave its one position',
+  change: 'would have to change fingers on a repeated key',
+  cross: 'would have to cross the thumb',
+} as const;
 
 function extensionWords(
   { bars, hand }: Flag,
@@ -146,7 +160,7 @@ function extensionWords(
     return {
       title: wide,
       message: `In ${barsText(bars)} the ${HAND[hand]} would have to open by ${countWord(letters)} ${letters === 1 ? 'letter' : 'letters'}, which this level does not.`,
-      suggestion: `Leave the outer note out for now, or choose a higher level. ${CAUTION}`,
+      suggestion: 'Leave the outer note out for now, or choose a higher level. Never stretch until it hurts.',
     };
   }
   return {

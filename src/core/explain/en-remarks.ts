@@ -14,7 +14,7 @@ export function remarkWords(found: Remark): string {
     case 'other-mode':
       return `From ${remark.from} to ${remark.to} the piece goes degree by degree: letters and fingers keep their pattern, the intervals do not, and it sounds different.`;
     case 'enharmonic-proposed':
-      return `The raised seventh needs a double sharp here. ${remark.to} sounds the same and reads more easily.`;
+      return `The raised seventh needs a double sharp here. ${remark.to} sounds the same and needs none.`;
     case 'not-playable':
       return notPlayableWords(remark);
     case 'moves-spared':
@@ -79,6 +79,7 @@ const LIMITS: Readonly<Record<Extract<Remark, { code: 'not-playable' }>['limit']
   open: 'the hand would have to open wider than this level does',
   move: 'the hand would have to leave its one position',
   change: 'a repeated key would have to change its finger without a rest',
+  cross: 'the thumb would have to cross',
 };
 
 /** The printed bar number a remark is about; null where it is about the whole piece. */

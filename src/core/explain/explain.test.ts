@@ -84,10 +84,11 @@ const EVIDENCE: { readonly [Kind in FlagEvidence['kind']]: FlagEvidence } = {
     gain: 3.2,
     alternatives: [{ finger: 4, price: 0.6 }],
     isApplied: true,
+    isOffer: false,
   },
   'position-change': { kind: 'position-change', finger: 2, key: pitch, because: 'black-keys' },
   extension: { kind: 'extension', letters: 1, because: 'notes' },
-  stretch: { kind: 'stretch', fingers: [4, 5], keys: [pitch, { ...pitch, octave: 5 }], mm: 55 },
+  stretch: { kind: 'stretch', fingers: [4, 5], keys: [pitch, { ...pitch, octave: 5 }], mm: 55, inLine: false },
   'out-of-reach': {
     kind: 'out-of-reach',
     keys: [pitch, { ...pitch, octave: 5 }],

@@ -1,5 +1,6 @@
 import { figuresOf } from './figures';
 import { isKnown, type Fingering } from './fingering';
+import { CROSSING_LEVEL } from './player';
 import type { Passage } from './passage';
 import type { Technique } from './plan-path';
 import { runsOf, type Run } from './runs';
@@ -10,9 +11,6 @@ export interface Guide {
   readonly fingers: ReadonlyMap<number, number>;
   readonly technique: Technique | null;
 }
-
-/** The level from which runs of scales and arpeggios are crossed. */
-const CROSSING_LEVEL = 4;
 
 /** The standard fingers of a passage on the keys that are given (MIDI numbers, one entry a note), or of its figures alone. Printed notes have their own,
  * apart from runs that are printed with the standard fingers of the piece's own key: in another key these have the standard ones of that key. */

@@ -1,13 +1,16 @@
 import type { KeysDown } from './grip';
 import { keyPair, spanOfPair } from './key-pair';
 import type { Lattice } from './lattice';
-import { FREE_BOND } from './passage';
+import { isLine, linePair, meetingOf } from './meeting';
+import { isCrossing } from './move-cost';
+import { FREE_BOND, type PassageEvent } from './passage';
 import type { PlannedGrip } from './plan-path';
 
 /** What a step of a plan asks for that the level or the reach does not allow. `reach`: keys too far apart, or too close, for two fingers;
  * `held-reach`: a held key has to be let go; `held-finger`: a finger is wanted elsewhere while it holds a key; `open`: a wider hand
- * than the level has; `move`: a new position at level 1; `change`: another finger on a repeated key below level 3. */
-export const LIMITS = ['reach', 'held-reach', 'held-finger', 'open', 'move', 'change'] as const;
+ * than the level has; `move`: a new position at level 1; `change`: another finger on a repeated key below level 3; `cross`: a crossing
+ * below level 4. */
+export const LIMITS = ['reach', 'held-reach', 'held-finger', 'open', 'move', 'change', 'cross'] as const;
 export type Limit = (typeof LIMITS)[number];
 
 /** The limits that one step of a plan breaks. They are the same that the cost counts. */
@@ -24,7 +27,22 @@ export function stepLimits(lattice: Lattice, steps: readonly PlannedGrip[], t: n
   if (demands.player.level === 1) limits.push('move');
   else if (transition === 'change' && demands.player.level === 2 && (passage.events[t]?.bond ?? 0) > FREE_BOND)
     limits.push('change');
+  else if (isForbiddenCrossing(lattice, steps, t)) limits.push('cross');
   return limits;
+}
+
+function isForbiddenCrossing(lattice: Lattice, steps: readonly PlannedGrip[], t: number): boolean {
+  const { view, passage, demands, keysDown } = lattice;
+  const [before, now] = [keysDown[t - 1] as KeysDown, keysDown[t] as KeysDown];
+  const meeting = meetingOf(view, passage.events[t] as PassageEvent, before, now);
+  return (
+    isLine(meeting) &&
+    isCrossing(
+      demands,
+      linePair(view, meeting, (steps[t - 1] as PlannedGrip).grip, (steps[t] as PlannedGrip).grip),
+      meeting.event.bond,
+    )
+  );
 }
 
 function pairsOutOfReach({ view, demands }: Lattice, { down, isHeld }: KeysDown, fingers: readonly number[]): boolean {

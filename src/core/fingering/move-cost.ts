@@ -1,8 +1,9 @@
 /* eslint max-params: ["error", 6] -- asked for every pair of grips of every two events: an object made for each call would cost more than the sum */
 import type { Grip } from './grip';
-import { colourBond, spanOfPair, tallyColours, tallyLine } from './key-pair';
+import { colourBond, spanOfPair, tallyColours, tallyLine, type KeyPair } from './key-pair';
 import { hopBond, isLine, linePair, pairAt, type Transition, type Meeting } from './meeting';
 import { FREE_BOND } from './passage';
+import { CROSSING_LEVEL, type Demands } from './player';
 import type { Setting } from './setting';
 import { add, RULE, type Tally } from './tally';
 
@@ -66,7 +67,23 @@ function tallyLineMove(tally: Tally, { view, demands }: Setting, meeting: Meetin
   if (bond <= FREE_BOND) return 'shift';
   add(tally, RULE.leap, bond);
   if (-distance < DISGUISED_WITHIN) add(tally, RULE.disguisedPass, bond);
+  if (isCrossing(demands, pair, bond)) tally.limits += 1;
   return 'leap';
+}
+
+/** Whether two fingers in a line cross at a level that does not: thumb and an inner finger in reversed order on keys close to each other. Thumb and 5
+ * so close are a hand that moves over. */
+export function isCrossing({ player }: Demands, { first, second, distance, travel }: KeyPair, bond: number): boolean {
+  return (
+    player.level < CROSSING_LEVEL &&
+    bond > FREE_BOND &&
+    travel !== 0 &&
+    distance < 0 &&
+    -distance < DISGUISED_WITHIN &&
+    Math.min(first, second) === 1 &&
+    Math.max(first, second) < 5 &&
+    first !== second
+  );
 }
 
 function tallyChordMove(

@@ -2,6 +2,7 @@
 import type { Grip } from './grip';
 import { colourBond, spanOfPair, tallyColours } from './key-pair';
 import { isLine, linePair, type Meeting } from './meeting';
+import { CROSSING_LEVEL } from './player';
 import { FREE_BOND } from './passage';
 import type { Setting } from './setting';
 import { SEMITONE_MM } from './spans.table';
@@ -15,9 +16,6 @@ const SWING_WITHIN = 2500;
 
 /** A thumb on black over which a finger goes is not at rest in its place, and higher than the finger would have it. Our own choice. */
 const THUMB_CROSSED = 0.95;
-
-/** The level from which a pupil crosses. Source: the fingering model, section 5. */
-const CROSSING_LEVEL = 4;
 
 /** What it costs to bring the thumb under or a finger over, in a line, where that can be done. */
 export function tallyPass(tally: Tally, { view, demands }: Setting, meeting: Meeting, a: Grip, b: Grip): boolean {

@@ -8,6 +8,9 @@ import { EDIT, EDIT_OPENS, RULES, WEIGHTS, type Rule } from './rules.table';
 export const LEVELS = [1, 2, 3, 4] as const;
 export type Level = (typeof LEVELS)[number];
 
+/** The level from which a pupil crosses. Source: the fingering model, section 5. */
+export const CROSSING_LEVEL: Level = 4;
+
 /** Finger 1 or 5 on a black key in a fixed position: allowed and flagged, or avoided (handbook, where teachers disagree). */
 export const OUTER_SCHOOLS = ['allow', 'avoid'] as const;
 export type OuterSchool = (typeof OUTER_SCHOOLS)[number];

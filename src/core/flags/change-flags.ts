@@ -24,6 +24,7 @@ export function changeFlags({ study, played, notes }: PlayedHand, detail: FlagDe
         gain: Number.isFinite(change.gain) ? change.gain : null,
         alternatives: detail === 'full' ? alternatives(study, change) : [],
         isApplied: played === study.plan && study.offered === null,
+        isOffer: study.offered !== null,
       },
       severity: study.offered
         ? 'watch'

@@ -15,6 +15,7 @@ import {
   stretchFlags,
   type PlayedHand,
 } from './hand-flags';
+import { oneFactOneFlag, withoutParts } from './one-fact-one-flag';
 import { overlapFlags } from './overlap-flags';
 import { doubleAccidentalFlags, ledgerFlags, offKeyboardFlags } from './register-flags';
 import { sharedKeyFlags } from './shared-key-flags';
@@ -37,7 +38,7 @@ export function findFlags(input: FlagInput): readonly Flag[] {
   const order = new Map(input.notes.map((note, i) => [note.id, i]));
   const eventsOf = eventsById(input.hands);
   const placeInMusic = (flag: Flag): number => order.get(flag.notes[0] ?? '') ?? 0;
-  return [
+  const found = [
     ...input.hands.flatMap((hand) =>
       limitFlags(hand, (note) => canOtherHandTake(note, input.notes, hand.study.baseline.demands.player.spanMm)),
     ),
@@ -54,7 +55,8 @@ export function findFlags(input: FlagInput): readonly Flag[] {
     ...overlapFlags(input.notes),
     ...offKeyboardFlags(input.notes, input.keyboard),
     ...doubleAccidentalFlags(input.notes),
-  ]
+  ];
+  return oneFactOneFlag(withoutParts(found), order)
     .map((flag) => (input.detail === 'full' ? withCosts(flag, input.hands, eventsOf) : flag))
     .sort(
       (a, b) => placeInMusic(a) - placeInMusic(b) || SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity),
@@ -79,11 +81,11 @@ function withCosts(flag: Flag, hands: readonly PlayedHand[], eventOf: ReadonlyMa
   return hand ? { ...flag, costs: compareKeys(hand.played, [...events]) } : flag;
 }
 
-/** Marks the flags whose kind stood at the same notes already before the piece was moved. */
+/** Marks the flags whose kind stood at the same notes already, or at half of them, before the piece was moved. */
 export function compareFlags(after: readonly Flag[], before: readonly Flag[]): readonly Flag[] {
   const known = new Set(before.flatMap((old) => old.notes.map((id) => `${old.evidence.kind}/${id}`)));
   return after.map((flag) => ({
     ...flag,
-    wasThere: flag.notes.some((id) => known.has(`${flag.evidence.kind}/${id}`)),
+    wasThere: flag.notes.filter((id) => known.has(`${flag.evidence.kind}/${id}`)).length * 2 >= flag.notes.length,
   }));
 }

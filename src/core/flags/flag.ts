@@ -40,15 +40,18 @@ export type FlagEvidence =
       readonly alternatives: readonly { readonly finger: Finger; readonly price: number }[];
       /** Whether the new fingers are in the piece, or only proposed. */
       readonly isApplied: boolean;
+      /** Whether the piece stands in its own key: its printed fingers stay, and these are an offer. */
+      readonly isOffer: boolean;
     }
   | {
       readonly kind: 'position-change';
       readonly finger: Finger;
       readonly key: Pitch;
-      readonly because: 'black-keys' | Extract<Limit, 'move' | 'change'>;
+      readonly because: 'black-keys' | Extract<Limit, 'move' | 'change' | 'cross'>;
     }
   | {
       readonly kind: 'extension';
+      /** By how many letters the keys of the position lie beyond five. */
       readonly letters: number;
       readonly because: 'black-keys' | 'notes' | Extract<Limit, 'open'>;
     }
@@ -57,6 +60,8 @@ export type FlagEvidence =
       readonly fingers: readonly [Finger, Finger];
       readonly keys: readonly [Pitch, Pitch];
       readonly mm: number;
+      /** Whether one key follows the other, in a line; else they are down together. */
+      readonly inLine: boolean;
     }
   | {
       readonly kind: 'out-of-reach';

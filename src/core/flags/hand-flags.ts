@@ -73,6 +73,7 @@ function limitFlag(hand: PlayedHand, t: number, limit: Limit, canShare: (note: H
       };
     case 'move':
     case 'change':
+    case 'cross':
       return {
         ...must,
         evidence: {
@@ -121,6 +122,17 @@ export function forcedMoveFlags(hand: PlayedHand): readonly Flag[] {
   });
 }
 
+const CLOSED_LETTERS = 5;
+
+/** By how many letters the keys of some events lie beyond the five of a closed hand. */
+function lettersBeyondFive({ played }: PlayedHand, from: number, to: number): number {
+  const { passage } = played.lattice;
+  const letters = Array.from({ length: to - from + 1 }, (_, k) => struckAt(passage, from + k))
+    .flat()
+    .map((index) => passage.notes[index]?.letter ?? 0);
+  return Math.max(...letters) - Math.min(...letters) + 1 - CLOSED_LETTERS;
+}
+
 /** Positions in which the hand opens, one flag for each place and width. */
 export function extensionFlags(hand: PlayedHand): readonly Flag[] {
   const { lattice, steps } = hand.played;
@@ -129,16 +141,17 @@ export function extensionFlags(hand: PlayedHand): readonly Flag[] {
   const opened = starts.flatMap((from, i) => {
     const to = (starts[i + 1] ?? steps.length) - 1;
     const last = steps[to] as PlannedGrip;
-    const letters = last.high - last.low;
+    const letters = last.high === last.low ? 0 : lettersBeyondFive(hand, from, to);
     const isBroken = Array.from({ length: to - from + 1 }, (_, k) => from + k).some((t) =>
       stepLimits(lattice, steps, t).some((limit) => limit !== 'move'),
     );
-    if (letters === 0 || letters > lattice.widest || isBroken) return [];
+    if (letters <= 0 || last.high - last.low > lattice.widest || isBroken) return [];
     const isForced =
       hand.played === hand.study.plan && neutral.slice(from, to + 1).every(({ low, high }) => high - low < letters);
     const at =
-      Array.from({ length: to - from + 1 }, (_, k) => from + k).find((t) => spreadAt(hand.played, t) === letters) ??
-      from;
+      Array.from({ length: to - from + 1 }, (_, k) => from + k).find(
+        (t) => spreadAt(hand.played, t) === last.high - last.low,
+      ) ?? from;
     return [
       { low: last.low, letters, isForced, notes: struckAt(lattice.passage, at).map((index) => noteAt(hand, index)) },
     ];
@@ -217,7 +230,8 @@ export function stretchFlags(hand: PlayedHand): readonly Flag[] {
   const { passage, view, demands } = lattice;
   const found = passage.events.flatMap((event, t) => {
     if (stepLimits(lattice, steps, t).length > 0) return [];
-    const inLine = event.bond > FREE_BOND && steps[t]?.transition === 'stay' ? event.released : [];
+    const isLine = event.released.length === 1 && event.struck.length === 1;
+    const inLine = isLine && event.bond > FREE_BOND && steps[t]?.transition === 'stay' ? event.released : [];
     const pairs = [...event.struck, ...event.held, ...inLine].flatMap((m) => event.struck.map((n) => [m, n] as const));
     return pairs.flatMap(([m, n]) => {
       const [f, g] = [fingerOf(hand, m), fingerOf(hand, n)];
@@ -227,17 +241,25 @@ export function stretchFlags(hand: PlayedHand): readonly Flag[] {
       const comfortable = spanOf(demands.measure, Math.min(f, g), Math.max(f, g)).greatestComfortable;
       if (distance <= comfortable + TOLD_BEYOND) return [];
       const fingers: readonly [Finger, Finger] = f < g ? [f, g] : [g, f];
-      return [{ fingers, lower: noteAt(hand, lower), higher: noteAt(hand, higher), mm: Math.round(distance / 100) }];
+      return [
+        {
+          fingers,
+          lower: noteAt(hand, lower),
+          higher: noteAt(hand, higher),
+          mm: Math.round(distance / 100),
+          inLine: inLine.includes(m),
+        },
+      ];
     });
   });
   return [
     ...groupBy(found, ({ fingers, lower, higher }) => `${fingers.join()}/${lower.midi}/${higher.midi}`).values(),
   ].map((group): Flag => {
-    const { fingers, lower, higher, mm } = group[0] as (typeof found)[number];
+    const { fingers, lower, higher, mm, inLine } = group[0] as (typeof found)[number];
     const keys: readonly [Pitch, Pitch] =
       lower.midi < higher.midi ? [lower.pitch, higher.pitch] : [higher.pitch, lower.pitch];
     return {
-      evidence: { kind: 'stretch', fingers, keys, mm },
+      evidence: { kind: 'stretch', fingers, keys, mm, inLine },
       severity: 'watch',
       ...PLAIN,
       ...placeOf(group.flatMap((one) => [one.lower, one.higher])),

@@ -14,6 +14,7 @@ import {
   mapMeasures,
   pupilPart,
   struckNotes,
+  tiedFrom,
   type Finger,
   type FoundKey,
   type Hand,
@@ -199,8 +200,8 @@ function describe(
       : playHands(piece, movedNotes, { player, showing, detail, decided: decidedIn(decisions, key) });
   const score =
     showing === 'plan'
-      ? withFingers(moved, piece.part.id, fingersOf(hands))
-      : withFingers(moved, piece.part.id, decidedFingers(hands));
+      ? withFingers(moved, piece.part.id, alongTies(fingersOf(hands), movedNotes))
+      : withFingers(moved, piece.part.id, alongTies(decidedFingers(hands), movedNotes));
   const part = pupilsPart(piece, score);
   const notes = score === moved ? movedNotes : withItems(movedNotes, part);
   const struck = struckNotes(notes);
@@ -253,6 +254,16 @@ function fingersOf(hands: readonly PlayedHand[]): ReadonlyMap<NoteId, Finger> {
       notes.flatMap((note, i) => (played.fingering[i] ? [[note.id, played.fingering[i]] as const] : [])),
     ),
   );
+}
+
+/** A finger that is printed where a tie goes on is that of the note it comes from. */
+function alongTies(fingers: ReadonlyMap<NoteId, Finger>, notes: readonly HandNote[]): ReadonlyMap<NoteId, Finger> {
+  const printed = new Set(notes.flatMap(({ id, finger }) => (finger === null ? [] : [id])));
+  const tied = [...tiedFrom(notes)].flatMap(([id, first]) => {
+    const finger = printed.has(id) ? fingers.get(first) : undefined;
+    return finger === undefined ? [] : [[id, finger] as const];
+  });
+  return tied.length === 0 ? fingers : new Map([...fingers, ...tied]);
 }
 
 /** Only the fingers that the teacher decided on: all others stay as they are printed. */

@@ -80,8 +80,7 @@ const SHARP_ORDER: readonly Step[] = [3, 0, 4, 1, 5, 2, 6];
 /** The alteration a signature gives to a letter: one sharp makes F sharp. */
 export function signatureAlter(fifths: number, step: Step): number {
   const place = SHARP_ORDER.indexOf(step);
-  if (fifths > 0) return Math.floor((fifths - 1 - place) / 7) + 1;
-  return -(Math.floor((-fifths - 1 - (6 - place)) / 7) + 1) + 0;
+  return Math.floor((fifths - 1 - place) / 7) + 1;
 }
 
 /** Degree of a letter in a key: 1 for the tonic's letter, 7 for the one below it. */

@@ -20,7 +20,7 @@ export type {
 export { handNotes, handOfStaff, handsOf, pupilPart, soundingShift } from './hands';
 export type { HandNote } from './hands';
 export { pitchElement } from './pitch-element';
-export { struckNotes } from './struck';
+export { struckNotes, tiedFrom } from './struck';
 export { attributesOf, firstSignature, itemsOf, mapMeasures, notesOf } from './lookups';
 export { syllableAt } from './syllable';
 export { clefsAfter, staffPlace } from './clef';

@@ -41,9 +41,10 @@ export function effortParts(
   const black = hands.flatMap((hand) =>
     fingers[hand].map((finger): EffortPart => ({ kind: 'black', hand, finger, amount: 1 + FINGER_EFFORT[finger] })),
   );
-  const count = (severity: Flag['severity']): number =>
-    flags.filter((flag) => flag.severity === severity && !flag.wasThere).length;
-  const [must, should, lines] = [count('must'), count('should'), Math.max(0, reading.moreLedgerLines)];
+  // What cannot be played is no easier for having been so before; what could be better is only told where it is new.
+  const must = flags.filter(({ severity }) => severity === 'must').length;
+  const should = flags.filter(({ severity, wasThere }) => severity === 'should' && !wasThere).length;
+  const lines = Math.max(0, reading.moreLedgerLines);
   const others: readonly EffortPart[] = [
     { kind: 'must', count: must, amount: MUST_EFFORT * must },
     { kind: 'should', count: should, amount: SHOULD_EFFORT * should },

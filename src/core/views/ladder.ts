@@ -1,5 +1,5 @@
-import { effortWords, faultWords, leaveOutWords, shortened } from '../explain';
-import { memoLast, type Fault, type Result } from '../base';
+import { effortWords, faultWords, leaveOutWords, remarkWords, shortened } from '../explain';
+import { memoLast, type Fault, type Remark, type Result } from '../base';
 import { sameKey, type Key, type Mode } from '../pitch';
 import { SEVERITIES, type Flag, type Severity } from '../flags';
 import type { Hand } from '../score';
@@ -106,7 +106,7 @@ function rungOf(key: Key, version: Version, own: Version): Rung {
       ...facts,
       forcedChanges: fingers + moves + openings,
       flags: { must, should, watch },
-      leaveOut: leaveOutOf(key, version.flags),
+      leaveOut: leaveOutOf(key, version.flags) ?? notPlayable(version, own),
     },
   };
 }
@@ -117,4 +117,11 @@ function leaveOutOf(key: Key, flags: readonly Flag[]): string | null {
       severity === 'should' && (evidence.kind === 'thumb-on-black' || evidence.kind === 'fifth-on-black'),
   );
   return avoided.length === 0 ? null : leaveOutWords(key.tonic, [...new Set(avoided.map(({ hand }) => hand))]);
+}
+
+/** Why a key is left out in which a hand cannot play, while both can in the piece's own: with the smallest way out. */
+function notPlayable({ remarks }: Version, own: Version): string | null {
+  const isHindered = (one: Remark): boolean => one.code === 'not-playable';
+  const found = own.remarks.some(isHindered) ? undefined : remarks.find(isHindered);
+  return found ? remarkWords(found) : null;
 }

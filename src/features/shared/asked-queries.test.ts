@@ -22,7 +22,8 @@ describe('queries that were asked for and are not shown yet', () => {
   it('back to what is shown is waited for while something else is on its way', () =>
     expect(newest(withAsked(two, ''))).toBe(''));
 
-  it('a query that another place asked for settles them all', () => expect(newest(withShown(two, 'piece=b'))).toBeNull());
+  it('a query that another place asked for settles them all', () =>
+    expect(newest(withShown(two, 'piece=b'))).toBeNull());
 
   it('going back forgets what was asked for', () => expect(newest(withoutAsked(two))).toBeNull());
 });

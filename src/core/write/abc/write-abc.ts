@@ -36,7 +36,7 @@ export function writeAbc(score: Score, key: Key): string {
     ...(voices.length > 1
       ? [`%%score ${layoutText(voices)}`, ...voices.map(({ name, clef }) => `V:${name} clef=${clef}`)]
       : []),
-    `K:${abcKey(key)}`,
+    `K:${abcKey(key)}${voices.length === 1 && voices[0]?.clef === 'bass' ? ' clef=bass' : ''}`,
   ];
   const bodies = voices.flatMap((voice) => [
     ...(voices.length > 1 ? [`V:${voice.name}`] : []),
