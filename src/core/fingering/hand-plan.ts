@@ -39,7 +39,7 @@ function masksOf(passage: Passage, fingering: Fingering): readonly number[] {
 
 /** What a plan rests on beside the cost of the hand. */
 export interface PlanOptions {
-  /** Printed fingers, null where there are none: they are kept unless a change is worth it. */
+  /** Fingers that are kept unless a change is worth it, printed ones and those of other keys; null where there are none. */
   readonly printed?: Fingering;
   /** Fingers that stay whatever they cost, and cost no change; null at notes that are left to the plan. */
   readonly given?: Fingering;

@@ -27,6 +27,8 @@ export interface HandBaseline {
   /** The fingers of closed positions that the hand comes to and leaves without a crossing: printed ones, and those that are planned on white keys. They fit
    * the letters, whatever the key. */
   readonly closed: Fingering;
+  /** The fingers of all positions that the hand comes to and leaves without a crossing, open ones too: kept in another key unless a change is worth it. */
+  readonly usual: Fingering;
   /** The technique that the music asks for at each event: no plan uses more without need. */
   readonly needed: readonly Level[];
   readonly neutral: HandPlan;
@@ -73,22 +75,23 @@ export function baselineOf(passage: Passage, demands: Demands): HandBaseline {
     passage,
     demands,
     printed,
-    closed: outer === 'allow' ? closedPositions(complete) : printed.map(() => null),
+    closed: outer === 'allow' ? uncrossedPositions(complete, 'closed') : printed.map(() => null),
+    usual: over(uncrossedPositions(complete, 'all'), printed),
     needed,
     // Where nothing is printed the completed fingers are the neutral plan itself.
     neutral: isPrinted ? planHand(passage, view, demands, { printed, guide, likely: complete.fingering }) : complete,
   };
 }
 
-/** The fingers of whole closed positions, apart from those next to a crossing. */
-function closedPositions({ steps, fingering, lattice: { passage } }: HandPlan): Fingering {
+/** The fingers of whole positions, apart from those next to a crossing. */
+function uncrossedPositions({ steps, fingering, lattice: { passage } }: HandPlan, which: 'closed' | 'all'): Fingering {
   const closed: Fingering[number][] = fingering.map(() => null);
   const starts = steps.flatMap(({ transition }, t) => (transition === 'stay' ? [] : [t]));
   starts.forEach((from, i) => {
     const next = starts[i + 1] ?? steps.length;
     const last = steps[next - 1];
     const isCrossed = steps[from]?.transition === 'pass' || steps[next]?.transition === 'pass';
-    if (isCrossed || last?.low !== last?.high) return;
+    if (isCrossed || (which === 'closed' && last?.low !== last?.high)) return;
     for (let t = from; t < next; t += 1)
       for (const note of struckAt(passage, t)) closed[note] = fingering[note] as Fingering[number];
   });
@@ -98,10 +101,10 @@ function closedPositions({ steps, fingering, lattice: { passage } }: HandPlan): 
 /** The plan for some keys: printed fingers are kept or changed a run at a time; those of closed positions stay where they can be played. `given` are fingers
  * that the teacher decided on. */
 export function planInKey(baseline: HandBaseline, midis: readonly number[], given?: Fingering): HandPlan {
-  const { passage, demands, printed, closed, neutral, needed } = baseline;
+  const { passage, demands, printed, closed, usual, neutral, needed } = baseline;
   const view = realView(passage, midis);
   const options = {
-    ...(isKnown(printed) ? { printed } : {}),
+    ...(isKnown(usual) ? { printed: usual } : {}),
     guide: {
       fingers: standardFingers(passage, demands.player.level, midis, printed),
       technique: techniqueOf({ passage, demands }, needed, given),
