@@ -27,7 +27,7 @@ export interface HandPlan {
 }
 
 /** A plan that begins from likely fingers needs fewer rounds. Our own choice: `npm run bench` tells what gap is left. */
-const ROUNDS_NEAR_LIKELY = 4;
+const ROUNDS_NEAR_LIKELY = 1;
 
 const likenessGroups = memoOf((passage: Passage) => groupsOf(passage.events.map(({ likeness }) => likeness)));
 
