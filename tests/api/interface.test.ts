@@ -137,6 +137,20 @@ describe('POST /api/report', () => {
     }
   });
 
+  it('gives the continuation of a tie the finger of its first note', async () => {
+    const tied = musicXml({ right: 'C4q/1 D4q/2 G4h/5~ | G4h/4 E4h/3', mode: 'major' });
+    const { notes } = await reportOn('to=D', tied);
+    expect(notes.map(({ fingerFrom, fingerTo }) => [fingerFrom, fingerTo])).toEqual([
+      [1, 1],
+      [2, 2],
+      [5, 5],
+      [5, 5],
+      [3, 3],
+    ]);
+    const file = await (await send(transpose, 'to=D', tied)).text();
+    expect([...file.matchAll(/<fingering>(\d)/g)].map(([, finger]) => finger).join('')).toBe('12553');
+  });
+
   it('plans fingers: carried over, completed, or given to a piece that has none', async () => {
     const bare = musicXml({ right: 'C4q D4q E4q F4q | G4w', left: 'C3w | G3w', mode: 'major' });
     const planned = await reportOn('to=D', bare);

@@ -308,6 +308,9 @@ describe('what is around the notes', () => {
     const note = notesOf(partOf(ready(PIECE.replace('<notations>', '<notations>'))))[0] as ReturnType<
       typeof notesOf
     >[number];
+    const syllabic = (words: string) =>
+      /"syllabic".*?"text":"(\w+)"/.exec(JSON.stringify(withLyric(note, words).xml))?.[1];
+    expect([syllabic('rain-'), syllabic('sun')]).toEqual(['begin', 'single']);
     const sung = withLyric(withLyric(note, 'rain-'), 'sun');
     expect(JSON.stringify(sung.xml)).toContain('"sun"');
     expect(JSON.stringify(sung.xml)).not.toContain('"rain"');

@@ -12,6 +12,8 @@ const TOLD_ONCE: ReadonlySet<FlagKind> = new Set([
   'position-change',
   'out-of-reach',
   'held-finger',
+  'extension',
+  'ledger-lines',
 ]);
 
 /** Says each fact once: flags of one hand that say the same of several places become one, with all their notes. `order` is the place of each note in the

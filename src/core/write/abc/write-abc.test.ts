@@ -33,6 +33,18 @@ describe('writeAbc', () => {
     expect(body(musicXml({ ...text, mode: 'major' }))).toBe(expected);
   });
 
+  it('keeps a piece of the left hand alone in the left hand', () => {
+    const text = abc(
+      musicXml({
+        right: 'C3q/5 D3q/4 E3h/3',
+        mode: 'major',
+        attributes: '<clef><sign>F</sign><line>4</line></clef>',
+      }),
+    );
+    expect(text).toContain('K:C clef=bass');
+    expect(unwrap(openPiece(bytesOf(text), { format: 'abc', key: null, part: null })).hands).toEqual(['left']);
+  });
+
   it('names hands, key and meter in the header', () => {
     const text = abc(
       musicXml({
