@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { keyCard } from '@/core/reference';
 import { asWritten, moveTo, type Version } from '@/core/piece';
 import { intervalToKey, midiNumber, nameText, pitchText, transposeBy, type Pitch } from '@/core/pitch';
-import { demandsOf, LEVELS, neutralView, planHand, playHand, realView, type Fingering } from '@/core/fingering';
+import { demandsOf, LEVELS, planHand, playHand, realView, type Fingering } from '@/core/fingering';
 import { baselineOf, keepHand, studyHand } from '@/core/forced';
 import { hopFlags, stretchFlags, type Flag, type PlayedHand } from '@/core/flags';
 import { unwrap } from '@/core/base';

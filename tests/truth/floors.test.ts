@@ -2,9 +2,9 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { demandsFor, LEVELS } from '@/core/fingering';
-import type { Flag } from '@/core/flags';
-import { changeFlags } from '@/core/flags/change-flags';
+import { changeFlags, type Flag } from '@/core/flags';
 import { baselineOf, studyHand } from '@/core/forced';
+import { keyText } from '@/core/pitch';
 import { DEMO_FILES } from '../support/demo-pieces';
 import { moved, open } from '../support/open';
 import { musicXml } from '../support/build-piece';
@@ -113,6 +113,20 @@ describe('no more technique than the music needs', () => {
       expect(keptPlan.limits > 0).toBe(level < 4);
     }
     expect(planOf(passage('right', 'C4 D4 E4 F4 G4 A4 B4 C5'), { level: 3 }).limits).toBe(0);
+  });
+});
+
+describe('the demo pieces in their own keys', () => {
+  it('have no move and no opening that black keys are to blame for', () => {
+    for (const { text } of DEMO_FILES) {
+      const piece = open(text);
+      const { flags } = moved(piece, keyText(piece.key.key), { fingering: 'plan' });
+      expect(
+        flags.filter(
+          ({ evidence: { kind }, byBlackKey }) => byBlackKey && /position-change|extension|finger-change/.test(kind),
+        ),
+      ).toEqual([]);
+    }
   });
 });
 

@@ -4,4 +4,4 @@ export type { Result } from './result';
 export { assertNever } from './assert-never';
 export { FILE_FORMATS } from './fault';
 export type { Fault, FileFormat, Remark, TextPlace } from './fault';
-export { lastingMemo, memo, memoLast, memoOf } from './memo';
+export { forgetAll, lastingMemo, memo, memoLast, memoOf } from './memo';

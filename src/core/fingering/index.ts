@@ -25,7 +25,6 @@ export { isKnown, over } from './fingering';
 export type { Fingering } from './fingering';
 export { planHand, playHand, playSlice, struckAt } from './hand-plan';
 export { standardFingers } from './guide';
-export type { Guide } from './guide';
 export { techniqueNeeded, techniqueOf, withUsed } from './technique';
 export type { HandPlan, PlanSlice } from './hand-plan';
 export { stepLimits } from './limits';

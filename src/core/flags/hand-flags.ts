@@ -136,7 +136,7 @@ function lettersBeyondFive({ played }: PlayedHand, from: number, to: number): nu
 /** Positions in which the hand opens, one flag for each place and width. */
 export function extensionFlags(hand: PlayedHand): readonly Flag[] {
   const { lattice, steps } = hand.played;
-  const neutral = hand.study.baseline.neutral.steps;
+  const { neutral, asPrinted } = hand.study.baseline;
   const starts = steps.flatMap(({ transition: join }, t) => (join === 'stay' ? [] : [t]));
   const opened = starts.flatMap((from, i) => {
     const to = (starts[i + 1] ?? steps.length) - 1;
@@ -147,7 +147,10 @@ export function extensionFlags(hand: PlayedHand): readonly Flag[] {
     );
     if (letters <= 0 || last.high - last.low > lattice.widest || isBroken) return [];
     const isForced =
-      hand.played === hand.study.plan && neutral.slice(from, to + 1).every(({ low, high }) => high - low < letters);
+      hand.played === hand.study.plan &&
+      [neutral, asPrinted].every((plan) =>
+        plan.steps.slice(from, to + 1).every(({ low, high }) => high - low < last.high - last.low),
+      );
     const at =
       Array.from({ length: to - from + 1 }, (_, k) => from + k).find(
         (t) => spreadAt(hand.played, t) === last.high - last.low,

@@ -3,4 +3,4 @@ export type { Flag, FlagDetail, FlagEvidence, FlagKind, Severity } from './flag'
 export { compareFlags, findFlags } from './find-flags';
 export { hopFlags, stretchFlags } from './hand-flags';
 export type { PlayedHand } from './hand-flags';
-export { isUnsuitable } from './change-flags';
+export { changeFlags, isUnsuitable } from './change-flags';

@@ -149,8 +149,15 @@ export function forcedMoves({ baseline, plan }: HandStudy): {
   readonly added: readonly number[];
   readonly removed: readonly number[];
 } {
-  const [real, neutral] = [startsOf(plan), startsOf(baseline.neutral)];
-  return { added: without(real, neutral), removed: without(neutral, real) };
+  const [real, neutral, printed] = [startsOf(plan), startsOf(baseline.neutral), startsOf(baseline.asPrinted)];
+  // What either of them does on white keys is no matter of black ones.
+  return {
+    added: without(without(real, neutral), printed),
+    removed: without(
+      neutral.filter((t) => printed.includes(t)),
+      real,
+    ),
+  };
 }
 
 function startsOf(plan: HandPlan): readonly number[] {

@@ -31,7 +31,10 @@ export interface HandBaseline {
   readonly usual: Fingering;
   /** The technique that the music asks for at each event: no plan uses more without need. */
   readonly needed: readonly Level[];
+  /** The best plan on white keys of the letters' own: printed fingers are kept or changed as in any other key. */
   readonly neutral: HandPlan;
+  /** The same with all printed fingers kept, as in the piece's own key. */
+  readonly asPrinted: HandPlan;
 }
 
 /** A hand in one key: the plan for its keys, and what shows whether black keys force it. */
@@ -78,6 +81,7 @@ export function baselineOf(passage: Passage, demands: Demands): HandBaseline {
     closed: outer === 'allow' ? uncrossedPositions(complete, 'closed') : printed.map(() => null),
     usual: over(uncrossedPositions(complete, 'all'), printed),
     needed,
+    asPrinted: complete,
     // Where nothing is printed the completed fingers are the neutral plan itself.
     neutral: isPrinted ? planHand(passage, view, demands, { printed, guide, likely: complete.fingering }) : complete,
   };
