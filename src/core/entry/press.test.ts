@@ -131,6 +131,11 @@ describe('entering by finger number', () => {
     expect(told(left, 2)).toBe('C3:1/5 C4:1/1 C3:1/5 C4:1/1 | B3:1/2');
   });
 
+  it('opens the hand beside its outer finger at the low end before anything was entered', () => {
+    expect(told(type(fresh(), "'12"))).toBe('C4:1/1 E4:1/2');
+    expect(told(type(fresh(), "L'52"), 2)).toBe('C3:1/5 G3:1/2');
+  });
+
   it('moves the hand by letters, to a named position, or finger to finger', () => {
     expect(told(type(fresh(), '5^5'))).toBe('G4:1/5 A4:1/5');
     const toG = after(fresh(), { kind: 'move' }, { kind: 'seat-letter', letter: 'G' }, commandOf('1'));

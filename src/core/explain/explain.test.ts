@@ -158,6 +158,24 @@ describe('words', () => {
     expect(sentence.split(' ').length).toBeLessThan(20);
   });
 
+  it.each([
+    [1, 'thumb'],
+    [2, 'finger 2'],
+    [3, 'finger 3'],
+    [4, 'finger 4'],
+    [5, 'finger 5'],
+  ] as const)('call finger %i the %s', (finger, name) => {
+    const hop = { kind: 'hop', finger, keys: [pitch, pitch], inChords: false } as const;
+    expect(flagWords(flag(hop)).message).toContain(`the left hand’s ${name} plays`);
+  });
+
+  it('say in a piece’s own key that its printed fingers stay', () => {
+    const offer = { ...EVIDENCE['finger-change'], isApplied: false, isOffer: true } as FlagEvidence;
+    const { message, suggestion } = flagWords(flag(offer));
+    expect(message).toBe('In bars 3 and 5 the left hand plays 1 2, as printed. 2 3 would do as well.');
+    expect(suggestion).toContain('keeps the fingers that are printed');
+  });
+
   it('tell why a finger changes, and what else would do', () => {
     const costs = {
       between: 'fingers',
