@@ -116,6 +116,28 @@ describe('no more technique than the music needs', () => {
   });
 });
 
+describe('a small hand', () => {
+  it.each([
+    ['broken', 'C3q C4q C3q C4q | C3q C4q C3h'],
+    ['struck', 'C3+C4h C3+C4h | C3+C4w'],
+  ])('is told of a %s octave beyond its reach, in every key', (_how, left) => {
+    const piece = open(musicXml({ right: 'C5w | C5w', left, mode: 'major' }));
+    for (const tonic of ['C', 'D', 'Eb', 'F#'])
+      expect(
+        moved(piece, tonic, { fingering: 'plan', player: player({ spanMm: 150 }) }).flags.map(
+          ({ evidence: { kind }, hand }) => `${hand} ${kind}`,
+        ),
+      ).toContain('left out-of-reach');
+  });
+
+  it('that reaches an octave is told nothing of it', () => {
+    const piece = open(musicXml({ right: 'C5w', left: 'C3q C4q C3q C4q', mode: 'major' }));
+    expect(moved(piece, 'D', { fingering: 'plan' }).flags.map(({ evidence: { kind } }) => kind)).not.toContain(
+      'out-of-reach',
+    );
+  });
+});
+
 describe('the demo pieces in their own keys', () => {
   it('have no move and no opening that black keys are to blame for', () => {
     for (const { text } of DEMO_FILES) {

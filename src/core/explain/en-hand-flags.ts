@@ -45,12 +45,14 @@ export function handFlagWords(flag: Flag, evidence: HandEvidence): FlagWords {
     case 'out-of-reach':
       return {
         title: `Out of reach: ${pitchPrint(evidence.keys[0])}–${pitchPrint(evidence.keys[1])}`,
-        message: `In ${where} ${evidence.isHeld ? 'a held key and the next one' : 'the outer keys'} are ${evidence.needsMm} mm apart; this ${hand} reaches ${evidence.spanMm} mm.`,
+        message: `In ${where} ${evidence.isHeld ? 'a held key and the next one' : evidence.inLine ? 'one key and the next' : 'the outer keys'} are ${evidence.needsMm} mm apart; this ${hand} reaches ${evidence.spanMm} mm.`,
         suggestion: evidence.canShare
           ? 'The other hand is free to take the outer note.'
           : evidence.isHeld
             ? 'Let the held key go, or hold it with the pedal.'
-            : CAUTION,
+            : evidence.inLine
+              ? 'Let the hand jump without stretching, or leave the upper key out for now.'
+              : CAUTION,
       };
     case 'hop':
       return {

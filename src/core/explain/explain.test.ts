@@ -96,6 +96,7 @@ const EVIDENCE: { readonly [Kind in FlagEvidence['kind']]: FlagEvidence } = {
     spanMm: 150,
     isHeld: false,
     canShare: true,
+    inLine: false,
   },
   hop: { kind: 'hop', finger: 1, keys: [pitch, { ...pitch, octave: 5 }], inChords: false },
   crossing: { kind: 'crossing', technique: 'thumb-under', finger: 1, key: pitch },

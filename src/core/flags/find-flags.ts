@@ -15,6 +15,7 @@ import {
   stretchFlags,
   type PlayedHand,
 } from './hand-flags';
+import { jumpFlags } from './jump-flags';
 import { oneFactOneFlag, withoutParts } from './one-fact-one-flag';
 import { overlapFlags } from './overlap-flags';
 import { doubleAccidentalFlags, ledgerFlags, offKeyboardFlags } from './register-flags';
@@ -48,6 +49,7 @@ export function findFlags(input: FlagInput): readonly Flag[] {
     ...input.hands.flatMap(crossingFlags),
     ...input.hands.flatMap(extensionFlags),
     ...input.hands.flatMap(stretchFlags),
+    ...input.hands.flatMap(jumpFlags),
     ...input.positions.flatMap((placed) => blackFingerFlags(placed, input.school)),
     ...input.positions.flatMap((placed) => doubleDutyFlags(placed, input.letterOf)),
     ...sharedKeyFlags(input.notes, input.beat),

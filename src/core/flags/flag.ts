@@ -71,6 +71,8 @@ export type FlagEvidence =
       /** Whether one of the keys is still held from before, and whether the other hand could take one. */
       readonly isHeld: boolean;
       readonly canShare: boolean;
+      /** Whether one key follows the other in a line: the hand has to jump. */
+      readonly inLine: boolean;
     }
   | {
       readonly kind: 'hop';

@@ -51,6 +51,7 @@ function limitFlag(hand: PlayedHand, t: number, limit: Limit, canShare: (note: H
           spanMm: lattice.demands.player.spanMm,
           isHeld: limit === 'held-reach',
           canShare: canShare(first.hand === 'right' ? low : high),
+          inLine: false,
         },
         ...placeOf([...struck, ...all.filter((note) => !struck.includes(note))]),
       };
