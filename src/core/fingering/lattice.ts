@@ -2,7 +2,7 @@
 import { memo, memoOf } from '../base';
 import { tallyGrip } from './grip-cost';
 import { gripsOf, keysDownOf, type Grip, type KeysDown } from './grip';
-import { growth, TRANSITIONS, meetingOf, middle, type Transition, type Meeting } from './meeting';
+import { growth, PASS, TRANSITIONS, meetingOf, middle, type Transition, type Meeting } from './meeting';
 import { tallyMove } from './move-cost';
 import { tallyPass } from './pass-cost';
 import type { Passage, PassageEvent } from './passage';
@@ -14,10 +14,11 @@ import type { View } from './key-view';
 import { windowsOf, type Staying } from './windows';
 
 /** What the transitions between the grips of two moments cost. Moving is possible between any two: one entry a pair, at `grip before * grips now + grip now`.
- * `kinds` tells how the hand moves, as an index into `TRANSITIONS`. */
+ * `kinds` tells how the hand moves without a crossing, as an index into `TRANSITIONS`; `pass` is what a crossing costs, Infinity where there is none. */
 export interface TransitionTable {
   readonly move: Float64Array;
   readonly kinds: Uint8Array;
+  readonly pass: Float64Array;
   readonly stays: Stays;
 }
 
@@ -33,6 +34,19 @@ export interface Stays {
   /** What it does to the window of the position: where the hand may open, and where positions are closed. */
   readonly open: readonly Staying[];
   readonly closed: readonly Staying[];
+}
+
+/** What it costs to come to a new position, by a crossing or without. `unneeded` is what each kind of transition costs more where it is not needed. */
+export function movePrice(table: TransitionTable, unneeded: Float64Array | undefined, pair: number): number {
+  const [plain, crossed] = [table.move[pair] as number, table.pass[pair] as number];
+  if (!unneeded) return Math.min(plain, crossed);
+  return Math.min(plain + (unneeded[table.kinds[pair] as number] as number), crossed + (unneeded[PASS] as number));
+}
+
+/** Whether the cheaper way is a crossing. */
+export function movesByCrossing(table: TransitionTable, unneeded: Float64Array | undefined, pair: number): boolean {
+  const more = (kind: number): number => unneeded?.[kind] ?? 0;
+  return (table.pass[pair] as number) + more(PASS) < (table.move[pair] as number) + more(table.kinds[pair] as number);
 }
 
 /** All grips of a passage in one view with what they and the transitions between them cost. */
@@ -154,6 +168,7 @@ function narrowTable(
   return {
     move: Float64Array.from(pairs, (pair) => table.move[pair] as number),
     kinds: Uint8Array.from(pairs, (pair) => table.kinds[pair] as number),
+    pass: Float64Array.from(pairs, (pair) => table.pass[pair] as number),
     stays: narrowStays(table.stays, before, now),
   };
 }
@@ -221,15 +236,17 @@ function transitionTable(
   widest: number,
 ): TransitionTable {
   const size = from.length * to.length;
-  const [move, kinds] = [new Float64Array(size), new Uint8Array(size)];
+  const [move, kinds, pass] = [new Float64Array(size), new Uint8Array(size), new Float64Array(size)];
   from.forEach((a, p) =>
     to.forEach((b, q) => {
+      const pair = p * to.length + q;
       const [kind, cost] = moveCost(setting, meeting, a, b);
-      move[p * to.length + q] = cost;
-      kinds[p * to.length + q] = TRANSITIONS.indexOf(kind);
+      move[pair] = cost;
+      kinds[pair] = TRANSITIONS.indexOf(kind);
+      pass[pair] = passCost(setting, meeting, a, b);
     }),
   );
-  return { move, kinds, stays: staysOf(setting, meeting, from, to, widest) };
+  return { move, kinds, pass, stays: staysOf(setting, meeting, from, to, widest) };
 }
 
 function staysOf(
@@ -254,7 +271,7 @@ function staysOf(
       const staying = (most: number): Staying =>
         windows.staying(shift + b.low - a.low, shift + b.high - a.high, most - (b.high - b.low));
       const prices = { down: price(growth(travel, 1, 0)), up: price(growth(travel, 0, 1)) };
-      return [{ q, cost, ...prices, open: staying(widest), closed: staying(0) }];
+      return [{ q, cost, ...prices, open: staying(widest), closed: staying(Math.min(widest, b.high - b.low)) }];
     });
   });
   const stays = rows.flat();
@@ -274,11 +291,15 @@ function stayCost(setting: Setting, meeting: Meeting, a: Grip, b: Grip): number 
   return tallyStay(tally, setting, meeting, a, b) ? totalCost(tally) : Infinity;
 }
 
-/** The cheapest way to a new position: a plain move, or a crossing where the level has it. */
+/** The way to a new position without a crossing. */
 function moveCost(setting: Setting, meeting: Meeting, a: Grip, b: Grip): readonly [Transition, number] {
-  const plain = costTally(setting.demands.weights);
-  const kind = tallyMove(plain, setting, meeting, a, b);
-  const pass = costTally(setting.demands.weights);
-  if (!tallyPass(pass, setting, meeting, a, b) || totalCost(pass) >= totalCost(plain)) return [kind, totalCost(plain)];
-  return ['pass', totalCost(pass)];
+  const tally = costTally(setting.demands.weights);
+  const kind = tallyMove(tally, setting, meeting, a, b);
+  return [kind, totalCost(tally)];
+}
+
+/** The way there by a crossing, where the level has it. */
+function passCost(setting: Setting, meeting: Meeting, a: Grip, b: Grip): number {
+  const tally = costTally(setting.demands.weights);
+  return tallyPass(tally, setting, meeting, a, b) ? totalCost(tally) : Infinity;
 }

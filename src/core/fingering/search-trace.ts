@@ -1,11 +1,12 @@
 import type { Grip } from './grip';
-import type { Lattice } from './lattice';
+import { movesByCrossing, type TransitionTable } from './lattice';
 import { TRANSITIONS, type Transition } from './meeting';
 import type { Path, PlannedGrip } from './plan-path';
 import type { Search } from './search';
 
 /** The way back from the best state of the last event. */
-export function trace({ lattice, backs, values, alive, count, windows }: Search): Path {
+export function trace(search: Search): Path {
+  const { lattice, backs, values, alive, count, windows } = search;
   let state = alive[0] as number;
   for (let a = 1; a < count; a += 1) {
     const other = alive[a] as number;
@@ -22,7 +23,7 @@ export function trace({ lattice, backs, values, alive, count, windows }: Search)
       grip,
       index: g,
       transition: transitionOf(
-        lattice,
+        search,
         t,
         g,
         back < 0 ? null : { state: back >> 1, stayed: back % 2 === 1, windows: windows.count },
@@ -36,7 +37,7 @@ export function trace({ lattice, backs, values, alive, count, windows }: Search)
 }
 
 function transitionOf(
-  lattice: Lattice,
+  { lattice, extra }: Search,
   t: number,
   g: number,
   from: { readonly state: number; readonly stayed: boolean; readonly windows: number } | null,
@@ -44,6 +45,8 @@ function transitionOf(
   if (from === null) return 'begin';
   if (from.stayed) return 'stay';
   const before = Math.floor(from.state / from.windows);
-  const now = lattice.grips[t]?.length ?? 0;
-  return TRANSITIONS[lattice.transitions[t]?.kinds[before * now + g] as number] as Transition;
+  const pair = before * (lattice.grips[t]?.length ?? 0) + g;
+  return movesByCrossing(lattice.transitions[t] as TransitionTable, extra.technique?.transitions[t], pair)
+    ? 'pass'
+    : (TRANSITIONS[lattice.transitions[t]?.kinds[pair] as number] as Transition);
 }

@@ -1,5 +1,5 @@
 import type { Grip } from './grip';
-import type { Lattice, TransitionTable } from './lattice';
+import { movePrice, type Lattice, type TransitionTable } from './lattice';
 import type { Extra, Path } from './plan-path';
 import { beginSearch, endsOf, type Ends, type Search } from './search';
 import { trace } from './search-trace';
@@ -100,9 +100,7 @@ function moveOn(search: Search, onward: Onward, { p, first, end, opens }: FromGr
   for (let q = 0; q < size; q += 1) {
     const spread = (now.high[q] as number) - (now.low[q] as number);
     const own = (price[q] as number) + (changed && changed[q] === 1 ? opens : 0);
-    const pair = p * size + q;
-    const technique = unneeded ? (unneeded[table.kinds[pair] as number] as number) : 0;
-    const cost = reached + (table.move[pair] as number) + technique + openCost * spread + own;
+    const cost = reached + movePrice(table, unneeded, p * size + q) + openCost * spread + own;
     const target = q * windows.count;
     if (cost < (nextValues[target] as number)) {
       nextValues[target] = cost;
@@ -157,7 +155,7 @@ function worthGoingOn({ lattice, extra, nextValues, nextBest, windows, growing }
   let dearest = 0;
   for (let q = 0; q < low.length; q += 1) {
     const cost =
-      (table.move[p * low.length + q] as number) + lattice.openCost * ((high[q] as number) - (low[q] as number));
+      movePrice(table, undefined, p * low.length + q) + lattice.openCost * ((high[q] as number) - (low[q] as number));
     if (cost > dearest) dearest = cost;
   }
   const unneeded = extra.technique?.dearest ?? 0;
