@@ -2,25 +2,11 @@ import { USUAL_PLAYER } from '@/core/fingering';
 import { describe, expect, it } from '@jest/globals';
 import { DEMO_FILES, demoFile } from '../../tests/support/demo-pieces';
 import { bytesOf } from '../../tests/support/build-piece';
+import { USUAL_BENCH as USUAL } from '../../tests/support/bench-options';
 import { open } from '../../tests/support/open';
 import { createCoreService } from './core-service';
-import { ID_PREFIXES, type Answer, type BenchPageOptions, type BenchOptions } from './protocol';
+import { ID_PREFIXES, type Answer, type BenchPageOptions } from './protocol';
 
-const USUAL: BenchOptions = {
-  to: null,
-  direction: 'nearest',
-  octaveRight: 0,
-  octaveLeft: 0,
-  spelling: 'strict',
-  courtesy: 'bar',
-  sixth: 'natural',
-  seventh: 'raised',
-  fingering: 'plan',
-  player: USUAL_PLAYER,
-  keyboard: 88,
-  respelled: [],
-  decisions: { fingers: [], aside: [] },
-};
 const PAGE: BenchPageOptions = { view: 'both', columns: 30, labels: [], marks: [], tracks: 'shown' };
 const source = (id: string, ownKey: string | null = null) => ({ musicXml: demoFile(id), ownKey, part: null });
 

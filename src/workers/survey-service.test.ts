@@ -2,26 +2,12 @@ import { describe, expect, it } from '@jest/globals';
 import { USUAL_PLAYER } from '@/core/fingering';
 import { ladderOf } from '@/core/views';
 import { demoFile } from '../../tests/support/demo-pieces';
+import { USUAL_BENCH as USUAL } from '../../tests/support/bench-options';
 import { open, USUAL as CORE_USUAL } from '../../tests/support/open';
 import { createCoreService } from './core-service';
 import { createFitService } from './fit-service';
 import type { Answer, BenchOptions, SurveyKey } from './protocol';
 
-const USUAL: BenchOptions = {
-  to: null,
-  direction: 'nearest',
-  octaveRight: 0,
-  octaveLeft: 0,
-  spelling: 'strict',
-  courtesy: 'bar',
-  sixth: 'natural',
-  seventh: 'raised',
-  fingering: 'plan',
-  player: USUAL_PLAYER,
-  keyboard: 88,
-  respelled: [],
-  decisions: { fingers: [], aside: [] },
-};
 const source = (id: string) => ({ musicXml: demoFile(id), ownKey: null, part: null });
 
 function valueOf<T>(answer: Answer<T>): T {

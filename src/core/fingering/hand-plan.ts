@@ -40,7 +40,7 @@ function masksOf(passage: Passage, fingering: Fingering): readonly number[] {
 /** What a plan rests on beside the cost of the hand. */
 export interface PlanOptions {
   /** Fingers that are kept unless a change is worth it, printed ones and those of other keys; null where there are none. */
-  readonly printed?: Fingering;
+  readonly kept?: Fingering;
   /** Fingers that stay whatever they cost, and cost no change; null at notes that are left to the plan. */
   readonly given?: Fingering;
   readonly guide?: Guide;
@@ -51,14 +51,14 @@ export interface PlanOptions {
 
 /** Plans the fingers of a passage in a view. */
 export function planHand(passage: Passage, view: View, demands: Demands, options: PlanOptions = {}): HandPlan {
-  const { printed, given, likely } = options;
+  const { kept, given, likely } = options;
   const whole = latticeOf(passage, view, demands);
   const places = given && isKnown(given) ? placesOf(whole, given) : null;
   const lattice = places ? narrowed(whole, places) : whole;
   const rounds = options.rounds ?? (likely ? ROUNDS_NEAR_LIKELY : undefined);
   const path = solveConsistent(lattice, openGroups(passage, given), extraOf(lattice, options), {
     ...(rounds === undefined ? {} : { rounds }),
-    likely: likely ? masksOf(passage, over(over(likely, printed ?? []), given ?? [])) : null,
+    likely: likely ? masksOf(passage, over(over(likely, kept ?? []), given ?? [])) : null,
   });
   return finished(whole, places ? inWhole(path.steps, places) : path.steps, path.cost, path.bound);
 }
@@ -71,8 +71,8 @@ function openGroups(passage: Passage, given: Fingering | undefined): Groups {
   return groups.filter((group) => group.some(isOpen));
 }
 
-function extraOf(lattice: Lattice, { printed, given, guide }: PlanOptions): Extra {
-  const edits = printed ? editsFrom(lattice, given ? over(printed, given) : printed) : NO_EXTRA;
+function extraOf(lattice: Lattice, { kept, given, guide }: PlanOptions): Extra {
+  const edits = kept ? editsFrom(lattice, given ? over(kept, given) : kept) : NO_EXTRA;
   const layers = [edits.own, guide && guide.fingers.size > 0 ? guideCosts(lattice, guide.fingers) : null].filter(
     (layer) => layer !== null,
   );

@@ -1,5 +1,5 @@
 import type { Grip } from './grip';
-import { movesByCrossing, type TransitionTable } from './lattice';
+import { movesByCrossing, type TransitionTable } from './transition-table';
 import { TRANSITIONS, type Transition } from './meeting';
 import type { Path, PlannedGrip } from './plan-path';
 import type { Search } from './search';

@@ -1,8 +1,9 @@
 import type { Grip } from './grip';
-import { movePrice, type Lattice, type TransitionTable } from './lattice';
+import type { Lattice } from './lattice';
 import type { Extra, Path } from './plan-path';
 import { beginSearch, endsOf, type Ends, type Search } from './search';
 import { trace } from './search-trace';
+import { movePrice, type TransitionTable } from './transition-table';
 import type { Staying } from './windows';
 
 /** The cheapest way through a lattice, exactly, by dynamic programming (`README.md` draws its states). O(events x grips² x openings²) time at most. */

@@ -83,13 +83,15 @@ export function baselineOf(passage: Passage, demands: Demands): HandBaseline {
     needed,
     asPrinted: complete,
     // Where nothing is printed the completed fingers are the neutral plan itself.
-    neutral: isPrinted ? planHand(passage, view, demands, { printed, guide, likely: complete.fingering }) : complete,
+    neutral: isPrinted
+      ? planHand(passage, view, demands, { kept: printed, guide, likely: complete.fingering })
+      : complete,
   };
 }
 
 /** The fingers of whole positions, apart from those next to a crossing. */
 function uncrossedPositions({ steps, fingering, lattice: { passage } }: HandPlan, which: 'closed' | 'all'): Fingering {
-  const closed: Fingering[number][] = fingering.map(() => null);
+  const found: Fingering[number][] = fingering.map(() => null);
   const starts = steps.flatMap(({ transition }, t) => (transition === 'stay' ? [] : [t]));
   starts.forEach((from, i) => {
     const next = starts[i + 1] ?? steps.length;
@@ -97,9 +99,9 @@ function uncrossedPositions({ steps, fingering, lattice: { passage } }: HandPlan
     const isCrossed = steps[from]?.transition === 'pass' || steps[next]?.transition === 'pass';
     if (isCrossed || (which === 'closed' && last?.low !== last?.high)) return;
     for (let t = from; t < next; t += 1)
-      for (const note of struckAt(passage, t)) closed[note] = fingering[note] as Fingering[number];
+      for (const note of struckAt(passage, t)) found[note] = fingering[note] as Fingering[number];
   });
-  return closed;
+  return found;
 }
 
 /** The plan for some keys: printed fingers are kept or changed a run at a time; those of closed positions stay where they can be played. `given` are fingers
@@ -108,7 +110,7 @@ export function planInKey(baseline: HandBaseline, midis: readonly number[], give
   const { passage, demands, printed, closed, usual, neutral, needed } = baseline;
   const view = realView(passage, midis);
   const options = {
-    ...(isKnown(usual) ? { printed: usual } : {}),
+    ...(isKnown(usual) ? { kept: usual } : {}),
     guide: {
       fingers: standardFingers(passage, demands.player.level, midis, printed),
       technique: techniqueOf({ passage, demands }, needed, given),
@@ -171,7 +173,12 @@ function isDoubtful({ printed, neutral }: HandBaseline, { fingering }: HandPlan)
 function colourless({ baseline, view }: Pick<HandStudy, 'baseline' | 'view'>): HandPlan {
   const { passage, demands, printed, neutral, needed } = baseline;
   const guide = { fingers: new Map(), technique: techniqueOf({ passage, demands }, needed) };
-  return planHand(passage, colourlessView(view), demands, { printed, guide, likely: neutral.fingering, rounds: 0 });
+  return planHand(passage, colourlessView(view), demands, {
+    kept: printed,
+    guide,
+    likely: neutral.fingering,
+    rounds: 0,
+  });
 }
 
 /** A hand whose fingers stay as they are printed, whatever they cost; what is not printed is filled in. */

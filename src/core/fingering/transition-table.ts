@@ -1,0 +1,165 @@
+/* eslint max-params: ["error", 6] -- asked for every pair of grips of every two events: an object made for each call would cost more than the sum */
+import type { Grip } from './grip';
+import { growth, PASS, TRANSITIONS, middle, type Transition, type Meeting } from './meeting';
+import { tallyMove } from './move-cost';
+import { tallyPass } from './pass-cost';
+import type { Setting } from './setting';
+import { tallyStay } from './stay-cost';
+import { costTally, RULE, totalCost } from './tally';
+import { windowsOf, type Staying } from './windows';
+
+/** What the transitions between the grips of two moments cost. Moving is possible between any two: one entry a pair, at `grip before * grips now + grip now`.
+ * `kinds` tells how the hand moves without a crossing, as an index into `TRANSITIONS`; `pass` is what a crossing costs, Infinity where there is none. */
+export interface TransitionTable {
+  readonly move: Float64Array;
+  readonly kinds: Uint8Array;
+  readonly pass: Float64Array;
+  readonly stays: Stays;
+}
+
+/** Where the hand can stay, in rows of the grip before: those of grip `p` are the entries from `starts[p]` up to `starts[p + 1]`. */
+export interface Stays {
+  readonly starts: Int32Array;
+  /** The grip now, and what it costs to stay. */
+  readonly to: Int32Array;
+  readonly cost: Float64Array;
+  /** What each letter costs by which the position grows at its lower and at its upper end. */
+  readonly down: Float64Array;
+  readonly up: Float64Array;
+  /** What it does to the window of the position: where the hand may open, and where positions are closed. */
+  readonly open: readonly Staying[];
+  readonly closed: readonly Staying[];
+}
+
+/** What it costs to come to a new position, by a crossing or without. `unneeded` is what each kind of transition costs more where it is not needed. */
+export function movePrice(table: TransitionTable, unneeded: Float64Array | undefined, pair: number): number {
+  const [plain, crossed] = [table.move[pair] as number, table.pass[pair] as number];
+  if (!unneeded) return Math.min(plain, crossed);
+  return Math.min(plain + (unneeded[table.kinds[pair] as number] as number), crossed + (unneeded[PASS] as number));
+}
+
+/** Whether the cheaper way is a crossing. */
+export function movesByCrossing(table: TransitionTable, unneeded: Float64Array | undefined, pair: number): boolean {
+  const more = (kind: number): number => unneeded?.[kind] ?? 0;
+  return (table.pass[pair] as number) + more(PASS) < (table.move[pair] as number) + more(table.kinds[pair] as number);
+}
+
+/** What a hand of these grips pays to come to those, in a position that may be so many letters wider than five. */
+export function transitionTable(
+  setting: Setting,
+  meeting: Meeting,
+  from: readonly Grip[],
+  to: readonly Grip[],
+  widest: number,
+): TransitionTable {
+  const size = from.length * to.length;
+  const [move, kinds, pass] = [new Float64Array(size), new Uint8Array(size), new Float64Array(size)];
+  from.forEach((a, p) =>
+    to.forEach((b, q) => {
+      const pair = p * to.length + q;
+      const [kind, cost] = moveCost(setting, meeting, a, b);
+      move[pair] = cost;
+      kinds[pair] = TRANSITIONS.indexOf(kind);
+      pass[pair] = passCost(setting, meeting, a, b);
+    }),
+  );
+  return { move, kinds, pass, stays: staysOf(setting, meeting, from, to, widest) };
+}
+
+function staysOf(
+  setting: Setting,
+  meeting: Meeting,
+  from: readonly Grip[],
+  to: readonly Grip[],
+  widest: number,
+): Stays {
+  const { weights } = setting.demands;
+  const [open, contract] = [weights[RULE.open] as number, weights[RULE.contract] as number];
+  const price = ([opened, contracted]: readonly [number, number]): number => open * opened + contract * contracted;
+  const windows = windowsOf(widest);
+  const shift = meeting.after.base - meeting.before.base;
+  const middles = to.map((grip) => middle(grip, meeting.to));
+  const rows = from.map((a) => {
+    const middleBefore = middle(a, meeting.from);
+    return to.flatMap((b, q) => {
+      const cost = stayCost(setting, meeting, a, b);
+      if (cost === Infinity) return [];
+      const travel = (middles[q] as number) - middleBefore;
+      const staying = (most: number): Staying =>
+        windows.staying(shift + b.low - a.low, shift + b.high - a.high, most - (b.high - b.low));
+      const prices = { down: price(growth(travel, 1, 0)), up: price(growth(travel, 0, 1)) };
+      return [{ q, cost, ...prices, open: staying(widest), closed: staying(Math.min(widest, b.high - b.low)) }];
+    });
+  });
+  const stays = rows.flat();
+  return {
+    starts: startsOf(rows.map(({ length }) => length)),
+    to: Int32Array.from(stays, ({ q }) => q),
+    cost: Float64Array.from(stays, ({ cost }) => cost),
+    down: Float64Array.from(stays, ({ down }) => down),
+    up: Float64Array.from(stays, ({ up }) => up),
+    open: stays.map((stay) => stay.open),
+    closed: stays.map((stay) => stay.closed),
+  };
+}
+
+function stayCost(setting: Setting, meeting: Meeting, a: Grip, b: Grip): number {
+  const tally = costTally(setting.demands.weights);
+  return tallyStay(tally, setting, meeting, a, b) ? totalCost(tally) : Infinity;
+}
+
+/** The way to a new position without a crossing. */
+function moveCost(setting: Setting, meeting: Meeting, a: Grip, b: Grip): readonly [Transition, number] {
+  const tally = costTally(setting.demands.weights);
+  const kind = tallyMove(tally, setting, meeting, a, b);
+  return [kind, totalCost(tally)];
+}
+
+/** The way there by a crossing, where the level has it. */
+function passCost(setting: Setting, meeting: Meeting, a: Grip, b: Grip): number {
+  const tally = costTally(setting.demands.weights);
+  return tallyPass(tally, setting, meeting, a, b) ? totalCost(tally) : Infinity;
+}
+
+/** The table with only some of the grips before and now, named by their places; `size` is how many there are now. */
+export function narrowTable(
+  table: TransitionTable,
+  before: readonly number[],
+  now: readonly number[],
+  size: number,
+): TransitionTable {
+  const pairs = before.flatMap((p) => now.map((q) => p * size + q));
+  return {
+    move: Float64Array.from(pairs, (pair) => table.move[pair] as number),
+    kinds: Uint8Array.from(pairs, (pair) => table.kinds[pair] as number),
+    pass: Float64Array.from(pairs, (pair) => table.pass[pair] as number),
+    stays: narrowStays(table.stays, before, now),
+  };
+}
+
+function narrowStays(stays: Stays, before: readonly number[], now: readonly number[]): Stays {
+  const places = new Map(now.map((q, i) => [q, i]));
+  const rows = before.map((p) => {
+    const row: number[] = [];
+    for (let i = stays.starts[p] as number; i < (stays.starts[p + 1] as number); i += 1)
+      if (places.has(stays.to[i] as number)) row.push(i);
+    return row;
+  });
+  const kept = rows.flat();
+  return {
+    starts: startsOf(rows.map(({ length }) => length)),
+    to: Int32Array.from(kept, (i) => places.get(stays.to[i] as number) as number),
+    cost: Float64Array.from(kept, (i) => stays.cost[i] as number),
+    down: Float64Array.from(kept, (i) => stays.down[i] as number),
+    up: Float64Array.from(kept, (i) => stays.up[i] as number),
+    open: kept.map((i) => stays.open[i] as Staying),
+    closed: kept.map((i) => stays.closed[i] as Staying),
+  };
+}
+
+/** Where each row begins, and where the last one ends. */
+function startsOf(lengths: readonly number[]): Int32Array {
+  const starts = new Int32Array(lengths.length + 1);
+  lengths.forEach((length, i) => (starts[i + 1] = (starts[i] as number) + length));
+  return starts;
+}
