@@ -6,7 +6,7 @@ import { USUAL_BENCH as USUAL } from '../../tests/support/bench-options';
 import { open, USUAL as CORE_USUAL } from '../../tests/support/open';
 import { createCoreService } from './core-service';
 import { createFitService } from './fit-service';
-import type { Answer, BenchOptions, SurveyKey } from './protocol';
+import type { Answer, SurveyKey } from './protocol';
 
 const source = (id: string) => ({ musicXml: demoFile(id), ownKey: null, part: null });
 
