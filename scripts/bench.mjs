@@ -1,4 +1,5 @@
-// Measures speed on this machine, in one run: figures are milliseconds, and ratios where machines would differ.
+// Measures speed on this machine, in one run: figures are milliseconds, and ratios where machines would differ. `npm run bench -- against REVISION`
+// measures planning alone, here and at a revision.
 import './lib/typescript.mjs';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -6,6 +7,7 @@ import { ensureBuilt } from './lib/build.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
 import { ROOT } from './lib/run.mjs';
 import { freePort, serve } from './lib/server.mjs';
+import { measureAgainst } from './bench/against.mjs';
 import { measureCore, plainLoadMs } from './bench/core.mjs';
 import { measureFingerings, measureFlags, measureSpeed } from './bench/hands.mjs';
 import { countPresses, measureEntering } from './bench/entering.mjs';
@@ -21,6 +23,12 @@ const print = (heading, figures) => {
   console.log(`\n${heading}`);
   for (const [what, figure] of figures) console.log(`  ${what.padEnd(64)}${figure}`);
 };
+
+const [what, revision] = process.argv.slice(2);
+if (what === 'against') {
+  print(`Planning, warm, medians in Node, two hands of 32 bars, against ${revision}:`, measureAgainst(revision));
+  process.exit();
+}
 
 print('Core, Lantern Walk (8 bars, two hands), median of 40 runs in Node:', await measureCore(piece));
 print('Fingers against published ones (Hanon 1873, nos 39–41, from memory), two octaves:', measureFingerings());

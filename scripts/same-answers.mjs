@@ -1,9 +1,8 @@
 // npm run same-answers -- REVISION: asks the scripting interface as it is here and as it was at a revision for reports, ladders and files of all demo
 // pieces in all keys, and says which answers are not the same to the byte. For changes that should change nothing.
-import { spawn, spawnSync } from 'node:child_process';
-import { mkdtempSync, readdirSync, rmSync, symlinkSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { spawn } from 'node:child_process';
 import { join } from 'node:path';
+import { unpackedAt } from './lib/revision.mjs';
 import { ROOT } from './lib/run.mjs';
 
 const [revision] = process.argv.slice(2);
@@ -12,16 +11,8 @@ if (!revision) {
   process.exit(2);
 }
 
-const then = mkdtempSync(join(tmpdir(), 'new-thumb-then-'));
-const unpacked = spawnSync('sh', ['-c', 'git archive "$1" | tar -x -C "$2"', 'sh', revision, then], {
-  cwd: ROOT,
-  stdio: 'inherit',
-});
-if (unpacked.status !== 0 || readdirSync(then).length === 0) {
-  console.error(`There is no revision ${revision} here.`);
-  process.exit(2);
-}
-symlinkSync(join(ROOT, 'node_modules'), join(then, 'node_modules'));
+const then = unpackedAt(revision);
+if (!then) process.exit(2);
 
 /** All answers of the sources in a tree, by what was asked. Both are asked about the pieces as they are here. */
 function answersOf(tree) {
@@ -51,8 +42,8 @@ function answersOf(tree) {
   });
 }
 
-const [before, now] = await Promise.all([answersOf(then), answersOf(ROOT)]);
-rmSync(then, { recursive: true });
+const [before, now] = await Promise.all([answersOf(then.tree), answersOf(ROOT)]);
+then.remove();
 const different = [...new Set([...before.keys(), ...now.keys()])].filter(
   (asked) => before.get(asked) !== now.get(asked),
 );

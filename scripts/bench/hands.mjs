@@ -1,6 +1,8 @@
-import { exercises, seeded } from '../fit/exercises.mjs';
+import { exercises } from '../fit/exercises.mjs';
+import { seeded } from '../lib/seeded.mjs';
 import foldWeights from '../fit/fold-weights.json' with { type: 'json' };
 import { median } from './figures.mjs';
+import { tune, twoHands } from './made-pieces.mjs';
 
 const finger = await import('../../src/core/fingering/index.ts');
 const force = await import('../../src/core/forced/index.ts');
@@ -93,40 +95,6 @@ export function measureFlags() {
     ];
   });
 }
-
-const LETTERS = ['C4', 'D4', 'E4', 'F4', 'G4', 'A4', 'B4', 'C5', 'D5', 'E5'];
-const CHORDS = [
-  ['C3', 'E3', 'G3'],
-  ['B2', 'F3', 'G3'],
-  ['C3', 'F3', 'A3'],
-  ['D3', 'F3', 'A3'],
-];
-
-function tune(random, bars) {
-  let at = Math.floor(random() * 5);
-  const bar = () =>
-    Array.from({ length: 6 }, (_, i) => {
-      const step = random() < 0.6 ? 1 : random() < 0.7 ? 2 : 3;
-      at = Math.max(0, Math.min(9, at + (random() < 0.5 ? step : -step)));
-      return `${LETTERS[at]}${i < 4 ? 'e' : 'q'}`;
-    }).join(' ');
-  return Array.from({ length: bars }, bar).join(' | ');
-}
-
-function accompaniment(random, bars) {
-  const bar = () => {
-    const chord = CHORDS[Math.floor(random() * 4)];
-    return random() < 0.5
-      ? `${chord.join('+')}h ${chord.join('+')}h`
-      : `${chord[0]}q ${chord[2]}q ${chord[1]}q ${chord[2]}q`;
-  };
-  return Array.from({ length: bars }, bar).join(' | ');
-}
-
-export const twoHands = (bars, seed) => {
-  const random = seeded(seed);
-  return musicXml({ right: tune(random, bars), left: accompaniment(random, bars), mode: 'major' });
-};
 
 function pieceOf(text) {
   return job.openPiece(new TextEncoder().encode(text), { format: null, key: null, part: null }).value;

@@ -1,7 +1,7 @@
 // The whole shelf asked at once, and a survey, in the browser.
 import puppeteer from 'puppeteer-core';
 import { launchOptions } from '../lib/chromium.mjs';
-import { twoHands } from './hands.mjs';
+import { twoHands } from './made-pieces.mjs';
 
 const PIECES = 1000;
 const LEAST_BARS = 8;

@@ -1,6 +1,7 @@
 // What the weights are fitted on: published scales and arpeggios, the chromatic scale, small patterns of the trade, and tunes in one
 // closed position, which must keep the closed hand.
 import '../lib/typescript.mjs';
+import { seeded } from '../lib/seeded.mjs';
 
 const finger = await import('../../src/core/fingering/index.ts');
 const scales = await import('../../tests/support/scales.ts');
@@ -135,14 +136,6 @@ function walk(random) {
     places.push(Math.max(0, Math.min(4, places.at(-1) + (random() < 0.5 ? step : -step))));
   }
   return places;
-}
-
-export function seeded(seed) {
-  let state = seed;
-  return () => {
-    state = (state * 1103515245 + 12345) % 2147483648;
-    return state / 2147483648;
-  };
 }
 
 function prepared(exercise) {

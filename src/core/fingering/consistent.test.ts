@@ -48,7 +48,7 @@ function cheapestAlike(lattice: Lattice, groups: Groups): number {
       const usual = chosen[groups.findIndex((own) => own.includes(t))];
       return Float64Array.from(grips, ({ mask }) => (usual === undefined || mask === usual ? 0 : CONSISTENCY));
     });
-    return solve(lattice, { ...NO_EXTRA, trial }).cost;
+    return solve(lattice, { ...NO_EXTRA, own: trial }).cost;
   };
   return choose([]);
 }

@@ -1,8 +1,11 @@
+import { memoOf } from '../base';
 import { CONSISTENCY } from './rules.table';
 import type { Grip } from './grip';
 import type { Lattice } from './lattice';
 import type { Extra, Path } from './plan-path';
-import { solve } from './solve';
+import { searchThrough } from './search';
+import { costOf, gripsOnTheWay, trace } from './search-trace';
+import { goThrough } from './solve';
 
 /** A plan in which like moments have like fingers wherever that is worth it. `cost` includes what differs; no plan costs less
  * than `bound`: where both are equal the plan is proved to be the best. */
@@ -53,90 +56,122 @@ export function solveConsistent(
     likely = null,
   }: { readonly rounds?: number; readonly likely?: readonly number[] | null } = {},
 ): ConsistentPath {
-  const free = solve(lattice, extra);
-  let best = { steps: free.steps, cost: free.cost + apartCost(free, groups) };
+  if (lattice.keysDown.length === 0) return { steps: [], cost: 0, bound: 0 };
+  const search = searchThrough(lattice, extra);
+  const masks = lattice.grips.map((grips) => masksOf(grips).all);
+  // The grips of the cheapest way, its fingers, and its cost without what was tried.
+  const wayWith = (trial: Layer | null): Way => {
+    const end = goThrough(search, trial);
+    const grips = gripsOnTheWay(search, end);
+    const cost = costOf(search, end);
+    return { grips, masks: grips.map((g, t) => masks[t]?.[g] as number), cost, path: () => trace(search, end) };
+  };
+  const free = wayWith(null);
+  let usualOfBest = usualMasks(free, groups);
+  let best: Path = { steps: free.path().steps, cost: free.cost + apartCost(free, groups, usualOfBest) };
   let bound = free.cost;
   const tried = new Set<string>();
-  const trial = lattice.grips.map((grips) => new Float64Array(grips.length));
-  // Follows the usual fingers of a path to those of the next, so many times at most.
+  const trial = layerFor(lattice, groups);
+  // Follows the usual fingers of a way to those of the next, so many times at most.
   const improve = (start: readonly number[], times: number): void => {
     for (let usual = start, time = 0; time < times && !tried.has(usual.join()); time += 1) {
       tried.add(usual.join());
-      fillTrials(lattice, groups, usual, trial);
-      const path = solve(lattice, { ...extra, trial });
-      const cost = withoutOwn(path, trial) + apartCost(path, groups);
-      if (cost < best.cost - NEAR) best = { steps: path.steps, cost };
-      usual = usualMasks(path, groups);
+      wishFor(masks, groups, usual, trial);
+      const way = wayWith(trial);
+      usual = usualMasks(way, groups);
+      const cost = costWithout(way, trial) + apartCost(way, groups, usual);
+      if (cost >= best.cost - NEAR) continue;
+      best = { steps: way.path().steps, cost };
+      usualOfBest = usual;
     }
   };
   if (best.cost - bound > NEAR && likely)
     improve(
-      groups.map((group) => mostCommon(group.map((t) => likely[t] as number))),
+      groups.map((group) => mostCommon(group, likely)),
       TO_THE_END,
     );
   if (best.cost - bound > NEAR) improve(usualMasks(free, groups), TO_THE_END);
 
-  const prices = lattice.grips.map((grips) => new Float64Array(grips.length));
-  let path = free;
+  const prices = layerFor(lattice, groups);
+  let way = free;
   let betterAt = 0;
   for (let round = 0; round < rounds && round - betterAt < PATIENCE && best.cost - bound > NEAR; round += 1) {
-    if (round > 0) path = solve(lattice, { ...extra, trial: prices });
+    if (round > 0) way = wayWith(prices);
     const apart = groups.map((group) => cheapestApart(lattice, group, prices));
-    const value = path.cost + apart.reduce((sum, { cost }) => sum + cost, 0);
+    const value = way.cost + apart.reduce((sum, { cost }) => sum + cost, 0);
     bound = Math.max(bound, value);
     const cost = best.cost;
-    improve(
-      apart.map(({ usual }) => usual),
-      ONCE,
-    );
+    const moves = partings(groups, way, apart);
+    // Before anything has a price, the groups have no wish of their own.
+    if (round > 0)
+      improve(
+        apart.map(({ usual }) => usual),
+        ONCE,
+      );
     if (best.cost < cost - NEAR) betterAt = round;
-    raise(lattice, groups, { path, apart, prices, gap: best.cost - value });
+    raise(masks, moves, prices, best.cost - value);
   }
-  improve(usualMasks(best, groups), TO_THE_END);
+  improve(usualOfBest, TO_THE_END);
   return { ...best, bound: Math.min(bound, best.cost) };
 }
 
-/** One entry a grip of each event. */
-type Own = readonly Float64Array[];
-
-function withoutOwn(path: Path, own: Own): number {
-  return path.steps.reduce((cost, { index }, t) => cost - (own[t]?.[index] as number), path.cost);
+/** A way through the lattice: the grip of each event by its place, and its fingers as bits. `path` is the whole of it, as long as nothing else was searched. */
+interface Way {
+  readonly grips: Int32Array;
+  readonly masks: Int32Array;
+  readonly cost: number;
+  readonly path: () => Path;
 }
 
-function apartCost(path: Path, groups: Groups): number {
-  const usual = usualMasks(path, groups);
-  const apart = groups.map((group, c) => group.filter((t) => maskAt(path, t) !== usual[c]).length);
-  return CONSISTENCY * apart.reduce((sum, count) => sum + count, 0);
+/** What grips cost on top, one entry a grip of each event that has any like it. */
+type Layer = readonly (Float64Array | undefined)[];
+
+function layerFor({ grips }: Lattice, groups: Groups): Layer {
+  const layer: (Float64Array | undefined)[] = grips.map(() => undefined);
+  for (const t of groups.flat()) layer[t] = new Float64Array((grips[t] as readonly Grip[]).length);
+  return layer;
 }
 
-function maskAt(path: Pick<Path, 'steps'>, t: number): number {
-  return (path.steps[t] as Path['steps'][number]).grip.mask;
+/** The fingers of all grips of an event as bits; and each kind of them once, with the place of a grip that has them. Grips that differ in held keys or in
+ * reading are of one kind, and have the same price. */
+const masksOf = memoOf((grips: readonly Grip[]) => {
+  const all = Int32Array.from(grips, ({ mask }) => mask);
+  const kinds = [...new Map(grips.map(({ mask }, g) => [mask, g]))].map(([mask, grip]) => ({ mask, grip }));
+  return { all, kinds };
+});
+
+function costWithout({ cost, grips }: Way, layer: Layer): number {
+  return grips.reduce((rest, g, t) => rest - (layer[t]?.[g] ?? 0), cost);
+}
+
+function apartCost({ masks }: Way, groups: Groups, usual: readonly number[]): number {
+  let apart = 0;
+  groups.forEach((group, c) => {
+    for (const t of group) if (masks[t] !== usual[c]) apart += 1;
+  });
+  return CONSISTENCY * apart;
 }
 
 /** The most common fingers of each group; of equally common ones those that come first. */
-function usualMasks(path: Pick<Path, 'steps'>, groups: Groups): readonly number[] {
-  return groups.map((group) => mostCommon(group.map((t) => maskAt(path, t))));
+function usualMasks({ masks }: Way, groups: Groups): readonly number[] {
+  return groups.map((group) => mostCommon(group, masks));
 }
 
-function mostCommon(masks: readonly number[]): number {
+function mostCommon(group: readonly number[], masks: ArrayLike<number>): number {
   const counts = new Map<number, number>();
-  for (const mask of masks) counts.set(mask, (counts.get(mask) ?? 0) + 1);
+  for (const t of group) counts.set(masks[t] as number, (counts.get(masks[t] as number) ?? 0) + 1);
   return [...counts].reduce((most, entry) => (entry[1] > most[1] ? entry : most))[0];
 }
 
 /** Writes down what the wish for these usual fingers adds to each grip. */
-function fillTrials(lattice: Lattice, groups: Groups, usual: readonly number[], trial: Own): void {
+function wishFor(masks: readonly Int32Array[], groups: Groups, usual: readonly number[], layer: Layer): void {
   groups.forEach((group, c) => {
     for (const t of group) {
-      const grips = gripsAt(lattice, t);
-      const own = trial[t] as Float64Array;
-      for (let g = 0; g < grips.length; g += 1) own[g] = (grips[g] as Grip).mask === usual[c] ? 0 : CONSISTENCY;
+      const own = layer[t] as Float64Array;
+      const fingers = masks[t] as Int32Array;
+      for (let g = 0; g < own.length; g += 1) own[g] = fingers[g] === usual[c] ? 0 : CONSISTENCY;
     }
   });
-}
-
-function gripsAt(lattice: Lattice, t: number): readonly Grip[] {
-  return lattice.grips[t] as readonly Grip[];
 }
 
 interface Apart {
@@ -146,59 +181,57 @@ interface Apart {
   readonly masks: readonly number[];
 }
 
+const LEAST_DIFFERENCE = 1e-12;
+
 /** What a group would do if it need not care for the hand, only for the prices: the other half of the decomposition. */
-function cheapestApart(lattice: Lattice, group: readonly number[], prices: Own): Apart {
-  const tables = group.map((t) => pricesByMask(lattice, t, prices[t] as Float64Array));
+function cheapestApart({ grips }: Lattice, group: readonly number[], prices: Layer): Apart {
+  const tables = group.map((t) => {
+    const own = prices[t] as Float64Array;
+    const price = new Map(
+      masksOf(grips[t] as readonly Grip[]).kinds.map(({ mask, grip }) => [mask, own[grip] as number]),
+    );
+    const dearest = [...price].reduce((most, entry) => (entry[1] > most[1] ? entry : most));
+    return { price, dearest };
+  });
   let best: Apart | null = null;
-  for (const usual of new Set(tables.flatMap((table) => [...table.keys()]))) {
+  for (const usual of new Set(tables.flatMap(({ price }) => [...price.keys()]))) {
     let cost = 0;
-    const masks: number[] = [];
-    for (const table of tables) {
-      let least = Infinity;
-      let chosen = usual;
-      for (const [mask, price] of table) {
-        const value = (mask === usual ? 0 : CONSISTENCY) - price;
-        if (value < least - 1e-12 || (value <= least && mask === usual)) {
-          least = value;
-          chosen = mask;
-        }
-      }
-      cost += least;
-      masks.push(chosen);
-    }
-    if (!best || cost < best.cost - 1e-12) best = { usual, cost, masks };
+    const masks = tables.map(({ price, dearest: [other, most] }) => {
+      const own = price.get(usual);
+      const asUsual = own === undefined ? Infinity : -own;
+      const isUsual = asUsual <= CONSISTENCY - most + LEAST_DIFFERENCE;
+      cost += isUsual ? asUsual : CONSISTENCY - most;
+      return isUsual ? usual : other;
+    });
+    if (!best || cost < best.cost - LEAST_DIFFERENCE) best = { usual, cost, masks };
   }
   return best as Apart;
 }
 
-/** Prices belong to the struck fingers: grips that differ in held keys or in reading have the same. */
-function pricesByMask(lattice: Lattice, t: number, prices: Float64Array): ReadonlyMap<number, number> {
-  return new Map(gripsAt(lattice, t).map((grip, g) => [grip.mask, prices[g] as number]));
+/** A moment at which the hand takes some fingers and the group wants others. */
+interface Parting {
+  readonly t: number;
+  readonly taken: number;
+  readonly wanted: number;
+}
+
+function partings(groups: Groups, { masks }: Way, apart: readonly Apart[]): readonly Parting[] {
+  return groups.flatMap((group, c) =>
+    group.flatMap((t, i) => {
+      const [taken, wanted] = [masks[t] as number, apart[c]?.masks[i] as number];
+      return taken === wanted ? [] : [{ t, taken, wanted }];
+    }),
+  );
 }
 
 /** Raises the price of fingers that the hand takes and the group does not, and lowers the reverse. */
-function raise(
-  lattice: Lattice,
-  groups: Groups,
-  {
-    path,
-    apart,
-    prices,
-    gap,
-  }: { readonly path: Path; readonly apart: readonly Apart[]; readonly prices: Own; readonly gap: number },
-): void {
-  const moves: { readonly t: number; readonly up: number; readonly down: number }[] = [];
-  groups.forEach((group, c) =>
-    group.forEach((t, i) => {
-      const [up, down] = [maskAt(path, t), apart[c]?.masks[i] as number];
-      if (up !== down) moves.push({ t, up, down });
-    }),
-  );
-  const step = gap / (2 * Math.max(1, moves.length));
-  for (const { t, up, down } of moves) {
-    gripsAt(lattice, t).forEach(({ mask }, g) => {
-      if (mask === up) (prices[t] as Float64Array)[g] = (prices[t]?.[g] as number) + step;
-      if (mask === down) (prices[t] as Float64Array)[g] = (prices[t]?.[g] as number) - step;
+function raise(masks: readonly Int32Array[], partings: readonly Parting[], prices: Layer, gap: number): void {
+  const step = gap / (2 * Math.max(1, partings.length));
+  for (const { t, taken, wanted } of partings) {
+    const own = prices[t] as Float64Array;
+    masks[t]?.forEach((mask, g) => {
+      if (mask === taken) own[g] = (own[g] as number) + step;
+      if (mask === wanted) own[g] = (own[g] as number) - step;
     });
   }
 }

@@ -26,8 +26,8 @@ export interface HandPlan {
   readonly limits: number;
 }
 
-/** A plan that begins from likely fingers needs fewer rounds. Our own choice: `npm run bench` tells what gap is left. */
-const ROUNDS_NEAR_LIKELY = 1;
+/** A plan that begins from likely fingers needs no rounds. Our own choice: `npm run bench` tells what gap is left. */
+const ROUNDS_NEAR_LIKELY = 0;
 
 const likenessGroups = memoOf((passage: Passage) => groupsOf(passage.events.map(({ likeness }) => likeness)));
 

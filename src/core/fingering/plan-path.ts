@@ -21,17 +21,15 @@ export interface Path {
  * fingers, and `opens` is paid where a run of them begins. */
 export interface Extra {
   readonly own: readonly Float64Array[] | null;
-  /** A second layer of the same, for what is tried on top. */
-  readonly trial?: readonly Float64Array[] | null;
   readonly changed: readonly Uint8Array[] | null;
   readonly opens: number;
   readonly technique?: Technique | null;
 }
 
 /** What the music does not ask for. `transitions`: what each kind of transition costs beyond what the hand pays for it, one entry a kind of each event, at
- * most `dearest`. `closed`: 1 at events at which no position may be wider than the grip itself. */
+ * most `dearest`; null at events where nothing costs more. `closed`: 1 at events at which no position may be wider than the grip itself. */
 export interface Technique {
-  readonly transitions: readonly Float64Array[];
+  readonly transitions: readonly (Float64Array | null)[];
   readonly dearest: number;
   readonly closed: Uint8Array;
 }

@@ -1,24 +1,34 @@
 import type { Grip } from './grip';
-import { movesByCrossing, type TransitionTable } from './transition-table';
 import { TRANSITIONS, type Transition } from './meeting';
 import type { Path, PlannedGrip } from './plan-path';
 import type { Search } from './search';
+import { movesByCrossing, type TransitionTable } from './transition-table';
 
-/** The way back from the best state of the last event. */
-export function trace(search: Search): Path {
-  const { lattice, backs, values, alive, count, windows } = search;
-  let state = alive[0] as number;
-  for (let a = 1; a < count; a += 1) {
-    const other = alive[a] as number;
-    if ((values[other] as number) < (values[state] as number)) state = other;
+/** Which grip each event has on the way back from a state of the last one, by its place among all of the event. */
+export function gripsOnTheWay({ stages, windows }: Search, end: number): Int32Array {
+  const grips = new Int32Array(stages.length);
+  for (let t = stages.length - 1, state = end; t >= 0; t -= 1) {
+    grips[t] = Math.floor(state / windows.count);
+    state = (stages[t]?.back[state] as number) >> 1;
   }
-  const cost = values[state] as number;
+  return grips;
+}
+
+/** What the way to a state of the last event costs, once the search came to it. */
+export function costOf({ states }: Search, end: number): number {
+  return states.values[end] as number;
+}
+
+/** The way back from a state of the last event. */
+export function trace(search: Search, end: number): Path {
+  const { lattice, stages, windows } = search;
   const steps: PlannedGrip[] = [];
-  for (let t = lattice.grips.length - 1; t >= 0; t -= 1) {
+  let state = end;
+  for (let t = stages.length - 1; t >= 0; t -= 1) {
     const base = lattice.keysDown[t]?.base ?? 0;
     const [g, window] = [Math.floor(state / windows.count), state % windows.count];
     const grip = lattice.grips[t]?.[g] as Grip;
-    const back = t === 0 ? -1 : (backs[t]?.[state] as number);
+    const back = t === 0 ? -1 : (stages[t]?.back[state] as number);
     steps.push({
       grip,
       index: g,
@@ -33,7 +43,7 @@ export function trace(search: Search): Path {
     });
     state = back >> 1;
   }
-  return { steps: steps.reverse(), cost };
+  return { steps: steps.reverse(), cost: costOf(search, end) };
 }
 
 function transitionOf(
@@ -46,7 +56,7 @@ function transitionOf(
   if (from.stayed) return 'stay';
   const before = Math.floor(from.state / from.windows);
   const pair = before * (lattice.grips[t]?.length ?? 0) + g;
-  return movesByCrossing(lattice.transitions[t] as TransitionTable, extra.technique?.transitions[t], pair)
+  return movesByCrossing(lattice.transitions[t] as TransitionTable, extra.technique?.transitions[t] ?? null, pair)
     ? 'pass'
     : (TRANSITIONS[lattice.transitions[t]?.kinds[pair] as number] as Transition);
 }

@@ -1,80 +1,116 @@
-import { memoOf } from '../base';
 import type { Grip } from './grip';
 import type { Lattice } from './lattice';
 import type { Extra } from './plan-path';
-import { windowsOf, type Windows } from './windows';
+import { newPositions, type Stays, type TransitionTable } from './transition-table';
+import { windowsOf, type Staying, type Windows } from './windows';
 
-/** What a search knows at one event. A state is a grip and a window, as the number `grip * windows.count + window`. */
+/** What it takes to come to an event, made ready once for all searches through a lattice. */
+export interface Stage {
+  /** How many grips the event has. */
+  readonly size: number;
+  /** What each grip costs, however the hand comes to it. */
+  readonly price: Float64Array;
+  /** What it costs to come to a new position, one entry a pair of grips. Nothing at the first event. */
+  readonly moves: Float64Array;
+  readonly stays: Stays;
+  /** What staying does to the windows, one entry a stay. */
+  readonly stayings: readonly Staying[];
+  /** What each grip costs more after one that is not changed: a run of changes begins with it. Null where nothing can be changed. */
+  readonly begins: Float64Array | null;
+  readonly changedBefore: Uint8Array | undefined;
+  /** The most that the next transition costs from each grip. Null at the last event. */
+  readonly dearestOnward: Float64Array | null;
+  /** For each state the state before: twice its number, and one more where the hand stayed. */
+  readonly back: Int32Array;
+}
+
+/** States of one event: the cost of each that was reached, and those that are worth going on from, those of grip `g` from `starts[g]` up to `starts[g + 1]`. A
+ * state is a grip and a window, as the number `grip * windows.count + window`. */
+export interface States {
+  readonly values: Float64Array;
+  readonly alive: Int32Array;
+  readonly starts: Int32Array;
+}
+
+/** A search through a lattice, with the memory that it writes into. */
 export interface Search {
   readonly lattice: Lattice;
   readonly extra: Extra;
   readonly windows: Windows;
   /** The full price of opening a position by one letter. */
   readonly growing: number;
-  /** For each event and state the state before: twice its number, and one more where the hand stayed. */
-  readonly backs: readonly Int32Array[];
-  /** The cost of each state of the event that was reached, and which of them are worth going on from. */
-  values: Float64Array;
-  alive: Int32Array;
-  count: number;
-  /** The same for the event after, while it is worked out, and the cheapest state of it so far. */
-  nextValues: Float64Array;
-  nextAlive: Int32Array;
-  nextBest: number;
+  /** One an event. */
+  readonly stages: readonly Stage[];
+  /** The states of the event that was come to last. */
+  states: States;
+  /** Those of the event after it, while they are worked out. */
+  next: States;
 }
 
-/** The states of the first event: each grip by itself, as wide as it is. */
-export function beginSearch(lattice: Lattice, extra: Extra): Search {
+export function searchThrough(lattice: Lattice, extra: Extra): Search {
   const windows = windowsOf(lattice.widest);
-  const { values, alive, backs } = roomOf(lattice);
-  const search: Search = {
+  const most = Math.max(...lattice.grips.map((own) => own.length));
+  return {
     lattice,
     extra,
     windows,
     growing: Math.max(lattice.openCost, lattice.contractCost),
-    backs,
-    values: values[0],
-    alive: alive[0],
-    count: 0,
-    nextValues: values[1],
-    nextAlive: alive[1],
-    nextBest: 0,
+    stages: lattice.grips.map((_, t) => stageAt(lattice, extra, windows.count, t)),
+    states: roomFor(most, windows.count),
+    next: roomFor(most, windows.count),
   };
-  (lattice.grips[0] as readonly Grip[]).forEach((grip, g) => {
-    const opens = extra.changed?.[0]?.[g] === 1 ? extra.opens : 0;
-    const price = (lattice.gripCosts[0]?.[g] ?? 0) + (extra.own?.[0]?.[g] ?? 0) + (extra.trial?.[0]?.[g] ?? 0) + opens;
-    search.values[g * windows.count] = price + lattice.openCost * (grip.high - grip.low);
-    search.alive[g] = g * windows.count;
-    search.count += 1;
-  });
-  return search;
 }
 
-/** The lowest and highest letters of the grips of an event, close together in memory. */
-export interface Ends {
-  readonly low: Int32Array;
-  readonly high: Int32Array;
-}
-
-export const endsOf = memoOf((grips: readonly Grip[]): Ends => ({
-  low: Int32Array.from(grips, ({ low }) => low),
-  high: Int32Array.from(grips, ({ high }) => high),
-}));
-
-/** Memory that the search writes into: as much as the widest event needs, and the way back for each. It is used again by the next search
- * through the same lattice. */
-interface Room {
-  readonly values: readonly [Float64Array, Float64Array];
-  readonly alive: readonly [Int32Array, Int32Array];
-  readonly backs: readonly Int32Array[];
-}
-
-const roomOf = memoOf(({ grips, widest }: Lattice): Room => {
-  const windows = windowsOf(widest).count;
-  const most = Math.max(...grips.map((own) => own.length)) * windows;
+function roomFor(grips: number, windows: number): States {
   return {
-    values: [new Float64Array(most), new Float64Array(most)],
-    alive: [new Int32Array(most), new Int32Array(most)],
-    backs: grips.map((own) => new Int32Array(own.length * windows)),
+    values: new Float64Array(grips * windows),
+    alive: new Int32Array(grips * windows),
+    starts: new Int32Array(grips + 1),
   };
-});
+}
+
+function stageAt(
+  { grips, gripCosts, transitions, openCost }: Lattice,
+  extra: Extra,
+  windows: number,
+  t: number,
+): Stage {
+  const own = grips[t] as readonly Grip[];
+  const table = transitions[t] ?? null;
+  const changed = extra.changed?.[t];
+  return {
+    size: own.length,
+    price: sum(gripCosts[t] as Float64Array, extra.own?.[t]),
+    moves: table ? newPositions(table, extra.technique?.transitions[t] ?? null) : firstPositions(own, openCost),
+    stays: table?.stays ?? NO_STAYS,
+    stayings: stayingsOf(table, extra.technique?.closed[t] === 1),
+    begins: changed ? Float64Array.from(changed, (one) => one * extra.opens) : null,
+    changedBefore: extra.changed?.[t - 1],
+    dearestOnward: transitions[t + 1]?.dearest ?? null,
+    back: new Int32Array(own.length * windows),
+  };
+}
+
+function stayingsOf(table: TransitionTable | null, isClosed: boolean): readonly Staying[] {
+  if (!table) return [];
+  return isClosed ? table.stays.closed : table.stays.open;
+}
+
+function sum(costs: Float64Array, own: Float64Array | undefined): Float64Array {
+  return own ? costs.map((cost, g) => cost + (own[g] as number)) : costs;
+}
+
+/** The first position is as wide as its grip. */
+function firstPositions(grips: readonly Grip[], openCost: number): Float64Array {
+  return Float64Array.from(grips, ({ low, high }) => openCost * (high - low));
+}
+
+const NO_STAYS: Stays = {
+  starts: new Int32Array(0),
+  to: new Int32Array(0),
+  cost: new Float64Array(0),
+  down: new Float64Array(0),
+  up: new Float64Array(0),
+  open: [],
+  closed: [],
+};

@@ -1,6 +1,6 @@
 import type { Fingering } from './fingering';
 import { solve } from './solve';
-import { memo, memoOf } from '../base';
+import { lastingMemo, memo, memoOf } from '../base';
 import { neutralView, type View } from './key-view';
 import { latticeOf, type Lattice } from './lattice';
 import { TRANSITIONS, type Transition } from './meeting';
@@ -102,11 +102,7 @@ export function techniqueOf(
   const isGiven = ({ struck }: Pick<PassageEvent, 'struck'> = NOTHING): boolean =>
     given !== null && struck.some((note) => (given[note] ?? null) !== null);
   return {
-    transitions: needed.map((level, t) =>
-      Float64Array.from(TRANSITIONS, (transition) =>
-        passage.events[t]?.bond === 1 && LEVEL_OF[transition] > level ? price : 0,
-      ),
-    ),
+    transitions: needed.map((level, t) => (passage.events[t]?.bond === 1 ? pricesBeyond(level, price) : null)),
     dearest: price,
     closed: Uint8Array.from(needed, (level, t) =>
       Number(level < LEVEL_OF_OPENING && ![t - 1, t, t + 1].some((at) => isGiven(passage.events[at]))),
@@ -115,3 +111,13 @@ export function techniqueOf(
 }
 
 const NOTHING = { struck: [] } as const;
+
+const KEPT_PRICES = 16;
+const knownPrices = lastingMemo<Float64Array>(KEPT_PRICES);
+
+/** What each kind of transition costs more where a level is all that is needed: always the same array, by which the search knows its tables again. */
+function pricesBeyond(level: Level, price: number): Float64Array {
+  return knownPrices.get(`${level}/${price}`, () =>
+    Float64Array.from(TRANSITIONS, (transition) => (LEVEL_OF[transition] > level ? price : 0)),
+  );
+}

@@ -1,4 +1,5 @@
 /* eslint max-params: ["error", 6] -- asked for every pair of grips of every two events: an object made for each call would cost more than the sum */
+import { memoOf } from '../base';
 import type { Grip } from './grip';
 import { growth, PASS, TRANSITIONS, middle, type Transition, type Meeting } from './meeting';
 import { tallyMove } from './move-cost';
@@ -14,6 +15,10 @@ export interface TransitionTable {
   readonly move: Float64Array;
   readonly kinds: Uint8Array;
   readonly pass: Float64Array;
+  /** What a new position costs that is as wide as the grip that it begins with, one entry a grip now. */
+  readonly opening: Float64Array;
+  /** The most that it costs to come to a new position from each grip before. */
+  readonly dearest: Float64Array;
   readonly stays: Stays;
 }
 
@@ -31,15 +36,28 @@ export interface Stays {
   readonly closed: readonly Staying[];
 }
 
-/** What it costs to come to a new position, by a crossing or without. `unneeded` is what each kind of transition costs more where it is not needed. */
-export function movePrice(table: TransitionTable, unneeded: Float64Array | undefined, pair: number): number {
-  const [plain, crossed] = [table.move[pair] as number, table.pass[pair] as number];
-  if (!unneeded) return Math.min(plain, crossed);
-  return Math.min(plain + (unneeded[table.kinds[pair] as number] as number), crossed + (unneeded[PASS] as number));
+/** What it costs to come to a new position, by a crossing or without, one entry a pair. `unneeded` is what each kind of transition costs more where it is not
+ * needed; null where nothing does. */
+export function newPositions(table: TransitionTable, unneeded: Float64Array | null): Float64Array {
+  const known = pricesOf(table);
+  const found = known.get(unneeded);
+  if (found) return found;
+  const prices = table.move.map((plain, pair) => {
+    const crossed = table.pass[pair] as number;
+    const price = unneeded
+      ? Math.min(plain + (unneeded[table.kinds[pair] as number] as number), crossed + (unneeded[PASS] as number))
+      : Math.min(plain, crossed);
+    return price + (table.opening[pair % table.opening.length] as number);
+  });
+  known.set(unneeded, prices);
+  return prices;
 }
 
+/** The same few prices of technique come to a table again and again. */
+const pricesOf = memoOf((_: TransitionTable) => new Map<Float64Array | null, Float64Array>());
+
 /** Whether the cheaper way is a crossing. */
-export function movesByCrossing(table: TransitionTable, unneeded: Float64Array | undefined, pair: number): boolean {
+export function movesByCrossing(table: TransitionTable, unneeded: Float64Array | null, pair: number): boolean {
   const more = (kind: number): number => unneeded?.[kind] ?? 0;
   return (table.pass[pair] as number) + more(PASS) < (table.move[pair] as number) + more(table.kinds[pair] as number);
 }
@@ -63,7 +81,26 @@ export function transitionTable(
       pass[pair] = passCost(setting, meeting, a, b);
     }),
   );
-  return { move, kinds, pass, stays: staysOf(setting, meeting, from, to, widest) };
+  const openCost = setting.demands.weights[RULE.open] as number;
+  const opening = Float64Array.from(to, ({ low, high }) => openCost * (high - low));
+  return {
+    move,
+    kinds,
+    pass,
+    opening,
+    dearest: dearestOf({ move, pass, opening }),
+    stays: staysOf(setting, meeting, from, to, widest),
+  };
+}
+
+function dearestOf({ move, pass, opening }: Pick<TransitionTable, 'move' | 'pass' | 'opening'>): Float64Array {
+  const dearest = new Float64Array(move.length / opening.length);
+  move.forEach((plain, pair) => {
+    const p = Math.floor(pair / opening.length);
+    const price = Math.min(plain, pass[pair] as number) + (opening[pair % opening.length] as number);
+    dearest[p] = Math.max(dearest[p] as number, price);
+  });
+  return dearest;
 }
 
 function staysOf(
@@ -129,10 +166,15 @@ export function narrowTable(
   size: number,
 ): TransitionTable {
   const pairs = before.flatMap((p) => now.map((q) => p * size + q));
-  return {
+  const moves = {
     move: Float64Array.from(pairs, (pair) => table.move[pair] as number),
-    kinds: Uint8Array.from(pairs, (pair) => table.kinds[pair] as number),
     pass: Float64Array.from(pairs, (pair) => table.pass[pair] as number),
+    opening: Float64Array.from(now, (q) => table.opening[q] as number),
+  };
+  return {
+    ...moves,
+    kinds: Uint8Array.from(pairs, (pair) => table.kinds[pair] as number),
+    dearest: dearestOf(moves),
     stays: narrowStays(table.stays, before, now),
   };
 }

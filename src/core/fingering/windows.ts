@@ -6,6 +6,8 @@ export interface Windows {
   readonly count: number;
   readonly below: Int32Array;
   readonly above: Int32Array;
+  /** Both together. */
+  readonly wider: Int32Array;
   /** What staying does to a window: `down` and `up` are by how many letters the ends of the new grip lie above those of the old one, `room` by how many
    * the new position may be wider than the new grip. */
   readonly staying: (down: number, up: number, room: number) => Staying;
@@ -36,6 +38,7 @@ function makeWindows(widest: number): Windows {
     count: all.length,
     below: Int32Array.from(all, ([below]) => below),
     above: Int32Array.from(all, ([, above]) => above),
+    wider: Int32Array.from(all, ([below, above]) => below + above),
     staying: (down, up, room) => {
       const at = ((within(down) + most) * (2 * most + 1) + within(up) + most) * (widest + 2) + Math.max(room, -1) + 1;
       return (tables[at] ??= makeStaying(all, within(down), within(up), room));
