@@ -1,3 +1,4 @@
+import { memo, memoOf } from '../base';
 import {
   colourlessView,
   isKnown,
@@ -56,7 +57,7 @@ export interface HandStudy {
 }
 
 /** Where positions, figures and runs have their fingers, few moments are left to be made alike. Our own choice. */
-const ROUNDS = 8;
+const ROUNDS = 4;
 
 /** Finds what a hand brings along into every key. */
 export function baselineOf(passage: Passage, demands: Demands): HandBaseline {
@@ -107,6 +108,15 @@ function uncrossedPositions({ steps, fingering, lattice: { passage } }: HandPlan
 /** The plan for some keys: printed fingers are kept or changed a run at a time; those of closed positions stay where they can be played. `given` are fingers
  * that the teacher decided on. */
 export function planInKey(baseline: HandBaseline, midis: readonly number[], given?: Fingering): HandPlan {
+  return plansOf(baseline).get(`${midis.join()}/${given?.join() ?? ''}`, () => findPlan(baseline, midis, given));
+}
+
+/** So many plans of a hand are kept: fifteen keys, of which three have the same keys of the keyboard as others, with and without printed fingers kept. */
+const KEPT_PLANS = 24;
+
+const plansOf = memoOf((_: HandBaseline) => memo<HandPlan>(KEPT_PLANS));
+
+function findPlan(baseline: HandBaseline, midis: readonly number[], given?: Fingering): HandPlan {
   const { passage, demands, printed, closed, usual, neutral, needed } = baseline;
   const view = realView(passage, midis);
   const options = {
