@@ -57,23 +57,18 @@ export function solveConsistent(
   }: { readonly rounds?: number; readonly likely?: readonly number[] | null } = {},
 ): ConsistentPath {
   if (lattice.keysDown.length === 0) return { steps: [], cost: 0, bound: 0 };
-  const search = searchThrough(lattice, extra);
   const masks = lattice.grips.map((grips) => masksOf(grips).all);
-  // The grips of the cheapest way, its fingers, and its cost without what was tried.
-  const wayWith = (trial: Layer | null): Way => {
-    const end = goThrough(search, trial);
-    const grips = gripsOnTheWay(search, end);
-    const cost = costOf(search, end);
-    return { grips, masks: grips.map((g, t) => masks[t]?.[g] as number), cost, path: () => trace(search, end) };
-  };
+  const wayWith = waysThrough(lattice, extra, masks);
   const free = wayWith(null);
   let usualOfBest = usualMasks(free, groups);
   let best: Path = { steps: free.path().steps, cost: free.cost + apartCost(free, groups, usualOfBest) };
   let bound = free.cost;
+  const isProved = (): boolean => best.cost - bound <= NEAR;
   const tried = new Set<string>();
   const trial = layerFor(lattice, groups);
-  // Follows the usual fingers of a way to those of the next, so many times at most.
-  const improve = (start: readonly number[], times: number): void => {
+  // Follows the usual fingers of a way to those of the next, so many times at most. Says whether that led to a better plan.
+  const improve = (start: readonly number[], times: number): boolean => {
+    const before = best;
     for (let usual = start, time = 0; time < times && !tried.has(usual.join()); time += 1) {
       tried.add(usual.join());
       wishFor(masks, groups, usual, trial);
@@ -84,35 +79,41 @@ export function solveConsistent(
       best = { steps: way.path().steps, cost };
       usualOfBest = usual;
     }
+    return best !== before;
   };
-  if (best.cost - bound > NEAR && likely)
+  if (!isProved() && likely)
     improve(
       groups.map((group) => mostCommon(group, likely)),
       TO_THE_END,
     );
-  if (best.cost - bound > NEAR) improve(usualMasks(free, groups), TO_THE_END);
+  if (!isProved()) improve(usualMasks(free, groups), TO_THE_END);
 
   const prices = layerFor(lattice, groups);
-  let way = free;
   let betterAt = 0;
-  for (let round = 0; round < rounds && round - betterAt < PATIENCE && best.cost - bound > NEAR; round += 1) {
-    if (round > 0) way = wayWith(prices);
+  for (let round = 0; round < rounds && round - betterAt < PATIENCE && !isProved(); round += 1) {
+    const way = round === 0 ? free : wayWith(prices);
     const apart = groups.map((group) => cheapestApart(lattice, group, prices));
     const value = way.cost + apart.reduce((sum, { cost }) => sum + cost, 0);
     bound = Math.max(bound, value);
-    const cost = best.cost;
     const moves = partings(groups, way, apart);
+    const usual = apart.map((one) => one.usual);
     // Before anything has a price, the groups have no wish of their own.
-    if (round > 0)
-      improve(
-        apart.map(({ usual }) => usual),
-        ONCE,
-      );
-    if (best.cost < cost - NEAR) betterAt = round;
+    if (round > 0 && improve(usual, ONCE)) betterAt = round;
     raise(masks, moves, prices, best.cost - value);
   }
   improve(usualOfBest, TO_THE_END);
   return { ...best, bound: Math.min(bound, best.cost) };
+}
+
+/** Searches again and again through a lattice, each time with something else on top. */
+function waysThrough(lattice: Lattice, extra: Extra, masks: readonly Int32Array[]): (trial: Layer | null) => Way {
+  const search = searchThrough(lattice, extra);
+  return (trial) => {
+    const end = goThrough(search, trial);
+    const grips = gripsOnTheWay(search, end);
+    const cost = costOf(search, end);
+    return { grips, masks: grips.map((g, t) => masks[t]?.[g] as number), cost, path: () => trace(search, end) };
+  };
 }
 
 /** A way through the lattice: the grip of each event by its place, and its fingers as bits. `path` is the whole of it, as long as nothing else was searched. */
@@ -128,7 +129,7 @@ type Layer = readonly (Float64Array | undefined)[];
 
 function layerFor({ grips }: Lattice, groups: Groups): Layer {
   const layer: (Float64Array | undefined)[] = grips.map(() => undefined);
-  for (const t of groups.flat()) layer[t] = new Float64Array((grips[t] as readonly Grip[]).length);
+  for (const group of groups) for (const t of group) layer[t] = new Float64Array((grips[t] as readonly Grip[]).length);
   return layer;
 }
 
@@ -181,31 +182,38 @@ interface Apart {
   readonly masks: readonly number[];
 }
 
+/** So many sets of fingers there are, as bits. */
+const FINGER_SETS = 32;
+
 const LEAST_DIFFERENCE = 1e-12;
 
-/** What a group would do if it need not care for the hand, only for the prices: the other half of the decomposition. */
+/** What a group would do if it need not care for the hand, only for the prices: the other half of the decomposition. An event has the usual fingers, or pays
+ * to have the dearest. */
 function cheapestApart({ grips }: Lattice, group: readonly number[], prices: Layer): Apart {
-  const tables = group.map((t) => {
-    const own = prices[t] as Float64Array;
-    const price = new Map(
-      masksOf(grips[t] as readonly Grip[]).kinds.map(({ mask, grip }) => [mask, own[grip] as number]),
-    );
-    const dearest = [...price].reduce((most, entry) => (entry[1] > most[1] ? entry : most));
-    return { price, dearest };
+  const kinds = group.map((t) => masksOf(grips[t] as readonly Grip[]).kinds);
+  const priceAt = (i: number, grip: number): number => prices[group[i] as number]?.[grip] as number;
+  const dearest = kinds.map((own, i) =>
+    own.reduce((most, kind) => (priceAt(i, kind.grip) > priceAt(i, most.grip) ? kind : most)),
+  );
+  const apart = dearest.map(({ grip }, i) => CONSISTENCY - priceAt(i, grip));
+  // What the events together save where some fingers are the usual ones.
+  const saved = new Float64Array(FINGER_SETS);
+  kinds.forEach((own, i) => {
+    for (const { mask, grip } of own)
+      saved[mask] = (saved[mask] as number) + Math.max(0, (apart[i] as number) + priceAt(i, grip));
   });
-  let best: Apart | null = null;
-  for (const usual of new Set(tables.flatMap(({ price }) => [...price.keys()]))) {
-    let cost = 0;
-    const masks = tables.map(({ price, dearest: [other, most] }) => {
-      const own = price.get(usual);
-      const asUsual = own === undefined ? Infinity : -own;
-      const isUsual = asUsual <= CONSISTENCY - most + LEAST_DIFFERENCE;
-      cost += isUsual ? asUsual : CONSISTENCY - most;
-      return isUsual ? usual : other;
-    });
-    if (!best || cost < best.cost - LEAST_DIFFERENCE) best = { usual, cost, masks };
-  }
-  return best as Apart;
+  let usual = kinds[0]?.[0]?.mask as number;
+  for (const { mask } of kinds.flat())
+    if ((saved[mask] as number) > (saved[usual] as number) + LEAST_DIFFERENCE) usual = mask;
+  return {
+    usual,
+    cost: apart.reduce((sum, cost) => sum + cost, 0) - (saved[usual] as number),
+    masks: kinds.map((own, i) => {
+      const kind = own.find(({ mask }) => mask === usual);
+      const isUsual = kind && (apart[i] as number) + priceAt(i, kind.grip) >= -LEAST_DIFFERENCE;
+      return isUsual ? usual : (dearest[i] as (typeof own)[number]).mask;
+    }),
+  };
 }
 
 /** A moment at which the hand takes some fingers and the group wants others. */

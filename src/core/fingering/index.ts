@@ -11,7 +11,7 @@ export {
 export type { Demands, Dial, InnerSchool, Level, OuterSchool, Player, RepeatSchool } from './player';
 export { spanOf } from './hand-measure';
 export { FREE_BOND, passageOf } from './passage';
-export type { Passage } from './passage';
+export type { Passage, PassageEvent } from './passage';
 export { colourlessView, neutralView, realView } from './key-view';
 export type { View } from './key-view';
 export { latticeOf, sliceOf } from './lattice';

@@ -56,7 +56,10 @@ function chromaticRuns(passage: Passage, midis: readonly number[]): Uint8Array {
     const goesOn =
       before !== null && now !== null && Math.abs((midis[now] as number) - (midis[before] as number)) === 1;
     if (goesOn) continue;
-    const run = line.slice(begin, t).filter((index): index is number => index !== null);
+    const from = begin;
+    begin = t;
+    if (t - from < RUN_KEYS) continue;
+    const run = line.slice(from, t).filter((index): index is number => index !== null);
     if (new Set(run.map((index) => midis[index])).size >= RUN_KEYS) {
       run
         .slice(1, -1)
@@ -69,7 +72,6 @@ function chromaticRuns(passage: Passage, midis: readonly number[]): Uint8Array {
                 : 1),
         );
     }
-    begin = t;
   }
   return marks;
 }

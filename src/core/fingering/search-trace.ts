@@ -5,11 +5,11 @@ import type { Search } from './search';
 import { movesByCrossing, type TransitionTable } from './transition-table';
 
 /** Which grip each event has on the way back from a state of the last one, by its place among all of the event. */
-export function gripsOnTheWay({ stages, windows }: Search, end: number): Int32Array {
+export function gripsOnTheWay({ stages, windows, backs }: Search, end: number): Int32Array {
   const grips = new Int32Array(stages.length);
   for (let t = stages.length - 1, state = end; t >= 0; t -= 1) {
     grips[t] = Math.floor(state / windows.count);
-    state = (stages[t]?.back[state] as number) >> 1;
+    state = (backs[(stages[t]?.firstState as number) + state] as number) >> 1;
   }
   return grips;
 }
@@ -21,14 +21,14 @@ export function costOf({ states }: Search, end: number): number {
 
 /** The way back from a state of the last event. */
 export function trace(search: Search, end: number): Path {
-  const { lattice, stages, windows } = search;
+  const { lattice, stages, windows, backs } = search;
   const steps: PlannedGrip[] = [];
   let state = end;
   for (let t = stages.length - 1; t >= 0; t -= 1) {
     const base = lattice.keysDown[t]?.base ?? 0;
     const [g, window] = [Math.floor(state / windows.count), state % windows.count];
     const grip = lattice.grips[t]?.[g] as Grip;
-    const back = t === 0 ? -1 : (stages[t]?.back[state] as number);
+    const back = t === 0 ? -1 : (backs[(stages[t]?.firstState as number) + state] as number);
     steps.push({
       grip,
       index: g,

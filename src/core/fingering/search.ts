@@ -20,16 +20,16 @@ export interface Stage {
   readonly changedBefore: Uint8Array | undefined;
   /** The most that the next transition costs from each grip. Null at the last event. */
   readonly dearestOnward: Float64Array | null;
-  /** For each state the state before: twice its number, and one more where the hand stayed. */
-  readonly back: Int32Array;
+  /** Where the event's states begin in `backs`. */
+  readonly firstState: number;
 }
 
-/** States of one event: the cost of each that was reached, and those that are worth going on from, those of grip `g` from `starts[g]` up to `starts[g + 1]`. A
- * state is a grip and a window, as the number `grip * windows.count + window`. */
+/** States of one event. A state is a grip and a window, as the number `grip * windows.count + window`. */
 export interface States {
+  /** The cost of each state that was reached. */
   readonly values: Float64Array;
-  readonly alive: Int32Array;
-  readonly starts: Int32Array;
+  /** The windows with which each grip was reached, as bits; in the end those that are worth going on from. */
+  readonly reached: Int32Array;
 }
 
 /** A search through a lattice, with the memory that it writes into. */
@@ -39,6 +39,8 @@ export interface Search {
   readonly windows: Windows;
   /** The full price of opening a position by one letter. */
   readonly growing: number;
+  /** For each state of each event the state before: twice its number, and one more where the hand stayed. */
+  readonly backs: Int32Array;
   /** One an event. */
   readonly stages: readonly Stage[];
   /** The states of the event that was come to last. */
@@ -50,12 +52,19 @@ export interface Search {
 export function searchThrough(lattice: Lattice, extra: Extra): Search {
   const windows = windowsOf(lattice.widest);
   const most = Math.max(...lattice.grips.map((own) => own.length));
+  let states = 0;
+  const stages = lattice.grips.map((own, t) => {
+    const stage = stageAt(lattice, extra, states, t);
+    states += own.length * windows.count;
+    return stage;
+  });
   return {
     lattice,
     extra,
     windows,
     growing: Math.max(lattice.openCost, lattice.contractCost),
-    stages: lattice.grips.map((_, t) => stageAt(lattice, extra, windows.count, t)),
+    backs: new Int32Array(states),
+    stages,
     states: roomFor(most, windows.count),
     next: roomFor(most, windows.count),
   };
@@ -64,15 +73,14 @@ export function searchThrough(lattice: Lattice, extra: Extra): Search {
 function roomFor(grips: number, windows: number): States {
   return {
     values: new Float64Array(grips * windows),
-    alive: new Int32Array(grips * windows),
-    starts: new Int32Array(grips + 1),
+    reached: new Int32Array(grips),
   };
 }
 
 function stageAt(
   { grips, gripCosts, transitions, openCost }: Lattice,
   extra: Extra,
-  windows: number,
+  firstState: number,
   t: number,
 ): Stage {
   const own = grips[t] as readonly Grip[];
@@ -87,7 +95,7 @@ function stageAt(
     begins: changed ? Float64Array.from(changed, (one) => one * extra.opens) : null,
     changedBefore: extra.changed?.[t - 1],
     dearestOnward: transitions[t + 1]?.dearest ?? null,
-    back: new Int32Array(own.length * windows),
+    firstState,
   };
 }
 

@@ -22,11 +22,11 @@ export function goThrough(search: Search, trial: readonly (Float64Array | undefi
 /** The states of the first event: each grip by itself, as wide as it is. */
 function begin(search: Search, trial: Float64Array | undefined): number {
   const stage = search.stages[0] as Stage;
-  const { values } = search.next;
-  const { count } = search.windows;
-  values.fill(Infinity, 0, stage.size * count);
-  for (let g = 0; g < stage.size; g += 1)
-    values[g * count] = (stage.moves[g] as number) + (stage.begins ? (stage.begins[g] as number) : 0);
+  const { values, reached } = search.next;
+  for (let g = 0, state = 0; g < stage.size; g += 1, state += search.windows.count) {
+    values[state] = (stage.moves[g] as number) + (stage.begins ? (stage.begins[g] as number) : 0);
+    reached[g] = 1;
+  }
   return settle(search, stage, trial);
 }
 
@@ -34,10 +34,10 @@ function begin(search: Search, trial: Float64Array | undefined): number {
 function comeTo(search: Search, t: number, trial: Float64Array | undefined): number {
   const stage = search.stages[t] as Stage;
   const before = (search.stages[t - 1] as Stage).size;
-  const { starts } = search.states;
-  search.next.values.fill(Infinity, 0, stage.size * search.windows.count);
+  const { reached } = search.states;
+  search.next.reached.fill(0, 0, stage.size);
   for (let p = 0; p < before; p += 1) {
-    if (starts[p] === starts[p + 1]) continue;
+    if (reached[p] === 0) continue;
     const begins = stage.begins && stage.changedBefore?.[p] === 0 ? stage.begins : null;
     moveOn(search, stage, p, begins);
     stayOn(search, stage, p, begins);
@@ -45,51 +45,68 @@ function comeTo(search: Search, t: number, trial: Float64Array | undefined): num
   return settle(search, stage, trial);
 }
 
+/** The place of the lowest bit that is set. */
+function lowestBit(bits: number): number {
+  return 31 - Math.clz32(bits & -bits);
+}
+
 /** The hand moves from the best state of a grip to a new position, which is as wide as the grip that it begins with. */
-function moveOn(search: Search, { size, moves, back }: Stage, p: number, begins: Float64Array | null): void {
-  const { values, alive, starts } = search.states;
-  const next = search.next.values;
-  const { count } = search.windows;
-  let best = alive[starts[p] as number] as number;
-  for (let a = (starts[p] as number) + 1; a < (starts[p + 1] as number); a += 1) {
-    const state = alive[a] as number;
+function moveOn(
+  { states, next, windows, backs }: Search,
+  { size, moves, firstState }: Stage,
+  p: number,
+  begins: Float64Array | null,
+): void {
+  const { values, reached } = states;
+  const first = p * windows.count;
+  let bits = reached[p] as number;
+  let best = first + lowestBit(bits);
+  for (bits &= bits - 1; bits !== 0; bits &= bits - 1) {
+    const state = first + lowestBit(bits);
     if ((values[state] as number) < (values[best] as number)) best = state;
   }
-  const reached = values[best] as number;
-  for (let q = 0, pair = p * size, target = 0; q < size; q += 1, pair += 1, target += count) {
-    const cost = reached + (moves[pair] as number) + (begins === null ? 0 : (begins[q] as number));
-    if (cost < (next[target] as number)) {
-      next[target] = cost;
-      back[target] = best * 2;
+  const cost = values[best] as number;
+  for (let q = 0, pair = p * size, target = 0; q < size; q += 1, pair += 1, target += windows.count) {
+    const moved = cost + (moves[pair] as number) + (begins === null ? 0 : (begins[q] as number));
+    const known = next.reached[q] as number;
+    if ((known & 1) === 0 || moved < (next.values[target] as number)) {
+      next.values[target] = moved;
+      next.reached[q] = known | 1;
+      backs[firstState + target] = best * 2;
     }
   }
 }
 
 /** The hand stays: its position may open so far that it holds the new grip too. */
-function stayOn(search: Search, { stays, stayings, back }: Stage, p: number, begins: Float64Array | null): void {
-  const { values, alive, starts } = search.states;
-  const next = search.next.values;
-  const { count } = search.windows;
-  const [first, end] = [starts[p] as number, starts[p + 1] as number];
+function stayOn(
+  { states, next, windows, backs }: Search,
+  { stays, stayings, firstState }: Stage,
+  p: number,
+  begins: Float64Array | null,
+): void {
+  const { count } = windows;
+  const from = states.reached[p] as number;
   for (let i = stays.starts[p] as number; i < (stays.starts[p + 1] as number); i += 1) {
     const q = stays.to[i] as number;
     const stayed = (stays.cost[i] as number) + (begins === null ? 0 : (begins[q] as number));
     const { next: windowAfter, grownBelow, grownAbove } = stayings[i] as Staying;
     const [down, up] = [stays.down[i] as number, stays.up[i] as number];
-    for (let a = first; a < end; a += 1) {
-      const state = alive[a] as number;
-      const window = state - p * count;
-      const reached = windowAfter[window] as number;
-      if (reached < 0) continue;
+    for (let bits = from; bits !== 0; bits &= bits - 1) {
+      const window = lowestBit(bits);
+      const after = windowAfter[window] as number;
+      if (after < 0) continue;
+      const state = p * count + window;
       const cost =
-        (values[state] as number) +
+        (states.values[state] as number) +
         stayed +
         down * (grownBelow[window] as number) +
         up * (grownAbove[window] as number);
-      const target = q * count + reached;
-      if (cost < (next[target] as number)) {
-        next[target] = cost;
-        back[target] = state * 2 + 1;
+      const target = q * count + after;
+      const known = next.reached[q] as number;
+      if ((known & (1 << after)) === 0 || cost < (next.values[target] as number)) {
+        next.values[target] = cost;
+        next.reached[q] = known | (1 << after);
+        backs[firstState + target] = state * 2 + 1;
       }
     }
   }
@@ -97,18 +114,19 @@ function stayOn(search: Search, { stays, stayings, back }: Stage, p: number, beg
 
 /** Adds what the grips themselves cost, and keeps the states that are worth going on from. Gives the best of all. */
 function settle(search: Search, stage: Stage, trial: Float64Array | undefined): number {
-  const { values } = search.next;
+  const { values, reached } = search.next;
   const { count } = search.windows;
-  let best = 0;
-  for (let q = 0, state = 0; q < stage.size; q += 1) {
+  let best = -1;
+  for (let q = 0; q < stage.size; q += 1) {
     const price = trial === undefined ? (stage.price[q] as number) : (stage.price[q] as number) + (trial[q] as number);
-    for (const end = state + count; state < end; state += 1) {
+    for (let bits = reached[q] as number; bits !== 0; bits &= bits - 1) {
+      const state = q * count + lowestBit(bits);
       const value = (values[state] as number) + price;
       values[state] = value;
-      if (value < (values[best] as number)) best = state;
+      if (best < 0 || value < (values[best] as number)) best = state;
     }
   }
-  keepAlive(search, stage, worthGoingOn(search, stage, best));
+  keepWorthy(search, stage, worthGoingOn(search, stage, best));
   [search.states, search.next] = [search.next, search.states];
   return best;
 }
@@ -125,20 +143,22 @@ function worthGoingOn({ lattice, extra, next, windows, growing }: Search, stage:
   return (next.values[best] as number) + dearest + unneeded + extra.opens + growing * lattice.widest + GIVEN_BACK;
 }
 
-/** Lists the states that are worth going on from, in their order. A state is dropped where the same grip
+/** Leaves only the states that are worth going on from. One is dropped where the same grip
  * without its window costs no more at the full price of opening: from there everything can be played that could be played from the state. */
-function keepAlive({ next, windows, growing }: Search, { size }: Stage, most: number): void {
-  const { values, alive, starts } = next;
+function keepWorthy({ next, windows, growing }: Search, { size }: Stage, most: number): void {
+  const { values, reached } = next;
   const { count, wider } = windows;
-  let kept = 0;
-  for (let q = 0, first = 0; q < size; q += 1, first += count) {
-    starts[q] = kept;
+  for (let q = 0; q < size; q += 1) {
+    const first = q * count;
+    const found = reached[q] as number;
+    // A new position is open to every grip, so that the empty window was reached.
     const closed = values[first] as number;
-    if (closed <= most) alive[kept++] = first;
-    for (let window = 1; window < count; window += 1) {
+    let kept = closed <= most ? 1 : 0;
+    for (let bits = found & ~1; bits !== 0; bits &= bits - 1) {
+      const window = lowestBit(bits);
       const value = values[first + window] as number;
-      if (value <= most && value < closed + growing * (wider[window] as number)) alive[kept++] = first + window;
+      if (value <= most && value < closed + growing * (wider[window] as number)) kept |= 1 << window;
     }
+    reached[q] = kept;
   }
-  starts[size] = kept;
 }

@@ -55,11 +55,18 @@ function contentOf({ notes, events, isChromatic }: Passage, from: number, to: nu
 
 function sectionNeeds(section: Passage, view: View, demands: Demands): Level {
   const { player } = demands;
-  const levels = LEVELS.filter((level) => level <= player.level);
-  const paths = levels.map((level) => solve(latticeOf(section, view, demandsFor({ ...player, level })), NO_EXTRA));
-  const best = Math.min(...paths.map(({ cost }) => cost));
-  const at = paths.findIndex(({ cost }) => cost < BROKEN_LIMIT / 2 && cost <= best + CLEARLY_WORSE);
-  return at < 0 ? player.level : usedBy(paths[at] as Path, levels[at] as Level);
+  const pathAt = (level: Level): Path => solve(latticeOf(section, view, demandsFor({ ...player, level })), NO_EXTRA);
+  // A higher level can do all that a lower one can: no way is cheaper than that of the highest, and below one that is too dear all are.
+  const highest = pathAt(player.level);
+  const most = Math.min(highest.cost + CLEARLY_WORSE, BROKEN_LIMIT / 2);
+  if (highest.cost > most) return player.level;
+  let least = usedBy(highest, player.level);
+  for (const level of LEVELS.filter((lower) => lower < player.level).toReversed()) {
+    const path = pathAt(level);
+    if (path.cost > most) break;
+    least = usedBy(path, level);
+  }
+  return least;
 }
 
 /** A hand that opens to an octave, as only the highest level does, need not cross as well. */

@@ -6,19 +6,12 @@ import type { Ticks } from '../time';
 import { blackFingerFlags, doubleDutyFlags } from './black-key-flags';
 import { changeFlags } from './change-flags';
 import { SEVERITIES, type Flag, type FlagDetail } from './flag';
-import {
-  crossingFlags,
-  extensionFlags,
-  forcedMoveFlags,
-  hopFlags,
-  limitFlags,
-  stretchFlags,
-  type PlayedHand,
-} from './hand-flags';
+import { crossingFlags, extensionFlags, forcedMoveFlags, hopFlags, limitFlags, type PlayedHand } from './hand-flags';
 import { jumpFlags } from './jump-flags';
 import { oneFactOneFlag, withoutParts } from './one-fact-one-flag';
 import { overlapFlags } from './overlap-flags';
 import { doubleAccidentalFlags, ledgerFlags, offKeyboardFlags } from './register-flags';
+import { stretchFlags } from './stretch-flags';
 import { sharedKeyFlags } from './shared-key-flags';
 import { canOtherHandTake } from './sharing';
 
@@ -37,7 +30,6 @@ export interface FlagInput {
 /** Everything that the player should know, in order of the music; at one place the weightiest first. */
 export function findFlags(input: FlagInput): readonly Flag[] {
   const order = new Map(input.notes.map((note, i) => [note.id, i]));
-  const eventsOf = eventsById(input.hands);
   const placeInMusic = (flag: Flag): number => order.get(flag.notes[0] ?? '') ?? 0;
   const found = [
     ...input.hands.flatMap((hand) =>
@@ -58,11 +50,10 @@ export function findFlags(input: FlagInput): readonly Flag[] {
     ...offKeyboardFlags(input.notes, input.keyboard),
     ...doubleAccidentalFlags(input.notes),
   ];
-  return oneFactOneFlag(withoutParts(found), order)
-    .map((flag) => (input.detail === 'full' ? withCosts(flag, input.hands, eventsOf) : flag))
-    .sort(
-      (a, b) => placeInMusic(a) - placeInMusic(b) || SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity),
-    );
+  const told = oneFactOneFlag(withoutParts(found), order);
+  return (input.detail === 'full' ? withCosts(told, input.hands) : told).toSorted(
+    (a, b) => placeInMusic(a) - placeInMusic(b) || SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity),
+  );
 }
 
 /** Which event of its hand strikes a note. */
@@ -75,12 +66,20 @@ function eventsById(hands: readonly PlayedHand[]): ReadonlyMap<string, number> {
   );
 }
 
-/** A flag because of black keys keeps the costs it rests on. */
-function withCosts(flag: Flag, hands: readonly PlayedHand[], eventOf: ReadonlyMap<string, number>): Flag {
-  if (!flag.byBlackKey || flag.costs) return flag;
-  const hand = hands.find(({ study }) => study.baseline.passage.hand === flag.hand);
-  const events = new Set(flag.notes.flatMap((id) => eventOf.get(id) ?? []));
-  return hand ? { ...flag, costs: compareKeys(hand.played, [...events]) } : flag;
+/** Flags because of black keys keep the costs they rest on. */
+function withCosts(flags: readonly Flag[], hands: readonly PlayedHand[]): readonly Flag[] {
+  if (!flags.some(isWithoutCosts)) return flags;
+  const eventOf = eventsById(hands);
+  return flags.map((flag) => {
+    const hand = hands.find(({ study }) => study.baseline.passage.hand === flag.hand);
+    if (!hand || !isWithoutCosts(flag)) return flag;
+    const events = new Set(flag.notes.flatMap((id) => eventOf.get(id) ?? []));
+    return { ...flag, costs: compareKeys(hand.played, [...events]) };
+  });
+}
+
+function isWithoutCosts({ byBlackKey, costs }: Flag): boolean {
+  return byBlackKey && !costs;
 }
 
 /** Marks the flags whose kind stood at the same notes already, or at half of them, before the piece was moved. */

@@ -1,6 +1,5 @@
-import { FREE_BOND, spanOf, stepLimits, struckAt, type HandPlan, type Limit, type PlannedGrip } from '../fingering';
+import { stepLimits, struckAt, type HandPlan, type Limit, type PassageEvent, type PlannedGrip } from '../fingering';
 import { groupBy } from '../base';
-import type { Pitch } from '../pitch';
 import { keyCentreMm } from '../keyboard';
 import { forcedMoves, type HandStudy } from '../forced';
 import type { Finger, HandNote } from '../score';
@@ -16,11 +15,12 @@ export interface PlayedHand {
   readonly notes: readonly HandNote[];
 }
 
-const PLAIN = { byBlackKey: false, wasThere: false, costs: null } as const;
+export const PLAIN = { byBlackKey: false, wasThere: false, costs: null } as const;
 
 /** Where a limit of level or reach is broken: these cannot be played so. `canShare` tells whether the other hand could take a note. */
 export function limitFlags(hand: PlayedHand, canShare: (note: HandNote) => boolean): readonly Flag[] {
   const { lattice, steps } = hand.played;
+  if (hand.played.limits === 0) return [];
   return steps.flatMap((_, t) => {
     const limits = stepLimits(lattice, steps, t);
     // One place is told once, by what weighs most: a hand that cannot reach the keys need not be told how it gets there.
@@ -88,16 +88,21 @@ function limitFlag(hand: PlayedHand, t: number, limit: Limit, canShare: (note: H
   }
 }
 
+/** Whether a step of a plan breaks a limit; most plans break none at all. */
+export function breaksLimits({ limits, lattice, steps }: HandPlan, t: number): boolean {
+  return limits > 0 && stepLimits(lattice, steps, t).length > 0;
+}
+
 function spreadAt({ steps }: HandPlan, t: number): number {
   const { low, high } = steps[t] as PlannedGrip;
   return high - low;
 }
 
-function noteAt({ notes }: PlayedHand, index: number): HandNote {
+export function noteAt({ notes }: PlayedHand, index: number): HandNote {
   return notes[index] as HandNote;
 }
 
-function fingerOf({ played }: PlayedHand, index: number): Finger {
+export function fingerOf({ played }: PlayedHand, index: number): Finger {
   return played.fingering[index] ?? 1;
 }
 
@@ -105,9 +110,9 @@ function fingerOf({ played }: PlayedHand, index: number): Finger {
 export function forcedMoveFlags(hand: PlayedHand): readonly Flag[] {
   const { study, played } = hand;
   if (played !== study.plan) return [];
-  const { lattice, steps } = played;
+  const { lattice } = played;
   return forcedMoves(study).added.flatMap((t): readonly Flag[] => {
-    if (stepLimits(lattice, steps, t).length > 0) return [];
+    if (breaksLimits(hand.played, t)) return [];
     const index = struckAt(lattice.passage, t)[0] as number;
     const note = noteAt(hand, index);
     return [
@@ -142,11 +147,9 @@ export function extensionFlags(hand: PlayedHand): readonly Flag[] {
   const opened = starts.flatMap((from, i) => {
     const to = (starts[i + 1] ?? steps.length) - 1;
     const last = steps[to] as PlannedGrip;
-    const letters = last.high === last.low ? 0 : lettersBeyondFive(hand, from, to);
-    const isBroken = Array.from({ length: to - from + 1 }, (_, k) => from + k).some((t) =>
-      stepLimits(lattice, steps, t).some((limit) => limit !== 'move'),
-    );
-    if (letters <= 0 || last.high - last.low > lattice.widest || isBroken) return [];
+    if (last.high === last.low || last.high - last.low > lattice.widest) return [];
+    const letters = lettersBeyondFive(hand, from, to);
+    if (letters <= 0 || isHindered(hand.played, from, to)) return [];
     const isForced =
       hand.played === hand.study.plan &&
       [neutral, asPrinted].every((plan) =>
@@ -174,6 +177,14 @@ export function extensionFlags(hand: PlayedHand): readonly Flag[] {
   );
 }
 
+/** Whether anything but the level's not moving keeps the hand from playing some steps. */
+function isHindered({ limits, lattice, steps }: HandPlan, from: number, to: number): boolean {
+  if (limits === 0) return false;
+  return Array.from({ length: to - from + 1 }, (_, k) => from + k).some((t) =>
+    stepLimits(lattice, steps, t).some((limit) => limit !== 'move'),
+  );
+}
+
 /** Thumb under and finger over, one flag for each finger and key. */
 export function crossingFlags(hand: PlayedHand): readonly Flag[] {
   const { lattice, steps } = hand.played;
@@ -198,21 +209,14 @@ export function crossingFlags(hand: PlayedHand): readonly Flag[] {
 export function hopFlags(hand: PlayedHand): readonly Flag[] {
   const { passage } = hand.played.lattice;
   return passage.events.flatMap((event, t): readonly Flag[] => {
-    const before = passage.events[t - 1];
-    if (!before || event.bond < 1) return [];
+    if (t === 0 || event.bond < 1) return [];
+    const hop = hopInto(hand, event);
+    if (!hop) return [];
     const inChords = event.released.length > 1 || event.struck.length > 1;
     const holdsCommonTone =
       event.held.length > 0 ||
       event.released.some((m) => event.struck.some((n) => noteAt(hand, m).midi === noteAt(hand, n).midi));
     if (inChords && holdsCommonTone) return [];
-    const pairs = event.released.flatMap((m) => event.struck.map((n) => [m, n] as const));
-    const hop = pairs.find(
-      ([m, n]) =>
-        fingerOf(hand, m) === fingerOf(hand, n) &&
-        passage.notes[m]?.letter !== passage.notes[n]?.letter &&
-        noteAt(hand, m).midi !== noteAt(hand, n).midi,
-    );
-    if (!hop) return [];
     const [from, to] = [noteAt(hand, hop[0]), noteAt(hand, hop[1])];
     return [
       {
@@ -225,48 +229,18 @@ export function hopFlags(hand: PlayedHand): readonly Flag[] {
   });
 }
 
-/** How far beyond comfort a stretch must be to be told of. Unit: hundredths of a mm. Our own choice: half a semitone. */
-const TOLD_BEYOND = 700;
-
-/** Fingers further apart than is comfortable, at one moment or in a line: the widest of each pair of fingers and keys, once. */
-export function stretchFlags(hand: PlayedHand): readonly Flag[] {
-  const { lattice, steps } = hand.played;
-  const { passage, view, demands } = lattice;
-  const found = passage.events.flatMap((event, t) => {
-    if (stepLimits(lattice, steps, t).length > 0) return [];
-    const isLine = event.released.length === 1 && event.struck.length === 1;
-    const inLine = isLine && event.bond > FREE_BOND && steps[t]?.transition === 'stay' ? event.released : [];
-    const pairs = [...event.struck, ...event.held, ...inLine].flatMap((m) => event.struck.map((n) => [m, n] as const));
-    return pairs.flatMap(([m, n]) => {
-      const [f, g] = [fingerOf(hand, m), fingerOf(hand, n)];
-      if (f === g) return [];
-      const [lower, higher] = f < g ? [m, n] : [n, m];
-      const distance = (view.places[higher] as number) - (view.places[lower] as number);
-      const comfortable = spanOf(demands.measure, Math.min(f, g), Math.max(f, g)).greatestComfortable;
-      if (distance <= comfortable + TOLD_BEYOND) return [];
-      const fingers: readonly [Finger, Finger] = f < g ? [f, g] : [g, f];
-      return [
-        {
-          fingers,
-          lower: noteAt(hand, lower),
-          higher: noteAt(hand, higher),
-          mm: Math.round(distance / 100),
-          inLine: inLine.includes(m),
-        },
-      ];
-    });
-  });
-  return [
-    ...groupBy(found, ({ fingers, lower, higher }) => `${fingers.join()}/${lower.midi}/${higher.midi}`).values(),
-  ].map((group): Flag => {
-    const { fingers, lower, higher, mm, inLine } = group[0] as (typeof found)[number];
-    const keys: readonly [Pitch, Pitch] =
-      lower.midi < higher.midi ? [lower.pitch, higher.pitch] : [higher.pitch, lower.pitch];
-    return {
-      evidence: { kind: 'stretch', fingers, keys, mm, inLine },
-      severity: 'watch',
-      ...PLAIN,
-      ...placeOf(group.flatMap((one) => [one.lower, one.higher])),
-    };
-  });
+/** The first released and struck note of two letters that have one finger. */
+function hopInto(hand: PlayedHand, { released, struck }: PassageEvent): readonly [number, number] | null {
+  const { notes } = hand.played.lattice.passage;
+  for (const m of released) {
+    for (const n of struck) {
+      if (
+        fingerOf(hand, m) === fingerOf(hand, n) &&
+        notes[m]?.letter !== notes[n]?.letter &&
+        noteAt(hand, m).midi !== noteAt(hand, n).midi
+      )
+        return [m, n];
+    }
+  }
+  return null;
 }

@@ -193,7 +193,7 @@ function describe(
   moved: Score,
   { key, showing, player, keyboard, detail, decisions }: DescribeOptions,
 ): Pick<Version, 'score' | 'key' | 'notes' | 'positions' | 'flags' | 'remarks' | 'hands'> {
-  const movedNotes = handNotes(pupilsPart(piece, moved), moved.ticksPerQuarter);
+  const movedNotes = moved === piece.score ? piece.notes : handNotes(pupilsPart(piece, moved), moved.ticksPerQuarter);
   const hands =
     showing === 'none'
       ? []

@@ -77,12 +77,10 @@ export function baselinesOf(piece: PlannedPiece, player: Player): readonly HandB
 const baselinesByContent = lastingMemo<HandBaseline>(48);
 
 function baselineFor(passage: Passage, circumstances: string, demands: Demands): HandBaseline {
-  const content = passage.notes.map(({ note, letter, altered, end, printed }) =>
-    [note.id, letter, altered, note.onset, end, note.midi, printed, note.slurEnds, note.detached, note.isGrace].join(),
-  );
-  return baselinesByContent.get(`${circumstances}/${passage.hand}/${content.join(';')}`, () =>
-    baselineOf(passage, demands),
-  );
+  let content = '';
+  for (const { note, letter, altered, end, printed } of passage.notes)
+    content += `${note.id},${letter},${altered},${note.onset},${end},${note.midi},${printed ?? ''},${note.slurEnds ? 's' : ''}${note.detached ? 'd' : ''}${note.isGrace ? 'g' : ''};`;
+  return baselinesByContent.get(`${circumstances}/${passage.hand}/${content}`, () => baselineOf(passage, demands));
 }
 
 function passagesOf({ part, hands, notes, score }: PlannedPiece): readonly Passage[] {

@@ -1,5 +1,5 @@
 import { childElements, type XmlElement } from '../xml';
-import { intervalOf, midiNumber, transposeBy, type Pitch } from '../pitch';
+import { intervalOf, midiNumber, transposeBy, type Interval, type Pitch } from '../pitch';
 import { beatAt, type Ticks } from '../time';
 import { ledgerLines } from './clef';
 import type { Clef, Finger, Hand, NoteId, NoteItem, Part, Score, Transposition } from './score';
@@ -66,8 +66,8 @@ export function handNotes(part: Part, ticksPerQuarter: number): readonly HandNot
     for (const item of measure.items) {
       if (item.kind === 'attributes') item.clefs.forEach((clef) => clefs.set(clef.staff, clef));
       if (item.kind !== 'note' || !item.pitch || item.isCue) continue;
-      const sounding = transposeBy(item.pitch, toSounding);
-      const pitch = sounding.ok ? sounding.value : item.pitch;
+      const pitch = soundingPitch(item.pitch, toSounding);
+      const marks = marksOf(item);
       notes.push({
         id: item.id,
         hand: handOfStaff(part, item.staff),
@@ -82,8 +82,8 @@ export function handNotes(part: Part, ticksPerQuarter: number): readonly HandNot
         tieStop: item.tieStop,
         tieStart: item.tieStart,
         finger: item.fingers[0] ?? null,
-        slurEnds: endsSlur(item),
-        detached: isDetached(item),
+        slurEnds: marks.some(isSlurEnd),
+        detached: marks.some(isDetachedMark),
         ledgerLines: ledgerLines(item.pitch, clefs.get(item.staff)),
         item,
       });
@@ -107,17 +107,23 @@ function firstClef(part: Part): Clef | undefined {
     .flatMap((item) => (item.kind === 'attributes' ? item.clefs : []))[0];
 }
 
-function endsSlur(item: NoteItem): boolean {
-  return marksIn(item, 'notations').some((mark) => mark.name === 'slur' && mark.attributes['type'] === 'stop');
+function soundingPitch(written: Pitch, toSounding: Interval): Pitch {
+  if (toSounding.fifths === 0 && toSounding.octaves === 0) return written;
+  const sounding = transposeBy(written, toSounding);
+  return sounding.ok ? sounding.value : written;
 }
 
-function isDetached(item: NoteItem): boolean {
-  return marksIn(item, 'notations')
-    .filter((mark) => mark.name === 'articulations')
-    .flatMap((group) => childElements(group))
-    .some((mark) => mark.name === 'staccato' || mark.name === 'staccatissimo');
+function isSlurEnd({ name, attributes }: XmlElement): boolean {
+  return name === 'slur' && attributes['type'] === 'stop';
 }
 
-function marksIn(item: NoteItem, group: string): readonly XmlElement[] {
-  return childElements(item.xml, group).flatMap((found) => childElements(found));
+function isDetachedMark(mark: XmlElement): boolean {
+  return (
+    mark.name === 'articulations' &&
+    childElements(mark).some(({ name }) => name === 'staccato' || name === 'staccatissimo')
+  );
+}
+
+function marksOf(item: NoteItem): readonly XmlElement[] {
+  return childElements(item.xml, 'notations').flatMap((group) => childElements(group));
 }
