@@ -6,9 +6,8 @@ import type { Grip, KeysDown } from './grip';
 import type { Guide } from './guide';
 import { latticeOf, narrowed, sliceOf, type Lattice } from './lattice';
 import type { Passage, PassageEvent } from './passage';
-import { tallySteps } from './path-tally';
 import type { Demands } from './player';
-import { EDIT_PRINTED_FACTOR, NOT_STANDARD } from './rules.table';
+import { BROKEN_LIMIT, EDIT_PRINTED_FACTOR, NOT_STANDARD } from './rules.table';
 import { NO_EXTRA, type Extra, type Path, type PlannedGrip } from './plan-path';
 import { solve } from './solve';
 import type { View } from './key-view';
@@ -71,22 +70,16 @@ function openGroups(passage: Passage, given: Fingering | undefined): Groups {
   return groups.filter((group) => group.some(isOpen));
 }
 
+/** What the options add to the cost of each grip: for fingers that are not kept, and for others than those that are written for a figure or a run. */
 function extraOf(lattice: Lattice, { kept, given, guide }: PlanOptions): Extra {
-  const edits = kept ? editsFrom(lattice, given ? over(kept, given) : kept) : NO_EXTRA;
-  const layers = [edits.own, guide && guide.fingers.size > 0 ? guideCosts(lattice, guide.fingers) : null].filter(
-    (layer) => layer !== null,
-  );
-  return { ...edits, own: sumOf(layers), technique: guide?.technique ?? null };
-}
-
-function sumOf(layers: readonly (readonly Float64Array[])[]): readonly Float64Array[] | null {
-  const [first, ...others] = layers;
-  if (!first) return null;
-  return first.map((own, t) =>
-    others.length === 0
-      ? own
-      : own.map((cost, g) => others.reduce((sum, layer) => sum + (layer[t]?.[g] as number), cost)),
-  );
+  const written = guide && guide.fingers.size > 0 ? guide.fingers : null;
+  const technique = guide?.technique ?? null;
+  if (!kept && !written) return { ...NO_EXTRA, technique };
+  const own = lattice.grips.map((grips) => new Float64Array(grips.length));
+  if (written) addGuideCosts(lattice, written, own);
+  if (!kept) return { ...NO_EXTRA, own, technique };
+  const changed = addEdits(lattice, given ? over(kept, given) : kept, own);
+  return { own, changed, opens: lattice.demands.editOpens, technique };
 }
 
 /** The best way to play given fingers: where the hand moves, and what that costs. Notes without a finger are free. */
@@ -100,7 +93,7 @@ export function playHand(passage: Passage, view: View, demands: Demands, given: 
 export function playSlice(lattice: Lattice, given: Fingering, from: number, to: number): PlanSlice {
   const slice = sliceOf(lattice, from, to);
   const { steps, cost } = solveGiven(slice, given);
-  return { lattice: slice, steps, cost, limits: tallySteps(slice, steps).limits };
+  return { lattice: slice, steps, cost, limits: limitsOf(slice, steps) };
 }
 
 function solveGiven(lattice: Lattice, given: Fingering): Path {
@@ -121,7 +114,21 @@ function finished(lattice: Lattice, steps: readonly PlannedGrip[], cost: number,
   const fingering: (Finger | null)[] = lattice.passage.notes.map(() => null);
   steps.forEach((step, t) => eachStruck(lattice, t, step.grip, (note, finger) => (fingering[note] = finger)));
   shareAmongUnisons(lattice.passage, fingering);
-  return { lattice, steps, fingering, cost, bound, limits: tallySteps(lattice, steps).limits };
+  return { lattice, steps, fingering, cost, bound, limits: limitsOf(lattice, steps) };
+}
+
+/** How many limits a plan breaks: each costs so much more than all else at its step that it shows in what the step costs. A hand that stays breaks none but
+ * those of its grip. */
+function limitsOf({ grips, gripCosts, transitions }: Lattice, steps: readonly PlannedGrip[]): number {
+  let limits = 0;
+  steps.forEach(({ index, transition }, t) => {
+    limits += Math.round((gripCosts[t]?.[index] as number) / BROKEN_LIMIT);
+    const table = transitions[t];
+    if (!table || transition === 'stay') return;
+    const pair = (steps[t - 1] as PlannedGrip).index * (grips[t] as readonly Grip[]).length + index;
+    limits += Math.round(((transition === 'pass' ? table.pass : table.move)[pair] as number) / BROKEN_LIMIT);
+  });
+  return limits;
 }
 
 function eachStruck({ keysDown }: Lattice, t: number, grip: Grip, act: (note: number, finger: Finger) => void): void {
@@ -163,37 +170,38 @@ function placesOf(lattice: Lattice, given: Fingering): readonly (readonly number
   });
 }
 
-/** What it costs to take other fingers than those that are written for a figure or a run. */
-function guideCosts(lattice: Lattice, fingers: Guide['fingers']): readonly Float64Array[] {
-  return lattice.grips.map((grips, t) =>
-    Float64Array.from(grips, (grip) => {
-      let cost = 0;
+/** Adds what it costs to take other fingers than those that are written for a figure or a run. */
+function addGuideCosts(lattice: Lattice, fingers: Guide['fingers'], own: readonly Float64Array[]): void {
+  lattice.grips.forEach((grips, t) => {
+    if (!struckAt(lattice.passage, t).some((note) => fingers.has(note))) return;
+    const costs = own[t] as Float64Array;
+    grips.forEach((grip, g) =>
       eachStruck(lattice, t, grip, (note, finger) => {
         const written = fingers.get(note);
-        if (written !== undefined && (written & (1 << (finger - 1))) === 0) cost += NOT_STANDARD;
-      });
-      return cost;
-    }),
-  );
+        if (written !== undefined && (written & (1 << (finger - 1))) === 0)
+          costs[g] = (costs[g] as number) + NOT_STANDARD;
+      }),
+    );
+  });
 }
 
-/** What it costs to change printed fingers: a little for each, and once for each run of changes. */
-function editsFrom(lattice: Lattice, fingering: Fingering): Extra {
-  const { edit, editOpens } = lattice.demands;
-  const counts = lattice.grips.map((grips, t) =>
-    Float64Array.from(grips, (grip) => {
-      let count = 0;
+/** Adds what it costs to change fingers that are kept, a little for each, and tells which grips change any: a run of changes costs once more where it
+ * begins. */
+function addEdits(lattice: Lattice, kept: Fingering, own: readonly Float64Array[]): readonly Uint8Array[] {
+  const price = lattice.demands.edit * EDIT_PRINTED_FACTOR;
+  return lattice.grips.map((grips, t) => {
+    const changed = new Uint8Array(grips.length);
+    if (struckAt(lattice.passage, t).every((note) => (kept[note] ?? null) === null)) return changed;
+    const costs = own[t] as Float64Array;
+    grips.forEach((grip, g) =>
       eachStruck(lattice, t, grip, (note, finger) => {
-        if ((fingering[note] ?? finger) !== finger) count += 1;
-      });
-      return count;
-    }),
-  );
-  return {
-    own: counts.map((own) => own.map((count) => count * edit * EDIT_PRINTED_FACTOR)),
-    changed: counts.map((own) => Uint8Array.from(own, (count) => Number(count > 0))),
-    opens: editOpens,
-  };
+        if ((kept[note] ?? finger) === finger) return;
+        changed[g] = 1;
+        costs[g] = (costs[g] as number) + price;
+      }),
+    );
+    return changed;
+  });
 }
 
 /** The notes that an event strikes. */

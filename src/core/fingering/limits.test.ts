@@ -6,6 +6,7 @@ import { stepLimits, type Limit } from './limits';
 import { latticeOf } from './lattice';
 import { demandsOf, LEVELS, type Player } from './player';
 import { NO_EXTRA } from './plan-path';
+import { tallySteps } from './path-tally';
 import { solve } from './solve';
 import { realView } from './key-view';
 
@@ -49,8 +50,9 @@ describe('stepLimits', () => {
           );
           const { steps } = solve(lattice, NO_EXTRA);
           const named = steps.flatMap((_, t) => stepLimits(lattice, steps, t));
-          const counted = planOf(own, { level, spanMm }).limits;
-          expect(named.length > 0).toBe(counted > 0);
+          const plan = planOf(own, { level, spanMm });
+          expect(named.length > 0).toBe(plan.limits > 0);
+          expect(plan.limits).toBe(tallySteps(plan.lattice, plan.steps).limits);
         },
       ),
       { numRuns: 200, seed: 3 },

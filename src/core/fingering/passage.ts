@@ -150,19 +150,20 @@ function bondOf(
 /** Adds what a moment has in common with others. Two are alike when their letters, counted within the octave, and the steps to the moments
  * on either side are the same, whichever comes first: a scale then has the same fingers up and down. */
 function compared(notes: readonly PassageNote[], events: readonly UnlikedEvent[]): readonly PassageEvent[] {
-  const lowest = (event: UnlikedEvent | undefined): PassageNote | undefined =>
-    event && notes[event.struck[0] as number];
+  const lowest = events.map(({ struck }) => notes[struck[0] as number] as PassageNote);
   const step = (from: PassageNote, to: PassageNote | undefined): string =>
     to ? `${to.letter - from.letter}/${to.altered}` : '-';
   const ends = octaveEnds(notes, events);
   return events.map((event, t) => {
-    const base = lowest(event) as PassageNote;
-    const shape = event.struck.map((index) => {
+    const base = lowest[t] as PassageNote;
+    let shape = '';
+    for (const index of event.struck) {
       const { letter, altered } = notes[index] as PassageNote;
-      return `${letter - base.letter}/${altered}`;
-    });
-    const around = [step(base, lowest(events[t - 1])), step(base, lowest(events[t + 1]))].sort();
-    const likeness = `${((base.letter % 7) + 7) % 7}:${shape.join()}:${event.held.length}:${around.join('|')}`;
+      shape += `${letter - base.letter}/${altered},`;
+    }
+    const [before, after] = [step(base, lowest[t - 1]), step(base, lowest[t + 1])];
+    const around = before < after ? `${before}|${after}` : `${after}|${before}`;
+    const likeness = `${((base.letter % 7) + 7) % 7}:${shape}:${event.held.length}:${around}`;
     return { ...event, likeness, octaveEnd: ends.get(t) ?? null };
   });
 }

@@ -165,5 +165,6 @@ function startsOf(plan: HandPlan): readonly number[] {
 }
 
 function without(these: readonly number[], those: readonly number[]): readonly number[] {
-  return these.filter((t) => !those.some((other) => Math.abs(other - t) <= BRIDGED));
+  const near = new Set(those.flatMap((t) => [t - BRIDGED, t, t + BRIDGED]));
+  return these.filter((t) => !near.has(t));
 }
