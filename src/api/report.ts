@@ -3,7 +3,7 @@ import { isBlackKey } from '@/core/keyboard';
 import { intervalName, intervalSemitones, intervalSteps, nameText, pitchText, type Pitch } from '@/core/pitch';
 import type { Flag } from '@/core/flags';
 import { tiedFrom, type AccidentalSign, type Finger, type Hand, type HandNote } from '@/core/score';
-import { keyView, remarkView, type KeyView, type RemarkView } from '@/core/views';
+import { keyView, remarkView, sourcesIn, type KeyView, type RemarkView } from '@/core/views';
 import type { PlacedPosition } from '@/core/fingering';
 import type { OpenedPiece, Version } from '@/core/piece';
 
@@ -46,6 +46,8 @@ export interface ReportPosition {
   readonly name: string;
   readonly kind: PlacedPosition['kind'];
   readonly keys: readonly (string | null)[];
+  /** Where its fingers come from, in words: `as printed`, `standard for the G♭ major scale`, `as in bar 2`, `planned`. Empty where there are none. */
+  readonly fingersFrom: string;
 }
 
 export interface ReportFlag {
@@ -84,7 +86,7 @@ export function reportOf(piece: OpenedPiece, before: Version, after: Version): R
       const fingers = { from: written.get(struck)?.finger ?? null, to: moved.get(struck)?.finger ?? null };
       return to ? [reportNote(note, to, fingers)] : [];
     }),
-    positions: after.positions.map(reportPosition),
+    positions: reportPositions(after),
     flags: after.flags.map(reportFlag),
   };
 }
@@ -119,7 +121,12 @@ function reportNote(
   };
 }
 
-function reportPosition(placed: PlacedPosition): ReportPosition {
+function reportPositions(version: Version): readonly ReportPosition[] {
+  const sourceOf = sourcesIn(version);
+  return version.positions.map((placed) => reportPosition(placed, sourceOf(placed.notes.map(({ id }) => id))));
+}
+
+function reportPosition(placed: PlacedPosition, fingersFrom: string): ReportPosition {
   const first = placed.notes[0] as HandNote;
   const last = placed.notes.at(-1) as HandNote;
   return {
@@ -129,6 +136,7 @@ function reportPosition(placed: PlacedPosition): ReportPosition {
     name: nameText(placed.name),
     kind: placed.kind,
     keys: placed.keys.map((key: Pitch | null) => key && pitchText(key)),
+    fingersFrom,
   };
 }
 

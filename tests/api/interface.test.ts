@@ -115,6 +115,7 @@ describe('POST /api/report', () => {
       name: 'D',
       kind: 'closed',
       keys: ['A3', 'G3', 'F#3', 'E3', 'D3'],
+      fingersFrom: 'as printed',
     });
   });
 

@@ -2,6 +2,7 @@ export { barFactWords } from './en-bars';
 export type { BarFact } from './en-bars';
 export { barsText, shortened } from './en-common';
 export { flagWords } from './en-flags';
+export { sourceWords } from './en-finger-sources';
 export { costWords, priceWords } from './en-rules';
 export { pupilWords } from './en-pupil';
 export { faultWords } from './en-faults';

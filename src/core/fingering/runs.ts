@@ -8,6 +8,8 @@ import type { Passage, PassageEvent, PassageNote } from './passage';
 export interface Run {
   readonly kind: 'scale' | 'arpeggio';
   readonly published: PublishedFingering;
+  /** One of its notes that is the tonic. */
+  readonly tonic: number;
   readonly fingers: ReadonlyMap<number, number>;
 }
 
@@ -30,7 +32,9 @@ const TRIAD: readonly number[] = [0, 2, 4];
 export function runsOf(passage: Passage, midis: readonly number[]): readonly Run[] {
   return stretchesOf(passage).flatMap(({ kind, notes }) => {
     const home = homeOf(passage, midis, kind, notes);
-    return home ? [{ kind, published: home.published, fingers: fingersOf(passage.hand, kind, notes, home) }] : [];
+    if (!home) return [];
+    const tonic = notes[home.degrees.indexOf(0)] as number;
+    return [{ kind, published: home.published, tonic, fingers: fingersOf(passage.hand, kind, notes, home) }];
   });
 }
 

@@ -1,6 +1,8 @@
 export { alternatives, fingerChanges, forcedMoves, surroundings } from './changes';
 export type { Cause, FingerChange } from './changes';
 export { fingerChoices } from './finger-choices';
+export { fingerSources } from './finger-source';
+export type { FingerSource } from './finger-source';
 export { likePlaces } from './like-places';
 export { compareKeys, costsByRule, totalOf } from './prices';
 export type { Comparison, RuleCost } from './prices';

@@ -1,6 +1,7 @@
 import { costWords, decisionWords, flagWords, priceWords, pupilWords } from '../explain';
 import type { Flag, FlagKind, Severity } from '../flags';
 import { likePlaces } from '../forced';
+import { sourcesIn } from './finger-sources';
 import { namePrint } from '../pitch';
 import type { Finger, Hand } from '../score';
 import { flagName, type Version } from '../piece';
@@ -35,6 +36,8 @@ export interface FingersView {
   readonly noteIds: readonly string[];
   readonly before: readonly (Finger | null)[];
   readonly after: readonly (Finger | null)[];
+  /** Where those proposed come from, as words. */
+  readonly source: string;
   readonly others: readonly { readonly finger: Finger; readonly words: string }[];
   readonly also: readonly { readonly bar: string; readonly noteIds: readonly string[] }[];
 }
@@ -49,14 +52,8 @@ export interface DecisionView {
 
 /** The hand notes of a version; what the teacher put away comes last, with the reason. */
 export function handNoteViews(version: Version): readonly HandNoteView[] {
-  return [
-    ...version.flags.map((flag) => handNoteView(version, flag, null)),
-    ...version.setAside.map(({ flag, reason }) => handNoteView(version, flag, reason)),
-  ];
-}
-
-function handNoteView(version: Version, flag: Flag, aside: string | null): HandNoteView {
-  return {
+  const sourceOf = sourcesIn(version);
+  const viewOf = (flag: Flag, aside: string | null): HandNoteView => ({
     name: flagName(flag),
     kind: flag.evidence.kind,
     severity: flag.severity,
@@ -68,18 +65,31 @@ function handNoteView(version: Version, flag: Flag, aside: string | null): HandN
     ...flagWords(flag),
     costs: flag.costs && costWords(flag.costs),
     forPupil: pupilWords(flag),
-    fingers: fingersView(version, flag),
+    fingers: fingersView(version, flag, sourceOf),
     aside,
-  };
+  });
+  return [
+    ...version.flags.map((flag) => viewOf(flag, null)),
+    ...version.setAside.map(({ flag, reason }) => viewOf(flag, reason)),
+  ];
 }
 
-function fingersView({ hands }: Version, { evidence, notes, hand }: Flag): FingersView | null {
+function fingersView(
+  { hands }: Version,
+  { evidence, notes, hand }: Flag,
+  sourceOf: ReturnType<typeof sourcesIn>,
+): FingersView | null {
   const played = hands.find(({ study }) => study.baseline.passage.hand === hand);
   if (evidence.kind !== 'finger-change' || !played) return null;
+  const { before, after } = evidence;
   return {
     noteIds: notes,
-    before: evidence.before,
-    after: evidence.after,
+    before,
+    after,
+    source: sourceOf(
+      notes.filter((_, i) => after[i] !== before[i]),
+      evidence.isApplied ? 'played' : 'proposed',
+    ),
     others: evidence.alternatives.map(({ finger, price }) => ({ finger, words: priceWords(price) })),
     also: likePlaces(played.study.baseline.passage, notes).map(({ bar, notes: noteIds }) => ({ bar, noteIds })),
   };

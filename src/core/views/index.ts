@@ -27,3 +27,4 @@ export type { AtlasCard, CardLine, CardLineName, PlannerDiffers } from './atlas-
 export { drillView, notesPage } from './made-pieces';
 export type { MadePiece } from './made-pieces';
 export type { HandPlace } from './entry-hands';
+export { sourcesIn } from './finger-sources';

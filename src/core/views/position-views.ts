@@ -1,4 +1,5 @@
 import { positionParts, positionWords } from '../explain';
+import { sourcesIn } from './finger-sources';
 import { isBlackKey } from '../keyboard';
 import { namePrint, pitchPrint } from '../pitch';
 import type { Finger, Hand, HandNote } from '../score';
@@ -19,10 +20,13 @@ export interface PositionView {
   readonly noteIds: readonly string[];
   readonly keys: readonly (string | null)[];
   readonly onBlack: readonly Finger[];
+  /** Where its fingers come from: `as printed`, `planned`. */
+  readonly source: string;
 }
 
 /** Where the hands sit, right hand first, each position told from the one before. */
 export function positionViews(version: Version): readonly PositionView[] {
+  const sourceOf = sourcesIn(version);
   return version.positions.map((placed, i) => {
     const before = version.positions[i - 1];
     const isMove = before?.position.hand === placed.position.hand;
@@ -36,6 +40,7 @@ export function positionViews(version: Version): readonly PositionView[] {
       noteIds: placed.notes.map(({ id }) => id),
       keys: placed.keys.map((key) => key && pitchPrint(key)),
       onBlack: blackFingersOf(placed.notes, placed.position.fingers),
+      source: sourceOf(placed.notes.map(({ id }) => id)),
     };
   });
 }

@@ -62,6 +62,9 @@ export function HandNote({ note, from, isChosen, onChoose, actions, onTakeUp }: 
         {isChosen ? (
           <span className="mt-1 block text-sm">
             {note.message} <em className="font-semibold not-italic">{note.suggestion}</em>
+            {note.fingers?.source ? (
+              <span className="mt-1 block text-xs text-secondary">New fingers: {note.fingers.source}.</span>
+            ) : null}
             {note.costs ? <span className="mt-1 block text-xs text-secondary">{note.costs}</span> : null}
             <span className="mt-1 block text-xs text-secondary">For the pupil: {note.forPupil}</span>
           </span>

@@ -244,6 +244,7 @@ function Positions({ view }: { readonly view: BenchView }) {
                   {position.words}{' '}
                   <span className="text-xs text-secondary">
                     {own.length === 1 ? 'throughout' : spanText(position.bars)}
+                    {position.source === '' ? '' : ` · fingers ${position.source}`}
                   </span>
                 </li>
               ))}
