@@ -3,12 +3,14 @@ import { mixed, number, string, type Schema } from 'yup';
 import { FINGERINGS, NO_DECISIONS, type Fingering, type MoveOptions } from '@/core/piece';
 import {
   DIALS,
+  CLOSE_CHORD_SCHOOLS,
   INNER_SCHOOLS,
   LEVELS,
   OUTER_SCHOOLS,
   REPEAT_SCHOOLS,
   USUAL_PLAYER,
   type Dial,
+  type CloseChordSchool,
   type InnerSchool,
   type Level,
   type OuterSchool,
@@ -67,6 +69,7 @@ export function readQuery(search: URLSearchParams): Result<ApiQuery, Fault> {
     outer: choice<OuterSchool>('outer', OUTER_SCHOOLS, USUAL_PLAYER.outer),
     inner: choice<InnerSchool>('inner', INNER_SCHOOLS, USUAL_PLAYER.inner),
     repeat: choice<RepeatSchool>('repeat', REPEAT_SCHOOLS, USUAL_PLAYER.repeat),
+    closeChords: choice<CloseChordSchool>('chords', CLOSE_CHORD_SCHOOLS, USUAL_PLAYER.closeChords),
     thumbOffBlack: dial('thumb'),
     keepPrinted: dial('printed'),
     moveOverStretch: dial('moving'),

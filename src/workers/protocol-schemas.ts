@@ -10,11 +10,13 @@ import type { Courtesy } from '@/core/notation';
 import type { DegreeForm, Spelling } from '@/core/transpose';
 import {
   DIALS,
+  CLOSE_CHORD_SCHOOLS,
   INNER_SCHOOLS,
   LEVELS,
   OUTER_SCHOOLS,
   REPEAT_SCHOOLS,
   type Dial,
+  type CloseChordSchool,
   type InnerSchool,
   type Level,
   type OuterSchool,
@@ -49,6 +51,9 @@ export const playerSchema = object({
     .required(),
   repeat: mixed<RepeatSchool>()
     .oneOf([...REPEAT_SCHOOLS])
+    .required(),
+  closeChords: mixed<CloseChordSchool>()
+    .oneOf([...CLOSE_CHORD_SCHOOLS])
     .required(),
   thumbOffBlack: dial,
   keepPrinted: dial,

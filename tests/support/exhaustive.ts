@@ -19,7 +19,10 @@ export function cheapestByTrying(lattice: Lattice, extra: Extra): number {
     own.map(({ grip, low, high }, g) => {
       const tally = costTally(demands.weights);
       tallyGrip(tally, lattice, keysDown[t] as KeysDown, grip);
-      return totalCost(tally) + BROKEN_LIMIT * (high - low > widest ? 1 : 0) + (extra.own?.[t]?.[g] ?? 0);
+      // A struck chord of three keys may open the hand by a step at level 2.
+      const isChord = keysDown[t]?.down.length === 3 && keysDown[t]?.isHeld.every((one) => !one) === true;
+      const most = isChord && demands.player.level === 2 ? Math.max(widest, 1) : widest;
+      return totalCost(tally) + BROKEN_LIMIT * (high - low > most ? 1 : 0) + (extra.own?.[t]?.[g] ?? 0);
     }),
   );
   // Costs of the joins from each grip to each of the next event: staying, and the ways to move.

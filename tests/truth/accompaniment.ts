@@ -35,8 +35,24 @@ export const FIGURES: readonly Truth[] = [
   },
 ];
 
+const level2 = { player: { level: 2 } } as const;
+
 /** Struck chords. */
 export const CHORDS: readonly Truth[] = [
+  {
+    what: 'primary chords in close position at level 2',
+    line: '[C3 E3 G3]:2 [C3 F3 A3]:2 [B2 F3 G3]:2 [C3 E3 G3]:2',
+    fingers: '531 521 521 531',
+    ...left,
+    ...level2,
+  },
+  {
+    what: 'primary chords in close position at level 2',
+    line: '[C4 E4 G4]:2 [C4 F4 A4]:2 [B3 F4 G4]:2 [C4 E4 G4]:2',
+    fingers: '135 135 125/145 135',
+    ...right,
+    ...level2,
+  },
   {
     what: 'primary chords in close position',
     line: '[C3 E3 G3]:2 [C3 F3 A3]:2 [B2 F3 G3]:2 [C3 E3 G3]:2',

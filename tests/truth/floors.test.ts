@@ -103,6 +103,16 @@ describe('no more technique than the music needs', () => {
     }
   });
 
+  it('chords in close position open the hand by a step from level 2 on, or where the school says so from level 3', () => {
+    const chords = passage('left', '[C3 E3 G3]:2 [C3 F3 A3]:2 [B2 F3 G3]:2 [C3 E3 G3]:2');
+    expect(planOf(chords, { level: 1 }).limits).toBeGreaterThan(0);
+    expect(planOf(chords, { level: 2 }).limits).toBe(0);
+    expect(planOf(chords, { level: 2, closeChords: 'level-3' }).limits).toBe(2);
+    expect(planOf(chords, { level: 3, closeChords: 'level-3' }).limits).toBe(0);
+    // A line of six letters is no chord.
+    expect(planOf(passage('left', '[C3 A3]:2'), { level: 2 }).limits).toBe(1);
+  });
+
   it('a crossing below level 4 is told as what the level does not have', () => {
     for (const level of LEVELS) {
       const crossed = passage('right', 'C4=1 D4=2 E4=3 F4=1 G4=2 A4=3 B4=4 C5=5');

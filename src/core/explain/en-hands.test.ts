@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { sharedKeys } from '../fingering';
+import { sharedKeys, USUAL_PLAYER } from '../fingering';
 import { musicXml, type PieceText } from '../../../tests/support/build-piece';
 import { moved, open } from '../../../tests/support/open';
 import { asWritten, type MoveOptions } from '../piece';
@@ -8,8 +8,8 @@ import { changesWords, positionWords, sharedPlaceWords } from './en-hands';
 const SCALE = 'C4q/1 D4q/2 E4q/3 F4q/1 | G4q/2 A4q/3 B4q/4 C5q/5 | B4q/4 A4q/3 G4q/2 F4q/1 | E4q/3 D4q/2 C4h/1';
 
 /** The positions of the right hand in words, each told from the one before. */
-function places(text: PieceText, to: string = 'C'): readonly string[] {
-  const own = moved(open(musicXml({ mode: 'major', ...text })), to).positions.filter(
+function places(text: PieceText, to: string = 'C', options: Partial<MoveOptions> = {}): readonly string[] {
+  const own = moved(open(musicXml({ mode: 'major', ...text })), to, options).positions.filter(
     ({ position }) => position.hand === 'right',
   );
   return own.map((placed, i) => positionWords(placed, own[i - 1]));
@@ -32,6 +32,17 @@ describe('positionWords', () => {
     ],
   ])('tell %s', (_, right, expected) => {
     expect(places({ right })[1]).toContain(expected);
+  });
+
+  it('tell what an open hand reaches beyond its five letters', () => {
+    const chords = 'C4+E4+G4w | B3+F4+G4w | C4+F4+A4w | C4+E4+G4w';
+    const player = { ...USUAL_PLAYER, level: 2 } as const;
+    expect(places({ right: chords }, 'D', { player, fingering: 'plan' })).toEqual([
+      'D position',
+      'D position, 1 reaches C♯ · the hand opens, after a long or a detached note',
+      'D position, 5 reaches B · the hand opens, after a long or a detached note',
+      'D position · the hand closes again, after a long or a detached note',
+    ]);
   });
 
   it('say which finger lands on a black key', () => {

@@ -106,18 +106,27 @@ export interface PositionParts {
 
 /** A position in words, told from the place before. */
 export function positionParts(placed: PlacedPosition, before: PlacedPosition | undefined): PositionParts {
-  const { spread } = placed.position;
   const name = namePrint(placed.name);
-  const open = `${name}, open by ${countWord(spread)}`;
+  const reaching = reachWords(placed);
   return {
-    place: spread === 0 ? `${name} position` : open,
-    short: spread === 0 ? name : open,
+    place: reaching === null ? `${name} position` : `${name} position, ${reaching}`,
+    short: reaching === null ? name : `${name}, ${reaching}`,
     move: before ? `${moveWords(positionMove(before, placed))}${timeWords(placed)}` : null,
     ahead: aheadWords(placed),
   };
 }
 
-/** The same in one line: `D position`, `E♭, open by one · 1 where 4 was, in the rest`. */
+/** More fingers than these are told by how far the hand opens. */
+const MOST_REACHES = 2;
+
+/** How an open hand opens: `5 reaches B`; null where it is closed. */
+function reachWords({ position: { spread }, reaches }: PlacedPosition): string | null {
+  if (spread === 0) return null;
+  if (reaches.length === 0 || reaches.length > MOST_REACHES) return `open by ${countWord(spread)}`;
+  return listed(reaches.map(({ finger, key }) => `${finger} reaches ${namePrint(key)}`));
+}
+
+/** The same in one line: `D position`, `E♭ position, 5 reaches D · 1 where 4 was, in the rest`. */
 export function positionWords(placed: PlacedPosition, before: PlacedPosition | undefined): string {
   const { place, move, ahead } = positionParts(placed, before);
   return [place, move, ahead].filter((part) => part !== null).join(' · ');

@@ -1,4 +1,5 @@
 import type { Passage, PassageEvent } from './passage';
+import { CLOSE_CHORD_LEVEL, type Demands } from './player';
 
 /** The fingers on all keys that are down at a moment, in order from the thumb's side. A hand in rest over five letters has its
  * thumb on some letter; `low` and `high` are the lowest and the highest letter at which these fingers would put it, counted
@@ -22,6 +23,20 @@ export interface KeysDown {
 }
 
 const FINGERS = 5;
+const CHORD_KEYS = 3;
+
+/** By how many letters a grip opens beyond what the hand may open by at its level, `widest` in a line. A chord of three keys may open it by a step sooner,
+ * where the school lets it. */
+export function opensBeyond(
+  { player }: Demands,
+  { down, isHeld }: KeysDown,
+  { low, high }: Grip,
+  widest: number,
+): number {
+  const isChord = down.length === CHORD_KEYS && !isHeld.includes(true);
+  const mayOpen = isChord && player.level === CLOSE_CHORD_LEVEL && player.closeChords === 'level-2';
+  return Math.max(0, high - low - Math.max(widest, mayOpen ? 1 : 0));
+}
 
 /** Which keys are down. A held key out of reach (`reach` in hundredths of a mm) has to be let go; of more than five struck keys those in
  * the middle are left without a finger. */

@@ -1,4 +1,5 @@
 export {
+  CLOSE_CHORD_SCHOOLS,
   DIALS,
   INNER_SCHOOLS,
   LEVELS,
@@ -8,7 +9,7 @@ export {
   demandsFor,
   demandsOf,
 } from './player';
-export type { Demands, Dial, InnerSchool, Level, OuterSchool, Player, RepeatSchool } from './player';
+export type { CloseChordSchool, Demands, Dial, InnerSchool, Level, OuterSchool, Player, RepeatSchool } from './player';
 export { spanOf } from './hand-measure';
 export { FREE_BOND, passageOf } from './passage';
 export type { Passage, PassageEvent } from './passage';

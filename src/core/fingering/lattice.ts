@@ -1,7 +1,7 @@
 /* eslint max-params: ["error", 6] -- asked for every pair of grips of every two events: an object made for each call would cost more than the sum */
 import { memo, memoOf } from '../base';
 import { tallyGrip } from './grip-cost';
-import { gripsOf, keysDownOf, type Grip, type KeysDown } from './grip';
+import { gripsOf, keysDownOf, opensBeyond, type Grip, type KeysDown } from './grip';
 import { meetingOf } from './meeting';
 import type { Passage, PassageEvent } from './passage';
 import { widestOpening, type Demands } from './player';
@@ -139,7 +139,7 @@ function transitionName(passage: Passage, view: View, event: PassageEvent, befor
 function gripCost(setting: Setting, keys: KeysDown, grip: Grip, widest: number): number {
   const tally = costTally(setting.demands.weights);
   tallyGrip(tally, setting, keys, grip);
-  if (grip.high - grip.low > widest) tally.limits += 1;
+  if (opensBeyond(setting.demands, keys, grip, widest) > 0) tally.limits += 1;
   return totalCost(tally);
 }
 

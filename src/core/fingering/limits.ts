@@ -1,4 +1,4 @@
-import type { KeysDown } from './grip';
+import { opensBeyond, type KeysDown } from './grip';
 import { keyPair, spanOfPair } from './key-pair';
 import type { Lattice } from './lattice';
 import { isLine, linePair, meetingOf } from './meeting';
@@ -21,7 +21,7 @@ export function stepLimits(lattice: Lattice, steps: readonly PlannedGrip[], t: n
   const limits: Limit[] = [];
   if (pairsOutOfReach(lattice, keys, grip.fingers)) limits.push('reach');
   if (keys.dropped.length > 0) limits.push('held-reach');
-  if (grip.high - grip.low > widest) limits.push('open');
+  if (opensBeyond(demands, keys, grip, widest) > 0) limits.push('open');
   if (transition === 'begin' || transition === 'stay') return limits;
   if (changesHeldFinger(lattice, steps, t)) limits.push('held-finger');
   if (demands.player.level === 1) limits.push('move');

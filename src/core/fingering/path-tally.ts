@@ -1,5 +1,5 @@
 import { tallyGrip } from './grip-cost';
-import type { KeysDown } from './grip';
+import { opensBeyond, type KeysDown } from './grip';
 import type { Lattice } from './lattice';
 import { growth, meetingOf, middle } from './meeting';
 import { tallyMove } from './move-cost';
@@ -22,7 +22,7 @@ export function tallySteps(
     const step = steps[t] as PlannedGrip;
     const keys = keysDown[t] as KeysDown;
     tallyGrip(tally, lattice, keys, step.grip);
-    if (step.grip.high - step.grip.low > lattice.widest) tally.limits += 1;
+    if (opensBeyond(demands, keys, step.grip, lattice.widest) > 0) tally.limits += 1;
     const before = steps[t - 1];
     if (step.transition !== 'stay') add(tally, RULE.open, step.high - step.low);
     if (!before) continue;

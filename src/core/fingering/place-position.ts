@@ -9,6 +9,8 @@ export interface PlacedPosition {
   readonly notes: readonly HandNote[];
   readonly kind: 'closed' | 'extended' | 'crossed';
   readonly name: PitchName;
+  /** The fingers that an open hand reaches beyond its five letters with, each with the key it reaches. */
+  readonly reaches: readonly { readonly finger: Finger; readonly key: PitchName }[];
   readonly keys: readonly (Pitch | null)[];
   /** The same keys as MIDI numbers. */
   readonly keyUnderFinger: readonly (number | null)[];
@@ -45,10 +47,23 @@ export function placePosition(
     position,
     notes,
     kind,
-    name: keyAt(lowest),
+    name: keyAt(position.home + shift),
+    reaches: reachesOf(played, position.home + shift),
     keys,
     keyUnderFinger: keys.map((key) => key && midiNumber(key)),
   };
+}
+
+function reachesOf(
+  played: readonly { readonly note: HandNote; readonly finger: Finger | undefined }[],
+  home: number,
+): PlacedPosition['reaches'] {
+  const beyond = played.flatMap(({ note: { pitch }, finger }) => {
+    const letter = diatonicNumber(pitch);
+    const isBeyond = letter < home || letter >= home + FINGERS.length;
+    return isBeyond && finger !== undefined ? [{ finger, key: { step: pitch.step, alter: pitch.alter } }] : [];
+  });
+  return [...new Map(beyond.map((reach) => [`${reach.finger}/${reach.key.step}/${reach.key.alter}`, reach])).values()];
 }
 
 function letterUnder(position: HandPosition, lowest: number, finger: Finger): number {

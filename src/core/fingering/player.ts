@@ -11,6 +11,9 @@ export type Level = (typeof LEVELS)[number];
 /** The level from which a pupil crosses. Source: the fingering model, section 5. */
 export const CROSSING_LEVEL: Level = 4;
 
+/** The level at which only such chords open the hand. */
+export const CLOSE_CHORD_LEVEL: Level = 2;
+
 /** Finger 1 or 5 on a black key in a fixed position: allowed and flagged, or avoided (handbook, where teachers disagree). */
 export const OUTER_SCHOOLS = ['allow', 'avoid'] as const;
 export type OuterSchool = (typeof OUTER_SCHOOLS)[number];
@@ -22,6 +25,10 @@ export type InnerSchool = (typeof INNER_SCHOOLS)[number];
 /** A repeated key: the same finger, unless a change moves the hand to where it must be; or another one each time. */
 export const REPEAT_SCHOOLS = ['keep', 'change'] as const;
 export type RepeatSchool = (typeof REPEAT_SCHOOLS)[number];
+
+/** From which level on chords of three keys in close position open the hand by a step: C-F-A and B-F-G beside C-E-G (handbook, where teachers disagree). */
+export const CLOSE_CHORD_SCHOOLS = ['level-2', 'level-3'] as const;
+export type CloseChordSchool = (typeof CLOSE_CHORD_SCHOOLS)[number];
 
 /** How much a matter counts for this teacher. */
 export const DIALS = ['less', 'usual', 'more'] as const;
@@ -35,6 +42,7 @@ export interface Player {
   readonly outer: OuterSchool;
   readonly inner: InnerSchool;
   readonly repeat: RepeatSchool;
+  readonly closeChords: CloseChordSchool;
   /** How firmly the thumb is kept off black keys. */
   readonly thumbOffBlack: Dial;
   /** How firmly printed fingers are kept. */
@@ -49,6 +57,7 @@ export const USUAL_PLAYER: Player = {
   outer: 'allow',
   inner: 'interval',
   repeat: 'keep',
+  closeChords: 'level-2',
   thumbOffBlack: 'usual',
   keepPrinted: 'usual',
   moveOverStretch: 'usual',

@@ -29,7 +29,7 @@ const OCTAVE_LETTERS = 7;
 
 /** Tells the move from a position to the one after it. */
 export function positionMove(before: PlacedPosition, placed: PlacedPosition): PositionMove {
-  const letters = placed.position.lowest - before.position.lowest;
+  const letters = placed.position.home - before.position.home;
   const landing = landingOf(placed);
   if (placed.position.arrival?.transition === 'pass')
     return { kind: 'crossing', finger: landingFinger(placed), landing };

@@ -55,6 +55,16 @@ describe('where a hand sits', () => {
     expect(placed[1]?.keys.every((key) => key !== null)).toBe(true);
   });
 
+  it('has its home over the tonic where primary chords open it, in every key (handbook, close position)', () => {
+    const chords = 'C3+E3+G3w | B2+F3+G3w | C3+F3+A3w | C3+E3+G3w';
+    const piece = open(musicXml({ right: 'C5w | C5w | C5w | C5w', left: chords, mode: 'major' }));
+    const homes = (to: string): readonly string[] =>
+      moved(piece, to)
+        .positions.filter(({ position }) => position.hand === 'left')
+        .map(({ name }) => nameText(name));
+    for (const to of ['C', 'Eb', 'F#']) expect(new Set(homes(to))).toEqual(new Set([to]));
+  });
+
   it('of the demo pieces is what their pages say', () => {
     expect(positions(demoFile('harbour-stairs'), 'right')).toBe('G 1-8');
     expect(positions(demoFile('harbour-stairs'), 'left')).toBe('C 1-8');

@@ -147,7 +147,7 @@ export function extensionFlags(hand: PlayedHand): readonly Flag[] {
   const opened = starts.flatMap((from, i) => {
     const to = (starts[i + 1] ?? steps.length) - 1;
     const last = steps[to] as PlannedGrip;
-    if (last.high === last.low || last.high - last.low > lattice.widest) return [];
+    if (last.high === last.low) return [];
     const letters = lettersBeyondFive(hand, from, to);
     if (letters <= 0 || isHindered(hand.played, from, to)) return [];
     const isForced =

@@ -208,7 +208,7 @@ function describe(
   const byId = new Map(struck.map((note) => [note.id, note]));
   const signatures = signatureLine(part);
   const positions = hands
-    .flatMap(({ played }) => positionsOf(played))
+    .flatMap(({ played }) => positionsOf(played, piece.key.key.tonic.step))
     .map((position) =>
       placePosition(
         position,

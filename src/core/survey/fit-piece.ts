@@ -21,7 +21,7 @@ import { type OpenedPiece, baselinesOf } from '../piece';
  * on black keys. What forces a change is not worked out here: that is asked of one piece at a time. */
 export function fitPiece(piece: OpenedPiece, id: string, player: Player): PieceFit {
   const own = piece.key.key;
-  const hands = baselinesOf(piece, player).map(handFitter);
+  const hands = baselinesOf(piece, player).map((baseline) => handFitter(baseline, own.tonic.step));
   const keys = ladderKeys(piece, own.mode).map((key): FitKey => {
     const interval = intervalToKey(own, key, 'nearest');
     const found = hands.map((fit) => fit(interval, key));
@@ -40,7 +40,7 @@ interface FittedHand {
 }
 
 /** Fits a hand into one key after the other. C♯ and D♭ are the same keys of the keyboard: they are planned once. */
-function handFitter(baseline: HandBaseline): (interval: Interval, to: Key) => FittedHand {
+function handFitter(baseline: HandBaseline, tonic: Step): (interval: Interval, to: Key) => FittedHand {
   const { passage } = baseline;
   const plans = new Map<number, HandPlan>();
   const planAt = (semitones: number): HandPlan => {
@@ -52,7 +52,7 @@ function handFitter(baseline: HandBaseline): (interval: Interval, to: Key) => Fi
   return (interval, to) => {
     const semitones = intervalSemitones(interval);
     const plan = planAt(semitones);
-    const positions = positionsOf(plan);
+    const positions = positionsOf(plan, tonic);
     const onBlack = new Set(
       plan.fingering.flatMap((finger, i) =>
         finger !== null && isBlackKey((passage.notes[i]?.note.midi ?? 0) + semitones) ? [finger] : [],
@@ -71,9 +71,9 @@ function handFitter(baseline: HandBaseline): (interval: Interval, to: Key) => Fi
   };
 }
 
-/** The lowest letter of a position in the new key, as the signature there has it. */
-function nameOf({ lowest }: HandPosition, interval: Interval, to: Key): string {
-  const letter = lowest + intervalSteps(interval);
+/** The letter by which a position is named in the new key, as the signature there has it. */
+function nameOf({ home }: HandPosition, interval: Interval, to: Key): string {
+  const letter = home + intervalSteps(interval);
   const step = (((letter % 7) + 7) % 7) as Step;
   return namePrint({ step, alter: signatureAlter(signatureOf(to), step) });
 }

@@ -1,5 +1,5 @@
 import { sourceWords } from '../explain';
-import { fingerSources } from '../forced';
+import { fingerSources, type FingerSource } from '../forced';
 import type { PlayedHand } from '../flags';
 import type { Version } from '../piece';
 import type { HandNote, NoteId } from '../score';
@@ -21,8 +21,11 @@ export function sourcesIn({ hands }: Version): (ids: readonly NoteId[], which?: 
     if (!hand) return '';
     const { places, sources } = sourcesOf(hand, which);
     const notes = ids.flatMap((id) => places.get(id) ?? []);
+    const bars = new Set(notes.map((note) => hand.notes[note]?.bar));
+    // What came first among these very notes is told already.
+    const isTold = (source: FingerSource): boolean => source.kind === 'as-before' && bars.has(source.bar);
     return sourceWords(
-      notes.flatMap((note) => sources[note] ?? []),
+      notes.flatMap((note) => sources[note] ?? []).filter((source) => !isTold(source)),
       (note) => (hand.notes[note] as HandNote).pitch,
     );
   };

@@ -213,6 +213,8 @@ const settingsSchema = object({
   fingering: mixed<'plan' | 'keep'>().oneOf(['plan', 'keep']).required(),
   /** Any hand: where no pupil is chosen. */
   ...handFields,
+  /** From which level on chords in close position open the hand by a step. */
+  closeChords: mixed<'level-2' | 'level-3'>().oneOf(['level-2', 'level-3']).required(),
   thumbOffBlack: dial,
   keepPrinted: dial,
   moveOverStretch: dial,
@@ -240,6 +242,7 @@ export const USUAL_SETTINGS: Settings = {
   look: 'system',
   fingering: 'plan',
   ...USUAL_HAND,
+  closeChords: 'level-2',
   thumbOffBlack: 'usual',
   keepPrinted: 'usual',
   moveOverStretch: 'usual',

@@ -9,6 +9,7 @@ export interface Question {
     | 'outer'
     | 'inner'
     | 'repeat'
+    | 'closeChords'
     | 'thumbOffBlack'
     | 'keepPrinted'
     | 'moveOverStretch'
@@ -158,6 +159,14 @@ export const HAND_QUESTIONS: readonly Question[] = [
     choices: [
       { value: 'keep', words: 'The same finger', who: 'unless the change takes the hand to where it must be' },
       { value: 'change', words: 'Another finger each time', who: 'for a loose hand; from level 3 on' },
+    ],
+  },
+  {
+    name: 'closeChords',
+    title: 'Primary chords in close position',
+    choices: [
+      { value: 'level-2', words: 'From level 2 on', who: 'the hand opens by a step: C–F–A and B–F–G beside C–E–G' },
+      { value: 'level-3', words: 'From level 3 on', who: 'a hand of level 2 stays closed, chords too' },
     ],
   },
   {

@@ -9,7 +9,7 @@ import { useSame } from './use-same';
 
 /** The hand that plays: the pupil's, with the teacher's dials. */
 export function usePlayerOf(settings: Settings, pupil: PupilRecord | null): Player {
-  const { thumbOffBlack, keepPrinted, moveOverStretch } = settings;
+  const { closeChords, thumbOffBlack, keepPrinted, moveOverStretch } = settings;
   const { level, spanMm, outer, inner, repeat } = pupil ?? settings;
   return useMemo(
     () => ({
@@ -18,11 +18,12 @@ export function usePlayerOf(settings: Settings, pupil: PupilRecord | null): Play
       outer,
       inner,
       repeat,
+      closeChords,
       thumbOffBlack,
       keepPrinted,
       moveOverStretch,
     }),
-    [level, spanMm, outer, inner, repeat, thumbOffBlack, keepPrinted, moveOverStretch],
+    [level, spanMm, outer, inner, repeat, closeChords, thumbOffBlack, keepPrinted, moveOverStretch],
   );
 }
 
