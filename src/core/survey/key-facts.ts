@@ -1,9 +1,9 @@
 import { isBlackKey, keyCentreMm } from '../keyboard';
 import { groupBy } from '../base';
-import { namePrint, pitchPrint, signatureOf, type Key, type PitchName } from '../pitch';
+import { namePrint, pitchPrint, sameKey, signatureOf, type Key, type PitchName } from '../pitch';
 import type { Flag, FlagKind } from '../flags';
 import { struckNotes, type Finger, type Hand, type HandNote } from '../score';
-import { blackFingers, type BlackFingers } from './black-fingers';
+import { blackFingers, fingersToMind, type BlackFingers } from './black-fingers';
 import { effortOf, effortParts, type EffortPart } from './effort';
 import type { Version } from '../piece';
 
@@ -61,7 +61,9 @@ export interface KeyFacts {
 export function keyFacts(version: Version, own: Version): KeyFacts {
   const fingers = blackFingers(version.positions);
   const moreLedgerLines = ledgerLinesOf(version) - ledgerLinesOf(own);
-  const parts = effortParts(fingers, version.flags, { signs: Math.abs(signatureOf(version.key)), moreLedgerLines });
+  // Where the piece stands its signature is known.
+  const signs = sameKey(version.key, own.key) ? 0 : Math.abs(signatureOf(version.key));
+  const parts = effortParts(fingersToMind(version.positions), version.flags, { signs, moreLedgerLines });
   const moreMoves = positionChanges(version) - positionChanges(own);
   const reading = {
     signs: signatureOf(version.key),

@@ -1,4 +1,4 @@
-import { hasMinorThird, nameText, pitchClass, signatureOf, signaturesAround, type Key } from '../pitch';
+import { hasMinorThird, nameText, pitchClass, sameKey, signatureOf, signaturesAround, type Key } from '../pitch';
 
 /** In which order keys are taught. `shape`: by the black and white shape of the tonic triad. */
 export const KEY_ORDERS = ['ease', 'fifths', 'shape'] as const;
@@ -13,12 +13,12 @@ const SHAPE_ORDER = {
 } as const;
 
 /** The place of a key in an order; `effort` counts for `ease`. Lower comes first. Of keys of equal effort the one with
- * fewer signs comes first (D♭ before C♯), then the one nearer to the piece's own on the circle of fifths. */
+ * fewer signs comes first (D♭ before C♯), then the one nearer to the piece's own on the circle of fifths; before all of them the piece's own. */
 export function placeInOrder(order: KeyOrder, key: Key, own: Key, effort: number): readonly [number, number] {
   const widening = signaturesAround(signatureOf(own)).indexOf(signatureOf(key));
   switch (order) {
     case 'ease':
-      return [effort, 15 * Math.abs(signatureOf(key)) + widening];
+      return [effort, sameKey(key, own) ? -1 : 15 * Math.abs(signatureOf(key)) + widening];
     case 'fifths':
       return [widening, 0];
     case 'shape': {

@@ -56,6 +56,14 @@ describe('the ladder', () => {
     expect(keys.every(({ effort }) => effort >= 0)).toBe(true);
   });
 
+  it('puts the own key of a tune on three black keys first, where the long fingers lie on them', () => {
+    const tune = musicXml({ right: 'Gb4q/2 Ab4q/3 Bb4h/4 | Ab4q/3 Gb4q/2 Gb4h/2', fifths: -6, mode: 'major' });
+    expect(names(ladder(tune).keys)[0]).toBe('Gb');
+    // With the thumb on black there is something to mind.
+    const thumb = musicXml({ right: 'Gb4q/1 Ab4q/2 Bb4h/3 | Ab4q/2 Gb4q/1 Gb4h/1', fifths: -6, mode: 'major' });
+    expect(names(ladder(thumb).keys)[0]).not.toBe('Gb');
+  });
+
   it('puts keys that the school avoids last, with the reason, in every order', () => {
     for (const order of ['ease', 'fifths', 'shape'] as const) {
       const { keys } = ladder(FIVE, order, 'avoid');
