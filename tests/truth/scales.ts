@@ -56,25 +56,44 @@ export const ONE_OCTAVE_SCALES: readonly Truth[] = [
   }),
 ];
 
-const WHITE = ['A', 'E', 'D', 'G', 'C'];
+function melodic(
+  hand: 'right' | 'left',
+  fingers: Readonly<Record<string, readonly [up: string, down: string]>>,
+): readonly Truth[] {
+  const line =
+    hand === 'right'
+      ? 'A4 B4 C5 D5 E5 F#5 G#5 A5 G5 F5 E5 D5 C5 B4 A4'
+      : 'A2 B2 C3 D3 E3 F#3 G#3 A3 G3 F3 E3 D3 C3 B2 A2';
+  return Object.entries(fingers).map(([tonics, [up, down]]) => ({
+    what: 'melodic minor scale',
+    hand,
+    line,
+    tonics: tonics.split(' '),
+    fingers: `${up} ${down}`,
+    source: 'common practice' as const,
+  }));
+}
 
+/** Up with raised sixth and seventh, down without. In C♯ and F♯ the right hand then has other black keys on the way up, and comes to the
+ * top with the finger that begins the way down. The left hand's G♯ is not here: books
+ * differ in it. */
 export const MELODIC_SCALES: readonly Truth[] = [
-  {
-    what: 'melodic minor scale',
-    hand: 'right',
-    line: 'A4 B4 C5 D5 E5 F#5 G#5 A5 G5 F5 E5 D5 C5 B4 A4',
-    tonics: WHITE,
-    fingers: thereAndBack('1 2 3 1 2 3 4 5'),
-    source: 'common practice',
-  },
-  {
-    what: 'melodic minor scale',
-    hand: 'left',
-    line: 'A2 B2 C3 D3 E3 F#3 G#3 A3 G3 F3 E3 D3 C3 B2 A2',
-    tonics: WHITE,
-    fingers: thereAndBack('5 4 3 2 1 3 2 1'),
-    source: 'common practice',
-  },
+  ...melodic('right', {
+    'A E D G C B': ['1 2 3 1 2 3 4 5', '4 3 2 1 3 2 1'],
+    F: ['1 2 3 4 1 2 3 4', '3 2 1 4 3 2 1'],
+    Bb: ['2/4 1 2 3 1 2 3 4/2', '3 2 1 3 2 1 2/4'],
+    Eb: ['3/2 1 2 3 4 1 2 3/2', '2 1 4 3 2 1 3/2'],
+    Ab: ['3/2 4/3 1 2 3 1 2 3', '2 1 3 2 1 4/3 3/2'],
+    'Db Gb': ['2 3 1 2 3 4 1 3', '2 1 3 2 1 4/3 3/2'],
+  }),
+  ...melodic('left', {
+    'A E D G C F': ['5 4 3 2 1 3 2 1', '2 3 1 2 3 4 5'],
+    B: ['4 3 2 1 4 3 2 1', '2 3 4 1 2 3 4'],
+    Gb: ['4 3 2 1 3 2 1 4/3/2', '1 2 3 1 2 3 4'],
+    Db: ['3 2 1 4 3 2 1 3/2', '1 2 3 4 1 2 3'],
+    Eb: ['2/3 1 4 3 2 1 3 2/3', '3 1 2 3 4 1 2/3'],
+    Bb: ['2/3 1 3 2 1 4 3 2/3', '3 4 1 2 3 1 2/3'],
+  }),
 ];
 
 /** Arpeggios over one octave, the hand open. */

@@ -171,5 +171,16 @@ function list(tables: typeof SCALES | typeof ARPEGGIOS): readonly PublishedFinge
 export const PUBLISHED_SCALES = list(SCALES);
 export const PUBLISHED_ARPEGGIOS = list(ARPEGGIOS);
 
+/** Melodic minor scales that have other fingers on the way up than the harmonic one: the raised sixth is a black key, and the thumb goes to the leading note.
+ * Source: common practice, from memory. Checked by: tests/truth. */
+export const PUBLISHED_MELODIC: readonly PublishedFingering[] = ['C#', 'F#'].map((tonic) => ({
+  tonic,
+  mode: 'minor',
+  hand: 'right',
+  degrees: '2312341',
+  first: '2',
+  top: '2',
+}));
+
 /** The chromatic scale, one finger a half step from C to B; in the right hand the first C has the thumb. */
 export const PUBLISHED_CHROMATIC = { right: '231312313131', left: '131321313132' } as const;

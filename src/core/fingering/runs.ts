@@ -1,7 +1,7 @@
 import { memoOf } from '../base';
 import { fifthsOf, parseName } from '../pitch';
 import type { Hand } from '../score';
-import { PUBLISHED_ARPEGGIOS, PUBLISHED_SCALES, type PublishedFingering } from './published.table';
+import { PUBLISHED_ARPEGGIOS, PUBLISHED_MELODIC, PUBLISHED_SCALES, type PublishedFingering } from './published.table';
 import type { Passage, PassageEvent, PassageNote } from './passage';
 
 /** A run of a scale or an arpeggio with its published fingers: one entry a note, as bits, finger 1 the lowest. */
@@ -16,12 +16,17 @@ export interface Run {
 /** From so many notes on a run goes beyond one position: six letters, or four keys of a chord and more than an octave. */
 const LEAST_NOTES = { scale: 6, arpeggio: 5 } as const;
 
-/** Half steps of the degrees above the tonic: major, and harmonic, melodic and natural minor. Common practice. */
-const SCALES: readonly { readonly mode: 'major' | 'minor'; readonly degrees: readonly number[] }[] = [
-  { mode: 'major', degrees: [0, 2, 4, 5, 7, 9, 11] },
-  { mode: 'minor', degrees: [0, 2, 3, 5, 7, 8, 11] },
-  { mode: 'minor', degrees: [0, 2, 3, 5, 7, 9, 11] },
-  { mode: 'minor', degrees: [0, 2, 3, 5, 7, 8, 10] },
+/** Half steps of the degrees above the tonic: major, and harmonic, melodic and natural minor. `published` are tables of fingers, the first that has the key
+ * counts. Common practice. */
+const SCALES: readonly {
+  readonly mode: 'major' | 'minor';
+  readonly degrees: readonly number[];
+  readonly published: readonly PublishedFingering[];
+}[] = [
+  { mode: 'major', degrees: [0, 2, 4, 5, 7, 9, 11], published: PUBLISHED_SCALES },
+  { mode: 'minor', degrees: [0, 2, 3, 5, 7, 8, 11], published: PUBLISHED_SCALES },
+  { mode: 'minor', degrees: [0, 2, 3, 5, 7, 9, 11], published: [...PUBLISHED_MELODIC, ...PUBLISHED_SCALES] },
+  { mode: 'minor', degrees: [0, 2, 3, 5, 7, 8, 10], published: PUBLISHED_SCALES },
 ];
 
 /** Degrees of the tonic triad, the tonic as 0. */
@@ -97,7 +102,9 @@ function homeOf(passage: Passage, midis: readonly number[], kind: Run['kind'], r
     const scale = SCALES.findIndex((one) =>
       degrees.every((degree, i) => modulo((classes[i] as number) - root, 12) === one.degrees[degree]),
     );
-    const published = scale < 0 ? null : publishedFor(kind, passage.hand, SCALES[scale]?.mode ?? 'major', root);
+    const found = SCALES[scale];
+    const list = kind === 'scale' ? found?.published : PUBLISHED_ARPEGGIOS;
+    const published = found && list ? publishedFor(list, passage.hand, found.mode, root) : null;
     const isAtEnd = degrees[0] === 0 || degrees.at(-1) === 0;
     return published ? [{ published, degrees, doubt: isAtEnd ? 0 : 1 + scale }] : [];
   });
@@ -108,8 +115,12 @@ function modulo(value: number, by: number): number {
   return ((value % by) + by) % by;
 }
 
-function publishedFor(kind: Run['kind'], hand: Hand, mode: 'major' | 'minor', root: number): PublishedFingering | null {
-  const list = kind === 'scale' ? PUBLISHED_SCALES : PUBLISHED_ARPEGGIOS;
+function publishedFor(
+  list: readonly PublishedFingering[],
+  hand: Hand,
+  mode: 'major' | 'minor',
+  root: number,
+): PublishedFingering | null {
   return (
     list.find(
       (one) => one.hand === hand && one.mode === mode && modulo(7 * fifthsOf(parseName(one.tonic) ?? C), 12) === root,
