@@ -57,6 +57,16 @@ export interface TextPlace {
   readonly column: number;
 }
 
+/** An easier version of a piece for one hand: moved by octaves into one place, or without one note of the chords in some bars, which may be octaves. */
+export type Easier =
+  | { readonly kind: 'one-place' }
+  | {
+      readonly kind: 'without';
+      readonly which: 'lower' | 'inner' | 'upper';
+      readonly of: 'chords' | 'octaves';
+      readonly bars: readonly string[];
+    };
+
 /** Something kept as it was and told to the teacher: nothing was refused. `bar` is the printed bar number. */
 export type Remark =
   | {
@@ -81,6 +91,8 @@ export type Remark =
       readonly spanMm: number | null;
       /** Whether it could be played on white keys. */
       readonly isKeys: boolean;
+      /** What of it the hand could play; null where nothing simple helps. */
+      readonly easier: Easier | null;
     }
   | { readonly code: 'moves-spared'; readonly hand: 'right' | 'left'; readonly bars: readonly string[] }
   | {

@@ -1,4 +1,4 @@
-import { assertNever, type Remark } from '../base';
+import { assertNever, type Easier, type Remark } from '../base';
 import { barsText, shortened, toldFacts } from './en-common';
 
 /** A remark in words for teachers, in English. */
@@ -63,13 +63,30 @@ function notPlayableWords({
   level,
   spanMm,
   isKeys,
+  easier,
 }: Extract<Remark, { code: 'not-playable' }>): string {
   const remedies = [
     ...(level === null ? [] : [`at level ${level} it can`]),
     ...(spanMm === null ? [] : [`a hand of ${spanMm} mm can`]),
   ];
-  const remedy = remedies.length > 0 ? `; ${remedies.join(', and ')}` : '; let a note go, or give it to the other hand';
-  return `The ${hand} hand cannot play this at level ${atLevel}${isKeys ? ' in this key, though it could on white keys' : ''}, because in bar ${bar} ${LIMITS[limit]}${remedy}.`;
+  const remedy =
+    remedies.length > 0
+      ? `; ${remedies.join(', and ')}`
+      : easier
+        ? ''
+        : '; let a note go, or give it to the other hand';
+  return `The ${hand} hand cannot play this at level ${atLevel}${isKeys ? ' in this key, though it could on white keys' : ''}, because in bar ${bar} ${LIMITS[limit]}${remedy}.${easier ? ` Easier for now: ${easierWords(easier)}.` : ''}`;
+}
+
+/** What an easier version leaves out or changes, in the words of the stages. */
+function easierWords(easier: Easier): string {
+  if (easier.kind === 'one-place')
+    return 'in one place, with the notes an octave off where the hand would have to move';
+  const { which, of, bars } = easier;
+  const one = bars.length === 1;
+  if (of === 'octaves')
+    return `the ${which === 'upper' ? 'lower' : 'upper'} ${one ? 'note of the octave' : 'notes of the octaves'} in ${barsText(bars)} alone`;
+  return `without the ${which} note of the ${one ? 'chord' : 'chords'} in ${barsText(bars)}`;
 }
 
 const LIMITS: Readonly<Record<Extract<Remark, { code: 'not-playable' }>['limit'], string>> = {

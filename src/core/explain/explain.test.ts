@@ -58,6 +58,7 @@ const REMARKS: { readonly [Code in Remark['code']]: Extract<Remark, { code: Code
     level: 2,
     spanMm: null,
     isKeys: false,
+    easier: { kind: 'one-place' },
   },
   'moves-spared': { code: 'moves-spared', hand: 'left', bars: ['2'] },
   'bar-length': { code: 'bar-length', bar: '2', part: 'Piano', expected: '4', found: '3' },

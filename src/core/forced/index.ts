@@ -1,6 +1,7 @@
 export { alternatives, fingerChanges, forcedMoves, surroundings } from './changes';
 export type { Cause, FingerChange } from './changes';
 export { fingerChoices } from './finger-choices';
+export { easierVersion } from './easier';
 export { fingerSources } from './finger-source';
 export type { FingerSource } from './finger-source';
 export { likePlaces } from './like-places';

@@ -1,6 +1,6 @@
 import { struckAt } from '../fingering';
 import { isUnsuitable, type PlayedHand } from '../flags';
-import { forcedMoves, whyNotPlayable } from '../forced';
+import { easierVersion, forcedMoves, whyNotPlayable } from '../forced';
 import type { Remark } from '../base';
 import type { HandNote } from '../score';
 
@@ -12,11 +12,8 @@ export function handRemarks(hands: readonly PlayedHand[]): readonly Remark[] {
 function playableRemarks({ study, played, notes }: PlayedHand): readonly Remark[] {
   const { passage, demands } = study.baseline;
   if (played.limits === 0) return [];
-  const why = whyNotPlayable(
-    passage,
-    notes.map(({ midi }) => midi),
-    demands.player,
-  );
+  const midis = notes.map(({ midi }) => midi);
+  const why = whyNotPlayable(passage, midis, demands.player);
   if (!why) return [];
   const { bar } = notes[struckAt(passage, why.event)[0] as number] as HandNote;
   return [
@@ -29,6 +26,7 @@ function playableRemarks({ study, played, notes }: PlayedHand): readonly Remark[
       spanMm: why.spanMm,
       atLevel: demands.player.level,
       isKeys: isUnsuitable(study),
+      easier: easierVersion(passage, midis, demands.player),
     },
   ];
 }
