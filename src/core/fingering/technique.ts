@@ -6,7 +6,7 @@ import { latticeOf, type Lattice } from './lattice';
 import { TRANSITIONS, type Transition } from './meeting';
 import type { Passage, PassageEvent, PassageNote } from './passage';
 import { NO_EXTRA, type Path, type PlannedGrip, type Technique } from './plan-path';
-import { demandsFor, LEVELS, type Demands, type Level } from './player';
+import { CLOSE_CHORD_LEVEL, demandsFor, LEVELS, type Demands, type Level } from './player';
 import { BROKEN_LIMIT } from './rules.table';
 
 /** What a technique costs that the music does not ask for: more than black keys under a hand that stays. A teacher takes the simplest way that works
@@ -55,7 +55,10 @@ function contentOf({ notes, events, isChromatic }: Passage, from: number, to: nu
 
 function sectionNeeds(section: Passage, view: View, demands: Demands): Level {
   const { player } = demands;
-  const pathAt = (level: Level): Path => solve(latticeOf(section, view, demandsFor({ ...player, level })), NO_EXTRA);
+  // A hand that opens anyway stays open over chords in close position, instead of opening for each anew.
+  const closeChords = player.level > CLOSE_CHORD_LEVEL ? 'level-3' : player.closeChords;
+  const pathAt = (level: Level): Path =>
+    solve(latticeOf(section, view, demandsFor({ ...player, closeChords, level })), NO_EXTRA);
   // A higher level can do all that a lower one can: no way is cheaper than that of the highest, and below one that is too dear all are.
   const highest = pathAt(player.level);
   const most = Math.min(highest.cost + CLEARLY_WORSE, BROKEN_LIMIT / 2);
