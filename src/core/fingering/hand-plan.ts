@@ -1,6 +1,6 @@
 import { memoOf } from '../base';
 import type { Finger } from '../score';
-import { groupsOf, solveConsistent, type ConsistentPath, type Groups } from './consistent';
+import { groupsOf, solveConsistent, type Groups } from './consistent';
 import { isKnown, over, type Fingering } from './fingering';
 import type { Grip, KeysDown } from './grip';
 import type { Guide } from './guide';
@@ -8,7 +8,6 @@ import { latticeOf, narrowed, sliceOf, type Lattice } from './lattice';
 import type { Passage, PassageEvent } from './passage';
 import type { Demands } from './player';
 import { BROKEN_LIMIT, EDIT_PRINTED_FACTOR, NOT_STANDARD } from './rules.table';
-import { withOneFingerALetter } from './letter-fingers';
 import { NO_EXTRA, type Extra, type Path, type PlannedGrip } from './plan-path';
 import { solve } from './solve';
 import type { View } from './key-view';
@@ -51,20 +50,8 @@ export interface PlanOptions {
 
 /** Plans the fingers of a passage in a view. */
 export function planHand(passage: Passage, view: View, demands: Demands, options: PlanOptions = {}): HandPlan {
-  const { given } = options;
-  const whole = latticeOf(passage, view, demands);
-  const path = pathThrough(whole, options);
-  const settled = withOneFingerALetter(whole, path, (fingers) => {
-    const likely = fingeringOf(whole, path.steps);
-    return pathThrough(whole, { ...options, given: given ? over(fingers, given) : fingers, likely, rounds: 0 });
-  });
-  return finished(whole, settled.steps, settled.cost, Math.min(path.bound, settled.cost));
-}
-
-/** The best way through a lattice with what a plan rests on. */
-function pathThrough(whole: Lattice, options: PlanOptions): ConsistentPath {
   const { kept, given, likely } = options;
-  const { passage } = whole;
+  const whole = latticeOf(passage, view, demands);
   const places = given && isKnown(given) ? placesOf(whole, given) : null;
   const lattice = places ? narrowed(whole, places) : whole;
   const rounds = options.rounds ?? (likely ? ROUNDS_NEAR_LIKELY : undefined);
@@ -72,7 +59,7 @@ function pathThrough(whole: Lattice, options: PlanOptions): ConsistentPath {
     ...(rounds === undefined ? {} : { rounds }),
     likely: likely ? masksOf(passage, over(over(likely, kept ?? []), given ?? [])) : null,
   });
-  return places ? { ...path, steps: inWhole(path.steps, places) } : path;
+  return finished(whole, places ? inWhole(path.steps, places) : path.steps, path.cost, path.bound);
 }
 
 /** Like moments whose fingers are all given cannot be made any more alike. */

@@ -24,6 +24,7 @@ export type { Extra, PlannedGrip } from './plan-path';
 export { groupsOf, solveConsistent } from './consistent';
 export { isKnown, over } from './fingering';
 export type { Fingering } from './fingering';
+export { planPositions } from './letter-fingers';
 export { planHand, playHand, playSlice, struckAt } from './hand-plan';
 export { standardFingers, writtenFingers } from './guide';
 export type { FigureKind } from './figures';

@@ -1,8 +1,10 @@
 import type { Finger } from '../score';
-import type { Fingering } from './fingering';
-import type { Lattice } from './lattice';
-import type { PassageNote } from './passage';
-import type { Path, PlannedGrip } from './plan-path';
+import { over } from './fingering';
+import type { KeysDown } from './grip';
+import { planHand, type HandPlan, type PlanOptions } from './hand-plan';
+import type { View } from './key-view';
+import type { Passage, PassageNote } from './passage';
+import type { Demands } from './player';
 
 /** A letter that has more than one finger while the hand stays in one open position: its notes there, and the fingers, each once. A closed hand cannot do
  * that. */
@@ -13,7 +15,7 @@ export interface LetterClash {
 
 /** The letters that have more than one finger in a position, in order of the positions. Notes that are altered otherwise count by themselves: they may be read
  * as the neighbouring letter. */
-export function letterClashes(lattice: Lattice, steps: readonly PlannedGrip[]): readonly LetterClash[] {
+export function letterClashes({ lattice, steps }: Pick<HandPlan, 'lattice' | 'steps'>): readonly LetterClash[] {
   const { passage, keysDown } = lattice;
   const found: LetterClash[] = [];
   let letters = new Map<string, { readonly notes: number[]; readonly fingers: Set<Finger> }>();
@@ -26,7 +28,7 @@ export function letterClashes(lattice: Lattice, steps: readonly PlannedGrip[]): 
       end();
       letters = new Map();
     }
-    const { down, isHeld } = keysDown[t] as Lattice['keysDown'][number];
+    const { down, isHeld } = keysDown[t] as KeysDown;
     down.forEach((index, i) => {
       if (isHeld[i]) return;
       const { letter, altered } = passage.notes[index] as PassageNote;
@@ -44,22 +46,34 @@ export function letterClashes(lattice: Lattice, steps: readonly PlannedGrip[]): 
 const CLASH = 2.5;
 
 /** Where more letters clash, the music does not lie in positions. Our own choice. */
-const MOST_CLASHES = 3;
+const MOST_CLASHES = 2;
 
-/** A plan in which each letter of a position has one finger, wherever that is worth it: for one clash after the other each of its fingers is tried for all its
- * notes. `planWith` gives the best plan with some fingers given. */
-export function withOneFingerALetter(lattice: Lattice, plan: Path, planWith: (given: Fingering) => Path): Path {
-  let best = { plan, clashes: letterClashes(lattice, plan.steps) };
-  const priceOf = ({ plan: { cost }, clashes }: typeof best): number => cost + CLASH * clashes.length;
+/** The plan of a passage in which each letter of a position has one finger, wherever that is worth it: for one clash after the other each of its fingers is
+ * tried for all its notes. What is made so on the white keys of the letters, where fingers are brought along from, holds in all keys. */
+export function planPositions(passage: Passage, view: View, demands: Demands, options: PlanOptions): HandPlan {
+  const { given } = options;
+  const valued = (plan: HandPlan): Valued => {
+    const clashes = letterClashes(plan);
+    return { plan, clashes, value: plan.cost + CLASH * clashes.length };
+  };
+  let best = valued(planHand(passage, view, demands, options));
   for (let tries = best.clashes.length; tries > 0 && tries <= MOST_CLASHES && best.clashes.length > 0; tries -= 1) {
     const [{ notes, fingers }] = best.clashes as [LetterClash];
+    const likely = best.plan.fingering;
     const others = fingers.map((finger) => {
-      const other = planWith(lattice.passage.notes.map((_, note) => (notes.includes(note) ? finger : null)));
-      return { plan: other, clashes: letterClashes(lattice, other.steps) };
+      const all = passage.notes.map((_, note) => (notes.includes(note) ? finger : null));
+      return valued(planHand(passage, view, demands, { ...options, given: over(all, given ?? []), likely, rounds: 0 }));
     });
-    const cheapest = others.reduce((a, b) => (priceOf(b) < priceOf(a) ? b : a));
-    if (priceOf(cheapest) >= priceOf(best)) break;
+    const cheapest = others.reduce((a, b) => (b.value < a.value ? b : a));
+    if (cheapest.value >= best.value) break;
     best = cheapest;
   }
   return best.plan;
+}
+
+interface Valued {
+  readonly plan: HandPlan;
+  readonly clashes: readonly LetterClash[];
+  /** The cost with that of the clashes. */
+  readonly value: number;
 }

@@ -5,6 +5,7 @@ import {
   neutralView,
   over,
   planHand,
+  planPositions,
   realView,
   standardFingers,
   struckAt,
@@ -67,7 +68,7 @@ export function baselineOf(passage: Passage, demands: Demands): HandBaseline {
   const fingers = standardFingers(passage, level, null, printed);
   const asked = techniqueNeeded(passage, demands);
   const isPrinted = isKnown(printed);
-  const complete = planHand(passage, view, demands, {
+  const complete = planPositions(passage, view, demands, {
     ...(isPrinted ? { given: printed } : {}),
     guide: { fingers, technique: techniqueOf({ passage, demands }, asked, printed) },
     rounds: ROUNDS,
@@ -85,7 +86,7 @@ export function baselineOf(passage: Passage, demands: Demands): HandBaseline {
     asPrinted: complete,
     // Where nothing is printed the completed fingers are the neutral plan itself.
     neutral: isPrinted
-      ? planHand(passage, view, demands, { kept: printed, guide, likely: complete.fingering })
+      ? planPositions(passage, view, demands, { kept: printed, guide, likely: complete.fingering })
       : complete,
   };
 }
