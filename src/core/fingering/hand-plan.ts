@@ -163,14 +163,13 @@ function shareAmongUnisons(passage: Passage, fingering: (Finger | null)[]): void
 /** The grips that have the given fingers, by their places among all of each event; null at events where that is all of them. Where no grip has them, all
  * stay open. */
 function placesOf(lattice: Lattice, given: Fingering): readonly (readonly number[] | null)[] {
-  const { passage, grips } = lattice;
+  const { passage, grips, keysDown } = lattice;
   return grips.map((all, t) => {
     if (struckAt(passage, t).every((note) => (given[note] ?? null) === null)) return null;
-    const fitting = all.flatMap((grip, g) => {
-      let isOther = false;
-      eachStruck(lattice, t, grip, (note, finger) => (isOther ||= (given[note] ?? finger) !== finger));
-      return isOther ? [] : [g];
-    });
+    const { down, isHeld } = keysDown[t] as KeysDown;
+    const fits = ({ fingers }: Grip): boolean =>
+      down.every((note, i) => isHeld[i] || (given[note] ?? fingers[i]) === fingers[i]);
+    const fitting = all.flatMap((grip, g) => (fits(grip) ? [g] : []));
     return fitting.length === 0 ? null : fitting;
   });
 }

@@ -165,32 +165,45 @@ export function narrowTable(
   now: readonly number[],
   size: number,
 ): TransitionTable {
-  const pairs = before.flatMap((p) => now.map((q) => p * size + q));
-  const moves = {
-    move: Float64Array.from(pairs, (pair) => table.move[pair] as number),
-    pass: Float64Array.from(pairs, (pair) => table.pass[pair] as number),
-    opening: Float64Array.from(now, (q) => table.opening[q] as number),
-  };
+  const count = before.length * now.length;
+  const [move, kinds, pass] = [new Float64Array(count), new Uint8Array(count), new Float64Array(count)];
+  let pair = 0;
+  for (const p of before) {
+    for (const q of now) {
+      const old = p * size + q;
+      move[pair] = table.move[old] as number;
+      kinds[pair] = table.kinds[old] as number;
+      pass[pair] = table.pass[old] as number;
+      pair += 1;
+    }
+  }
+  const opening = Float64Array.from(now, (q) => table.opening[q] as number);
   return {
-    ...moves,
-    kinds: Uint8Array.from(pairs, (pair) => table.kinds[pair] as number),
-    dearest: dearestOf(moves),
+    move,
+    kinds,
+    pass,
+    opening,
+    dearest: dearestOf({ move, pass, opening }),
     stays: narrowStays(table.stays, before, now),
   };
 }
 
 function narrowStays(stays: Stays, before: readonly number[], now: readonly number[]): Stays {
-  const places = new Map(now.map((q, i) => [q, i]));
-  const rows = before.map((p) => {
-    const row: number[] = [];
-    for (let i = stays.starts[p] as number; i < (stays.starts[p + 1] as number); i += 1)
-      if (places.has(stays.to[i] as number)) row.push(i);
-    return row;
+  const starts = new Int32Array(before.length + 1);
+  const kept: number[] = [];
+  const to: number[] = [];
+  before.forEach((p, row) => {
+    for (let i = stays.starts[p] as number; i < (stays.starts[p + 1] as number); i += 1) {
+      const place = now.indexOf(stays.to[i] as number);
+      if (place < 0) continue;
+      kept.push(i);
+      to.push(place);
+    }
+    starts[row + 1] = kept.length;
   });
-  const kept = rows.flat();
   return {
-    starts: startsOf(rows.map(({ length }) => length)),
-    to: Int32Array.from(kept, (i) => places.get(stays.to[i] as number) as number),
+    starts,
+    to: Int32Array.from(to),
     cost: Float64Array.from(kept, (i) => stays.cost[i] as number),
     down: Float64Array.from(kept, (i) => stays.down[i] as number),
     up: Float64Array.from(kept, (i) => stays.up[i] as number),
