@@ -1,6 +1,7 @@
-import type { Flag } from '../flags';
+import { groupBy } from '../base';
+import type { Flag, FlagEvidence } from '../flags';
 import { namePrint, pitchPrint } from '../pitch';
-import { barsText, capital, countWord, FINGER, HAND, type FlagWords } from './en-common';
+import { barsText, capital, countWord, FINGER, HAND, listed, type FlagWords } from './en-common';
 import { handFlagWords } from './en-hand-flags';
 
 /** A flag in words for teachers, in English. Bars are given by their printed numbers. */
@@ -12,8 +13,7 @@ export function flagWords(flag: Flag): FlagWords {
     case 'thumb-on-black':
     case 'fifth-on-black':
       return {
-        title: `${capital(FINGER[evidence.finger])} on ${namePrint(evidence.key)}`,
-        message: `The ${HAND[flag.hand]}’s ${FINGER[evidence.finger]} plays the black key ${pitchPrint(evidence.key)} in ${where}.`,
+        ...onBlackWords(evidence, where),
         suggestion:
           evidence.school === 'avoid'
             ? 'Leave this key out for now, or begin from another finger.'
@@ -21,8 +21,7 @@ export function flagWords(flag: Flag): FlagWords {
       };
     case 'fourth-on-black':
       return {
-        title: `Finger 4 on ${namePrint(evidence.key)}`,
-        message: `The ${HAND[flag.hand]}’s finger 4 plays the black key ${pitchPrint(evidence.key)} in ${where}.`,
+        ...onBlackWords(evidence, where),
         suggestion: 'Play finger 4 alone there first, and keep the wrist from twisting outwards.',
       };
     case 'double-duty':
@@ -69,4 +68,25 @@ export function flagWords(flag: Flag): FlagWords {
     default:
       return handFlagWords(flag, evidence);
   }
+}
+
+/** Which black keys a finger plays, hand by hand: `the right hand’s thumb plays the black key E♭4, the left hand’s B♭3`. */
+function onBlackWords(
+  { finger, uses }: Extract<FlagEvidence, { readonly uses: unknown }>,
+  where: string,
+): Pick<FlagWords, 'title' | 'message'> {
+  const names = [...new Set(uses.map(({ key }) => namePrint(key)))];
+  const hands = [...groupBy(uses, ({ hand }) => hand)].map(([hand, own]) => {
+    const keys = listed(own.map(({ key }) => pitchPrint(key)));
+    return { hand: HAND[hand], keys, isOne: own.length === 1 };
+  });
+  const told = hands.map(({ hand, keys, isOne }, i) =>
+    i === 0
+      ? `the ${hand}’s ${FINGER[finger]} plays the black ${isOne ? 'key' : 'keys'} ${keys}`
+      : `the ${hand}’s ${keys}`,
+  );
+  return {
+    title: `${capital(FINGER[finger])} on ${listed(names)}`,
+    message: `${capital(told.join(', '))} in ${where}.`,
+  };
 }

@@ -2,7 +2,7 @@ import type { Flag } from '../flags';
 import { namePrint } from '../pitch';
 import { assertNever } from '../base';
 import type { Finger, Hand } from '../score';
-import { barsText } from './en-common';
+import { barsText, listed } from './en-common';
 
 const HAND: Readonly<Record<Hand, string>> = { right: 'right hand', left: 'left hand' };
 const FINGER: Readonly<Record<Finger, string>> = {
@@ -39,7 +39,7 @@ export function pupilWords(flag: Flag): string {
     case 'thumb-on-black':
     case 'fifth-on-black':
     case 'fourth-on-black':
-      return `In ${where}, ${FINGER[evidence.finger]} plays the black key ${namePrint(evidence.key)}. Move your hand in.`;
+      return `In ${where}, ${FINGER[evidence.finger]} plays ${listed([...new Set(evidence.uses.map(({ key }) => namePrint(key)))])}, black. Move your hand in.`;
     case 'double-duty':
       return `In ${where}, ${FINGER[evidence.finger]} plays ${evidence.keys.map(namePrint).join(' and ')}.`;
     case 'shared-key':

@@ -16,7 +16,7 @@ export function blackFingerFlags(placed: PlacedPosition, school: OuterSchool): r
     const isAvoided = school === 'avoid' && finger !== 4 && placed.kind !== 'extended';
     return [
       {
-        evidence: { kind: KIND_OF_FINGER[finger], finger, key: key.pitch, school },
+        evidence: { kind: KIND_OF_FINGER[finger], finger, uses: [{ hand: key.hand, key: key.pitch }], school },
         severity: isAvoided ? 'should' : 'watch',
         byBlackKey: true,
         wasThere: false,

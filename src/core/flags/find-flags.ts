@@ -1,6 +1,6 @@
 import type { KeyboardSize } from '../keyboard';
 import type { OuterSchool, PlacedPosition } from '../fingering';
-import { compareKeys } from '../forced';
+import { compareKeys, summed } from '../forced';
 import type { HandNote } from '../score';
 import type { Ticks } from '../time';
 import { blackFingerFlags, doubleDutyFlags } from './black-key-flags';
@@ -56,12 +56,13 @@ export function findFlags(input: FlagInput): readonly Flag[] {
   );
 }
 
-/** Which event of its hand strikes a note. */
-function eventsById(hands: readonly PlayedHand[]): ReadonlyMap<string, number> {
+/** Which event of each hand strikes a note. */
+function eventsById(hands: readonly PlayedHand[]): ReadonlyMap<PlayedHand, ReadonlyMap<string, number>> {
   return new Map(
-    hands.flatMap(({ study }) => {
-      const { events, notes } = study.baseline.passage;
-      return events.flatMap(({ struck }, t) => struck.map((index) => [notes[index]?.note.id ?? '', t] as const));
+    hands.map((hand) => {
+      const { events, notes } = hand.study.baseline.passage;
+      const own = events.flatMap(({ struck }, t) => struck.map((index) => [notes[index]?.note.id ?? '', t] as const));
+      return [hand, new Map(own)];
     }),
   );
 }
@@ -71,10 +72,13 @@ function withCosts(flags: readonly Flag[], hands: readonly PlayedHand[]): readon
   if (!flags.some(isWithoutCosts)) return flags;
   const eventOf = eventsById(hands);
   return flags.map((flag) => {
-    const hand = hands.find(({ study }) => study.baseline.passage.hand === flag.hand);
-    if (!hand || !isWithoutCosts(flag)) return flag;
-    const events = new Set(flag.notes.flatMap((id) => eventOf.get(id) ?? []));
-    return { ...flag, costs: compareKeys(hand.played, [...events]) };
+    if (!isWithoutCosts(flag)) return flag;
+    // A fact of both hands has what it costs in both.
+    const costs = hands.flatMap((hand) => {
+      const events = flag.notes.flatMap((id) => eventOf.get(hand)?.get(id) ?? []);
+      return events.length === 0 ? [] : [compareKeys(hand.played, [...new Set(events)])];
+    });
+    return costs.length === 0 ? flag : { ...flag, costs: summed(costs) };
   });
 }
 

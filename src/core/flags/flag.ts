@@ -90,7 +90,8 @@ export type FlagEvidence =
   | {
       readonly kind: 'thumb-on-black' | 'fifth-on-black' | 'fourth-on-black';
       readonly finger: Finger;
-      readonly key: Pitch;
+      /** The black keys under that finger, each once a hand. */
+      readonly uses: readonly BlackKeyUse[];
       readonly school: OuterSchool;
     }
   | { readonly kind: 'double-duty'; readonly finger: Finger; readonly keys: readonly Pitch[] }
@@ -99,6 +100,12 @@ export type FlagEvidence =
   | { readonly kind: 'double-accidental'; readonly pitch: Pitch }
   | { readonly kind: 'hands-overlap'; readonly right: Pitch; readonly left: Pitch }
   | { readonly kind: 'off-keyboard'; readonly pitch: Pitch; readonly keyboard: KeyboardSize };
+
+/** A black key under some finger of a hand. */
+export interface BlackKeyUse {
+  readonly hand: Hand;
+  readonly key: Pitch;
+}
 
 /** Whether flags carry what stands behind them, or are only to be counted. */
 export type FlagDetail = 'full' | 'counted';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { parseKey, type Key } from '../pitch';
+import { parseKey, pitchText, type Key } from '../pitch';
 import { asWritten, moveTo } from '../piece';
 import { unwrap } from '../base';
 import { blackFingers } from '../survey';
@@ -72,14 +72,17 @@ describe('fingers on black keys in five-finger patterns (common practice)', () =
 });
 
 describe('flags of fingers on black keys', () => {
-  it('name thumb, fourth and fifth, once a position, and no long finger', () => {
-    expect(told(moved(open(musicXml(MAJOR)), 'Eb').flags)).toEqual([
-      'watch fifth-on-black left 1',
-      'watch thumb-on-black right 1',
+  it('name thumb, fourth and fifth, each once for both hands, and no long finger', () => {
+    const { flags } = moved(open(musicXml(MAJOR)), 'Eb');
+    expect(told(flags)).toEqual([
+      'watch fifth-on-black left 1+2',
+      'watch thumb-on-black right 1+2',
       'watch fourth-on-black right 1',
-      'watch thumb-on-black left 2',
-      'watch fifth-on-black right 2',
     ]);
+    const uses = flags.map(({ evidence }) =>
+      'uses' in evidence ? evidence.uses.map(({ hand, key }) => `${hand} ${pitchText(key)}`).join(', ') : '',
+    );
+    expect(uses).toEqual(['right Bb4, left Eb3', 'right Eb4, left Bb3', 'right Ab4']);
     expect(told(moved(open(musicXml(MAJOR)), 'D').flags)).toEqual([]);
     expect(told(moved(open(musicXml(MAJOR)), 'E').flags)).toEqual(['watch fourth-on-black left 1']);
   });
@@ -96,7 +99,7 @@ describe('flags of fingers on black keys', () => {
 
   it('are none for a C♭ that is the white key of B', () => {
     const flags = moved(open(musicXml(MAJOR)), 'Gb').flags.filter(
-      ({ evidence }) => evidence.kind === 'fourth-on-black' && 'key' in evidence && evidence.key.step === 0,
+      ({ evidence }) => evidence.kind === 'fourth-on-black' && evidence.uses.some(({ key }) => key.step === 0),
     );
     expect(flags).toEqual([]);
   });

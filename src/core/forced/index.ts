@@ -5,7 +5,7 @@ export { easierVersion } from './easier';
 export { fingerSources } from './finger-source';
 export type { FingerSource } from './finger-source';
 export { likePlaces } from './like-places';
-export { compareKeys, costsByRule, totalOf } from './prices';
+export { compareKeys, costsByRule, summed, totalOf } from './prices';
 export type { Comparison, RuleCost } from './prices';
 export { whyNotPlayable } from './playable';
 export { baselineOf, keepHand, planInKey, studyHand } from './study-hand';

@@ -46,6 +46,20 @@ const onWhiteKeys = memoOf(({ lattice: { passage, demands }, fingering }: HandPl
   playHand(passage, neutralView(passage), demands, fingering),
 );
 
+/** Several comparisons of one kind as one, rule by rule. */
+export function summed(comparisons: readonly Comparison[]): Comparison {
+  const sum = (lists: readonly (readonly RuleCost[])[]): readonly RuleCost[] =>
+    RULES.flatMap((rule) => {
+      const cost = rounded(lists.flat().reduce((all, one) => (one.rule === rule ? all + one.cost : all), 0));
+      return cost === 0 ? [] : [{ rule, cost }];
+    });
+  return {
+    between: comparisons[0]?.between ?? 'keys',
+    worse: sum(comparisons.map(({ worse }) => worse)),
+    better: sum(comparisons.map(({ better }) => better)),
+  };
+}
+
 export function totalOf(costs: readonly RuleCost[]): number {
   return rounded(costs.reduce((sum, { cost }) => sum + cost, 0));
 }

@@ -13,6 +13,8 @@ export interface HandNoteView {
   readonly kind: FlagKind;
   readonly severity: Severity;
   readonly hand: Hand;
+  /** All hands that it is about. */
+  readonly hands: readonly Hand[];
   readonly bar: string;
   readonly byBlackKey: boolean;
   readonly wasThere: boolean;
@@ -58,6 +60,7 @@ export function handNoteViews(version: Version): readonly HandNoteView[] {
     kind: flag.evidence.kind,
     severity: flag.severity,
     hand: flag.hand,
+    hands: handsIn(flag),
     bar: flag.bar,
     byBlackKey: flag.byBlackKey,
     wasThere: flag.wasThere,
@@ -72,6 +75,10 @@ export function handNoteViews(version: Version): readonly HandNoteView[] {
     ...version.flags.map((flag) => viewOf(flag, null)),
     ...version.setAside.map(({ flag, reason }) => viewOf(flag, reason)),
   ];
+}
+
+function handsIn({ evidence, hand }: Flag): readonly Hand[] {
+  return 'uses' in evidence ? [...new Set(evidence.uses.map((use) => use.hand))] : [hand];
 }
 
 function fingersView(

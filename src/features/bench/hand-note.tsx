@@ -52,7 +52,7 @@ export function HandNote({ note, from, isChosen, onChoose, actions, onTakeUp }: 
             <SeverityMark severity={note.severity} size={11} />
             {note.title}
           </span>
-          <span className="shrink-0 text-xs text-secondary">{note.hand}</span>
+          <span className="shrink-0 text-xs text-secondary">{note.hands.length > 1 ? 'both' : note.hand}</span>
         </span>
         <span
           className={`block text-xs ${note.byBlackKey && note.aside === null && !note.wasThere ? 'font-semibold' : 'text-secondary'}`}

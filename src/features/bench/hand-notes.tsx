@@ -128,7 +128,7 @@ const ALL: Filter = { hand: null, severity: null, kind: null };
 
 function passes(note: HandNoteView, { hand, severity, kind }: Filter): boolean {
   const isOfKind = kind === null || (kind === 'by-black-keys' ? note.byBlackKey : note.kind === kind);
-  return (hand === null || note.hand === hand) && (severity === null || note.severity === severity) && isOfKind;
+  return (hand === null || note.hands.includes(hand)) && (severity === null || note.severity === severity) && isOfKind;
 }
 
 const HANDS: readonly Choice[] = [
