@@ -23,23 +23,34 @@ export function countWord(count: number): string {
   return COUNTS[count] ?? String(count);
 }
 
-/** Bars for a sentence: `bar 3`, `bars 1, 3 and 5`, `bars 1, 2, 3 and 9 more`. */
+/** So many bars or stretches of bars are named one by one. */
+const MOST_NAMED = 5;
+
+/** Bars for a sentence: `bar 3`, `bars 1, 3 and 5`; where they are many, neighbours are drawn together, `bars 1–3 and 5–8`, or the rest is counted, `bars 1, 3,
+ * 5 and 9 more`. */
 export function barsText(bars: readonly string[]): string {
   if (bars.length === 1) return `bar ${bars[0]}`;
-  const shown = bars.length > 5 ? [...bars.slice(0, 3), `${bars.length - 3} more`] : bars;
-  return `bars ${shown.slice(0, -1).join(', ')} and ${shown.at(-1)}`;
+  if (bars.length <= MOST_NAMED) return `bars ${listed(bars)}`;
+  const stretches = barStretches(bars);
+  return stretches.length <= MOST_NAMED
+    ? `bars ${listed(stretches)}`
+    : `bars ${listed([...bars.slice(0, 3), `${bars.length - 3} more`])}`;
 }
 
 /** Bars for a sentence, with neighbours drawn together: `bars 1–4 and 7`. */
 export function barRanges(bars: readonly string[]): string {
+  return `${bars.length === 1 ? 'bar' : 'bars'} ${listed(barStretches(bars))}`;
+}
+
+/** Three neighbours or more as one: `1–4`. */
+function barStretches(bars: readonly string[]): readonly string[] {
   const runs: string[][] = [];
   for (const bar of bars) {
     const run = runs.at(-1);
     if (run && Number(bar) === Number(run.at(-1)) + 1) run.push(bar);
     else runs.push([bar]);
   }
-  const told = runs.flatMap((run) => (run.length < 3 ? run : [`${run[0]}–${run.at(-1)}`]));
-  return `${bars.length === 1 ? 'bar' : 'bars'} ${listed(told)}`;
+  return runs.flatMap((run) => (run.length < 3 ? run : [`${run[0]}–${run.at(-1)}`]));
 }
 
 export function capital(text: string): string {
