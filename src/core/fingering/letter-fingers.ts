@@ -43,7 +43,7 @@ export function letterClashes({ lattice, steps }: Pick<HandPlan, 'lattice' | 'st
 }
 
 /** What it costs that a letter has two fingers in one position: as much as a moment that differs from its like. Our own choice. */
-const CLASH = 2.5;
+const CLASH = 1;
 
 /** Where more letters clash, the music does not lie in positions. Our own choice. */
 const MOST_CLASHES = 2;

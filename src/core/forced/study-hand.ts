@@ -58,7 +58,7 @@ export interface HandStudy {
 }
 
 /** Where positions, figures and runs have their fingers, few moments are left to be made alike. Our own choice. */
-const ROUNDS = 2;
+const ROUNDS = 4;
 
 /** Finds what a hand brings along into every key. */
 export function baselineOf(passage: Passage, demands: Demands): HandBaseline {
@@ -129,9 +129,21 @@ function findPlan(baseline: HandBaseline, midis: readonly number[], given?: Fing
     likely: neutral.fingering,
   };
   const held = planHand(passage, view, demands, { ...options, given: given ? over(closed, given) : closed });
+  // What nobody printed is not kept at the price of a broken line.
+  if (brokenLines(held) > brokenLines(neutral)) {
+    const { guide, likely } = options;
+    const written = { ...(isKnown(printed) ? { kept: printed } : {}), ...(given ? { given } : {}) };
+    const anew = planHand(passage, view, demands, { ...written, guide, likely });
+    if (brokenLines(anew) < brokenLines(held) && anew.limits <= held.limits) return anew;
+  }
   if (held.limits === 0 || !isKnown(closed)) return held;
   const free = planHand(passage, view, demands, { ...options, ...(given ? { given } : {}) });
   return free.limits < held.limits ? free : held;
+}
+
+/** How often a finger hops to another key in a line without a break. */
+function brokenLines({ steps, lattice: { passage } }: HandPlan): number {
+  return steps.filter(({ transition }, t) => transition === 'hop' && passage.events[t]?.bond === 1).length;
 }
 
 /** How a hand is studied: whether colour and spacing are told apart, and the fingers that the teacher decided on, one entry a note. */
