@@ -58,7 +58,7 @@ export interface HandStudy {
 }
 
 /** Where positions, figures and runs have their fingers, few moments are left to be made alike. Our own choice. */
-const ROUNDS = 4;
+const ROUNDS = 3;
 
 /** Finds what a hand brings along into every key. */
 export function baselineOf(passage: Passage, demands: Demands): HandBaseline {
