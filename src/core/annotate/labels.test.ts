@@ -27,6 +27,12 @@ describe('names of notes', () => {
     expect(under('degrees', { right: 'C4q D4q E4q F#4q' }, 'D')).toBe('1 2 3 ♯4');
   });
 
+  it('of keys struck together stand in one, from low to high, each once', () => {
+    const chords = { right: 'C5w | C5w', left: 'C3+E3+G3h B2+F3+G3h | C3+C4w' };
+    expect(under('degrees', chords, 'D', 'left')).toBe('1 3 5 7 4 5 1');
+    expect(under('counts', chords, 'C', 'left')).toBe('1–2 3–4 1–4');
+  });
+
   it('are the syllables of the chromatic scale in movable do (common practice)', () => {
     expect(under('do-minor', { right: CHROMATIC })).toBe('do di re ri mi fa fi sol si la li ti');
     expect(under('do-minor', { right: FALLING })).toBe('do ti te la le sol se fa mi me re ra');

@@ -1,3 +1,4 @@
+import { groupBy } from '../base';
 import { labelWords } from '../explain';
 import { labelsOf, type LabelKind } from '../annotate';
 import type { Key } from '../pitch';
@@ -14,7 +15,21 @@ export function labelLines(
 ): readonly ReadonlyMap<NoteId, string>[] {
   const beatsOf = ({ barIndex, duration }: HandNote): number =>
     duration / beatTicks(part.measures[barIndex]?.meter ?? { beats: 4, beatType: 4 }, score.ticksPerQuarter);
-  return kinds.map(
-    (kind) => new Map([...labelsOf(kind, notes, key, beatsOf)].map(([id, label]) => [id, labelWords(label)])),
+  return kinds.map((kind) => {
+    const words = new Map([...labelsOf(kind, notes, key, beatsOf)].map(([id, label]) => [id, labelWords(label)]));
+    return oneAMoment(words, notes);
+  });
+}
+
+/** Notes that one hand strikes together stand over one another, so that their labels would too: the lowest has them all, from low to high, each once. */
+function oneAMoment(words: ReadonlyMap<NoteId, string>, notes: readonly HandNote[]): ReadonlyMap<NoteId, string> {
+  const labelled = notes.filter(({ id }) => words.has(id));
+  const moments = groupBy(labelled, ({ id, hand, onset, isGrace }) => (isGrace ? id : `${hand}/${onset}`));
+  return new Map(
+    [...moments.values()].map((moment) => {
+      const lowFirst = moment.toSorted((a, b) => a.midi - b.midi);
+      const said = new Set(lowFirst.map(({ id }) => words.get(id) as string));
+      return [(lowFirst[0] as HandNote).id, [...said].join(' ')];
+    }),
   );
 }
