@@ -25,6 +25,12 @@ export const FIGURES: readonly Truth[] = [
     ...left,
   },
   { what: 'broken triads', line: 'C3 E3 G3 E3 C3 E3 G3 E3', fingers: '5 3 1 3 5 3 1 3', ...left },
+  {
+    what: 'triads that rise again and again',
+    line: 'C3 E3 G3 C3 E3 G3 B2 D3 G3 B2 D3 G3 C3:3',
+    fingers: '5 3 1 5 3 1 5 3 1 5 3 1 5',
+    ...left,
+  },
   { what: 'rocking sixth', line: 'C3 A3 C3 A3 C3 A3', fingers: '5 1 5 1 5 1', ...left },
   { what: 'broken octave', line: 'C3 C4 C3 C4 G2 G3 G2 G3', fingers: '5 1 5 1 5 1 5 1', ...left },
   {

@@ -7,9 +7,9 @@ export const CHORD_SHAPES: Readonly<Record<string, { readonly right: string; rea
   '4,5': { right: '1 2/4 5', left: '5 2 1' },
 };
 
-/** The orders in which the keys of a broken chord are played, lowest first as 0. The four of an Alberti bass, and those of a broken triad there and back.
- * Source: handbook, accompaniment shapes. */
-export const BROKEN_ORDERS: readonly string[] = ['0212', '0121'];
+/** The orders in which the keys of a broken chord are played, lowest first as 0. The four of an Alberti bass, those of a broken triad there and back, and a
+ * triad that rises twice. Source: handbook, accompaniment shapes. */
+export const BROKEN_ORDERS: readonly string[] = ['0212', '0121', '012012'];
 
 /** Two keys in turn, or struck at once over a bass: the left hand's fingers by the letters between them, low note first.
  * Source: handbook, accompaniment shapes. */

@@ -101,11 +101,17 @@ function samePlace({ notes }: Passage, one: number | undefined, other: number | 
   return one !== undefined && other !== undefined && notes[one]?.letter === notes[other]?.letter;
 }
 
-const BROKEN_KEYS = 4;
-
 function brokenChordAt(passage: Passage, t: number): FoundFigure | null {
-  const singles = passage.events.slice(t, t + BROKEN_KEYS);
-  if (singles.length < BROKEN_KEYS || !singles.every((event) => isAlone(event, 1))) return null;
+  for (const order of BROKEN_ORDERS) {
+    const found = brokenChordIn(passage, t, order);
+    if (found) return found;
+  }
+  return null;
+}
+
+function brokenChordIn(passage: Passage, t: number, order: string): FoundFigure | null {
+  const singles = passage.events.slice(t, t + order.length);
+  if (singles.length < order.length || !singles.every((event) => isAlone(event, 1))) return null;
   const notes = singles.map((event) => event.struck[0] as number);
   const heights = [0, ...above(passage, notes)];
   const ranks = [...new Set(heights)].toSorted((a, b) => a - b);
@@ -113,10 +119,9 @@ function brokenChordAt(passage: Passage, t: number): FoundFigure | null {
   // What comes from below is the middle of an arpeggio, not the bass of a figure.
   const [before] = passage.events[t - 1]?.struck ?? [];
   const comesFromBelow = before !== undefined && (above(passage, [before, notes[0] as number])[0] as number) > 0;
-  if (!written || comesFromBelow || !BROKEN_ORDERS.includes(heights.map((height) => ranks.indexOf(height)).join('')))
-    return null;
+  if (!written || comesFromBelow || heights.map((height) => ranks.indexOf(height)).join('') !== order) return null;
   const fingers = heights.map((height) => written[ranks.indexOf(height)]).join(' ');
-  return { figure: figure('broken-chord', notes, fingers), events: BROKEN_KEYS };
+  return { figure: figure('broken-chord', notes, fingers), events: order.length };
 }
 
 /** Two keys in turn, at least the first of them twice. */

@@ -42,7 +42,8 @@ export function letterClashes({ lattice, steps }: Pick<HandPlan, 'lattice' | 'st
   return found;
 }
 
-/** What it costs that a letter has two fingers in one position: as much as a moment that differs from its like. Our own choice. */
+/** What it costs that a letter has two fingers in one position: less than a moment that differs from its like, so that it parts plans that are nearly as good. Our
+ * own choice. */
 const CLASH = 1;
 
 /** Where more letters clash, the music does not lie in positions. Our own choice. */

@@ -112,8 +112,9 @@ export function planInKey(baseline: HandBaseline, midis: readonly number[], give
   return plansOf(baseline).get(`${midis.join()}/${given?.join() ?? ''}`, () => findPlan(baseline, midis, given));
 }
 
-/** So many plans of a hand are kept: fifteen keys, of which three have the same keys of the keyboard as others, with and without printed fingers kept. */
-const KEPT_PLANS = 24;
+/** So many plans of a hand are kept: one key is asked about several times running, with and without printed fingers kept, and the piece's own key in between.
+ * Plans of all keys would fill the memory of a worker that goes through a shelf. */
+const KEPT_PLANS = 4;
 
 const plansOf = memoOf((_: HandBaseline) => memo<HandPlan>(KEPT_PLANS));
 

@@ -107,6 +107,18 @@ describe('hand notes set aside', () => {
     expect(counts(decisions)).toBe(counts(NO_DECISIONS) - 1);
   });
 
+  it('stay away where the flag has become one with others, and are brought back by their own name', () => {
+    const both = moved(PIECE, 'Eb', { fingering: 'plan' }).flags.find(
+      ({ evidence }) => 'uses' in evidence && evidence.uses.length > 1,
+    );
+    if (!both) throw new Error('no flag of both hands');
+    const name = `${both.evidence.kind}/left/${both.notes[1]}/${both.notes[2]}`;
+    const decisions: Decisions = { fingers: [], aside: [{ key: null, flag: name, reason: 'known' }] };
+    const after = moved(PIECE, 'Eb', { fingering: 'plan', decisions });
+    expect(after.flags).not.toContainEqual(expect.objectContaining({ notes: both.notes }));
+    expect(handNoteViews(after).at(-1)).toMatchObject({ name, aside: 'known' });
+  });
+
   it('have the same name in all keys', () => {
     const names = (key: string): readonly string[] => moved(PIECE, key, { fingering: 'plan' }).flags.map(flagName);
     expect(names('D').some((name) => names('Eb').includes(name))).toBe(true);

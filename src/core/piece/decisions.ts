@@ -24,9 +24,10 @@ export interface Decisions {
 
 export const NO_DECISIONS: Decisions = { fingers: [], aside: [] };
 
-/** A flag that was put away, with the reason. */
+/** A flag that was put away, with the reason, and the name under which it was. */
 export interface SetAside {
   readonly flag: Flag;
+  readonly name: string;
   readonly reason: string;
 }
 
@@ -51,12 +52,20 @@ export function setAsideIn(
 ): { readonly flags: readonly Flag[]; readonly setAside: readonly SetAside[] } {
   const here = aside.filter((put) => put.key === null || put.key === keyText(key));
   if (here.length === 0) return { flags, setAside: [] };
-  const reasons = new Map(here.map(({ flag, reason }) => [flag, reason]));
-  return {
-    flags: flags.filter((flag) => !reasons.has(flagName(flag))),
-    setAside: flags.flatMap((flag) => {
-      const reason = reasons.get(flagName(flag));
-      return reason === undefined ? [] : [{ flag, reason }];
-    }),
-  };
+  const found = here.flatMap(({ flag: name, reason }) => {
+    const flag = flagNamed(flags, name);
+    return flag ? [{ flag, name, reason }] : [];
+  });
+  const away = new Map(found.map((one) => [one.flag, one]));
+  return { flags: flags.filter((flag) => !away.has(flag)), setAside: [...away.values()] };
+}
+
+/** The flag of that name; or, where none has it any more since other fingers have made it longer, shorter or one with others, the flag of that kind that has its
+ * first note. */
+function flagNamed(flags: readonly Flag[], name: string): Flag | undefined {
+  const [kind, , first = ''] = name.split('/');
+  return (
+    flags.find((flag) => flagName(flag) === name) ??
+    flags.find(({ evidence, notes }) => evidence.kind === kind && notes.includes(first))
+  );
 }

@@ -55,8 +55,8 @@ export interface DecisionView {
 /** The hand notes of a version; what the teacher put away comes last, with the reason. */
 export function handNoteViews(version: Version): readonly HandNoteView[] {
   const sourceOf = sourcesIn(version);
-  const viewOf = (flag: Flag, aside: string | null): HandNoteView => ({
-    name: flagName(flag),
+  const viewOf = (flag: Flag, name: string, aside: string | null): HandNoteView => ({
+    name,
     kind: flag.evidence.kind,
     severity: flag.severity,
     hand: flag.hand,
@@ -72,8 +72,8 @@ export function handNoteViews(version: Version): readonly HandNoteView[] {
     aside,
   });
   return [
-    ...version.flags.map((flag) => viewOf(flag, null)),
-    ...version.setAside.map(({ flag, reason }) => viewOf(flag, reason)),
+    ...version.flags.map((flag) => viewOf(flag, flagName(flag), null)),
+    ...version.setAside.map(({ flag, name, reason }) => viewOf(flag, name, reason)),
   ];
 }
 
