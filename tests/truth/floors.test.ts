@@ -113,6 +113,16 @@ describe('no more technique than the music needs', () => {
     expect(planOf(passage('left', '[C3 A3]:2'), { level: 2 }).limits).toBe(1);
   });
 
+  it('where a line has to break, the thumb is not played twice in a row (handbook, positions and moves)', () => {
+    for (const [hand, line] of [
+      ['left', 'G3 A3 G3 F3 E3 D3 C3:2'],
+      ['right', 'F4 E4 F4 G4 A4 B4 C5:2'],
+    ] as const) {
+      const { fingering } = planOf(passage(hand, line), { level: 3 });
+      expect(fingering.filter((finger, i) => finger === 1 && fingering[i - 1] === 1)).toEqual([]);
+    }
+  });
+
   it('a crossing below level 4 is told as what the level does not have', () => {
     for (const level of LEVELS) {
       const crossed = passage('right', 'C4=1 D4=2 E4=3 F4=1 G4=2 A4=3 B4=4 C5=5');

@@ -17,6 +17,9 @@ const DISGUISED_WITHIN = 6000;
 /** A move in a line that binds more than this breaks it. Source: the project's fingering model. */
 const BREAKS_ABOVE = 0.6;
 
+/** The thumb twice in a row is the worst of all hops (handbook, positions and moves). By how much is our own choice. */
+const THUMB_HOP = 1.5;
+
 /** What it costs to take the hand to a new position without a crossing, and how it gets there. */
 export function tallyMove(tally: Tally, setting: Setting, meeting: Meeting, a: Grip, b: Grip): PlainMove {
   const { before, after, from, to, held, event } = meeting;
@@ -53,7 +56,7 @@ function tallyLineMove(tally: Tally, { view, demands }: Setting, meeting: Meetin
       if (bond > FREE_BOND) add(tally, RULE.repeat, 1);
       return 'shift';
     }
-    add(tally, RULE.hop, hopBond(bond));
+    add(tally, RULE.hop, hopBond(bond) * (first === 1 ? THUMB_HOP : 1));
     return 'hop';
   }
   if (way === 0) return 'change';
