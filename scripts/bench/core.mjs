@@ -1,24 +1,14 @@
 import createVerovioModule from 'verovio/wasm';
 import { VerovioToolkit } from 'verovio/esm';
 import { median, timed } from './figures.mjs';
+import { usualMove } from './usual-move.mjs';
 
 const RUNS = 40;
 
 /** How a piece is moved where nothing else is asked for. */
 async function usualOptions() {
   const { USUAL_PLAYER } = await import('../../src/core/fingering/index.ts');
-  return {
-    direction: 'nearest',
-    octaves: { right: 0, left: 0 },
-    spelling: 'strict',
-    courtesy: 'bar',
-    sixth: 'natural',
-    seventh: 'raised',
-    player: USUAL_PLAYER,
-    keyboard: 88,
-    respelled: [],
-    decisions: { fingers: [], aside: [] },
-  };
+  return usualMove(USUAL_PLAYER);
 }
 
 /** How long the core takes, against how long Verovio takes to load the same file. */

@@ -3,6 +3,7 @@ import '../lib/typescript.mjs';
 import { seeded } from '../lib/seeded.mjs';
 import { median } from './figures.mjs';
 import { twoHands } from './made-pieces.mjs';
+import { usualMove } from './usual-move.mjs';
 
 const [seedText] = process.argv.slice(2);
 const seed = Number(seedText);
@@ -26,21 +27,8 @@ const core = {
   ...(await room('survey')),
   ...(await room('pitch')),
 };
-const { fitPiece = core.fitPiece } = await room('survey');
 const player = core.USUAL_PLAYER;
-const USUAL = {
-  direction: 'nearest',
-  octaves: { right: 0, left: 0 },
-  spelling: 'strict',
-  courtesy: 'bar',
-  sixth: 'natural',
-  seventh: 'raised',
-  fingering: 'plan',
-  player,
-  keyboard: 88,
-  respelled: [],
-  decisions: core.NO_DECISIONS,
-};
+const USUAL = { ...usualMove(player), fingering: 'plan' };
 
 const pieceOf = (text) => core.openPiece(new TextEncoder().encode(text), { format: null, key: null, part: null }).value;
 
@@ -86,7 +74,7 @@ function edits(from, count) {
 function shelf(from, count) {
   return Array.from({ length: count }, (_, i) => {
     const piece = pieceOf(twoHands(8 + ((i * 7) % 25), from + i));
-    return timed(() => fitPiece(piece, 'made', player));
+    return timed(() => core.fitPiece(piece, 'made', player));
   }).reduce((sum, ms) => sum + ms, 0);
 }
 

@@ -39,7 +39,7 @@ export function pupilWords(flag: Flag): string {
     case 'thumb-on-black':
     case 'fifth-on-black':
     case 'fourth-on-black':
-      return `In ${where}, ${FINGER[evidence.finger]} plays ${listed([...new Set(evidence.uses.map(({ key }) => namePrint(key)))])}, black. Move your hand in.`;
+      return `In ${where}, ${FINGER[evidence.finger]} plays ${blackKeys(evidence.uses.map(({ key }) => namePrint(key)))}. Move your hand in.`;
     case 'double-duty':
       return `In ${where}, ${FINGER[evidence.finger]} plays ${evidence.keys.map(namePrint).join(' and ')}.`;
     case 'shared-key':
@@ -55,4 +55,10 @@ export function pupilWords(flag: Flag): string {
     default:
       return assertNever(evidence);
   }
+}
+
+/** `the black key E♭`, `the black keys E♭ and B♭`. */
+function blackKeys(names: readonly string[]): string {
+  const each = [...new Set(names)];
+  return `the black ${each.length === 1 ? 'key' : 'keys'} ${listed(each)}`;
 }

@@ -124,7 +124,7 @@ interface Way {
   readonly path: () => Path;
 }
 
-/** What grips cost on top, one entry a grip of each event that has any like it. */
+/** What grips cost on top, one entry a grip of each event that has others like it. */
 type Layer = readonly (Float64Array | undefined)[];
 
 function layerFor({ grips }: Lattice, groups: Groups): Layer {
