@@ -22,7 +22,7 @@ const VIEWS = [
     name: 'bench-hand-tracks',
     path: '/bench?piece=the-sixth-step&key=B-major&pupil=demo-tam&at=1:1',
     waitsFor: ENGRAVED,
-    presses: ['[data-view=after]'],
+    presses: ['[data-role=tools]', '[data-view=after]'],
   },
   {
     name: 'bench-note',
@@ -32,6 +32,7 @@ const VIEWS = [
       '#tab-note',
       '[data-mark=ring]',
       '[data-mark=reminder]',
+      '[data-role=tools]',
       '[data-role=under-notes]',
       '[data-label=degrees]',
       '[data-role=under-notes]',
@@ -41,7 +42,7 @@ const VIEWS = [
     name: 'bench-finger-numbers',
     path: '/bench?piece=two-boats&key=D-major&at=1:2',
     waitsFor: ENGRAVED,
-    presses: ['[data-view=fingers]', '#tab-key'],
+    presses: ['[data-role=tools]', '[data-view=fingers]', '#tab-key'],
   },
   {
     name: 'bench-chords',

@@ -13,8 +13,8 @@ export { fitName, fitStamp } from './fits';
 export type { KeptFit } from './fit-bytes';
 export type { SetAside } from './reading';
 export { editionAfter, isEntered } from './records/edition';
-export { decidedSchema, pupilSchema } from './records/records';
-export type { Desk, NewPiece, PieceRecord, PupilRecord, Settings } from './records/records';
+export { KEYBOARD_SIZES, decidedSchema, pupilSchema } from './records/records';
+export type { Desk, KeyboardSize, NewPiece, PieceRecord, PupilRecord, Settings } from './records/records';
 export { shelfFits } from './shelf-fits';
 export {
   change,

@@ -2,6 +2,7 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import { engravedPiece } from '../../tests/support/engraved';
 import type { BenchView } from '@/core/views';
 import { unwrap } from '@/core/base';
+import { ROOM_MARK } from '@/core/write';
 import { engravedSystem } from './engraved-places';
 import { asWideAs, readPicture } from './picture';
 import { ID_PREFIXES, type EngravedSystem } from './protocol';
@@ -73,7 +74,7 @@ describe('lighten', () => {
         [...svg.matchAll(/<g id="([^"]+)" class="note"/g)].map(([, id]) => id as string);
       expect(notes(light)).toEqual(notes(picture));
       const own = (svg: string): readonly string[] =>
-        texts(svg.replace(/<(style|desc)[\s\S]*?<\/\1>/g, '')).filter((text) => text !== '\u2003');
+        texts(svg.replace(/<(style|desc)[\s\S]*?<\/\1>/g, '')).filter((text) => text !== ROOM_MARK);
       expect(own(light)).toEqual(own(picture));
       expect(light.match(/class="sign"/g)).toHaveLength((picture.match(/<use /g) ?? []).length);
       expect(light).not.toContain('<use ');

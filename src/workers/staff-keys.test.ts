@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
-import { engravingPage, NO_TEXTS } from '@/core/write';
+import { engravingPage, NO_TEXTS, ROOM_MARK } from '@/core/write';
 import { demoFile } from '../../tests/support/demo-pieces';
 import { moved, open } from '../../tests/support/open';
 import { createVerovio, type Engraver } from '../../tests/support/verovio';
@@ -32,6 +32,21 @@ describe('a piece that changes key, shown in two keys', () => {
   it('tells which staves disagree where: one sharp above, two flats below from bar 9', () => {
     expect(page.keyChanges).toEqual([{ bar: 8, fifths: [1, 1, -2, -2] }]);
     expect(engravingPage([{ score: piece.score, prefix: '', label: '', texts: NO_TEXTS }], []).keyChanges).toEqual([]);
+  });
+
+  it('keeps the room under its staves', () => {
+    const texts = { ...NO_TEXTS, roomLines: 1 };
+    const roomy = engravingPage(
+      [
+        { score: piece.score, prefix: 'a-', label: 'C', texts },
+        { score: moved(piece, 'Eb').score, prefix: 'b-', label: 'Eb', texts },
+      ],
+      [8],
+    );
+    engraver.setOptions({ breaks: 'encoded', adjustPageHeight: true });
+    engraver.loadData(roomy.musicXml);
+    engraver.loadData(withStaffKeys(engraver.getMEI({}), roomy.keyChanges) ?? '');
+    for (const number of [1, 2]) expect(engraver.renderToSVG(number).split(ROOM_MARK)).toHaveLength(5);
   });
 
   it('is engraved with the right signature in each staff', () => {

@@ -2,7 +2,18 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
 import { musicXml } from '../support/build-piece';
-import { arriveAtShelf, drop, goTo, newTab, press, sees, seesKey, textOf, type Teacher } from './support/teacher';
+import {
+  arriveAtShelf,
+  drop,
+  goTo,
+  hasTools,
+  newTab,
+  press,
+  sees,
+  seesKey,
+  type Teacher,
+  textOf,
+} from './support/teacher';
 
 let teacher: Teacher;
 let page: Page;
@@ -24,7 +35,12 @@ async function standing(tab: Page): Promise<number> {
   return tab.$$eval('[data-flag]', (notes) => notes.length);
 }
 
-/** Presses what may lie behind the keyboard at the foot of the screen: it is scrolled free first, and pressed once it keeps still. */
+/** How far the music is scrolled. */
+function paperPlace(tab: Page): Promise<number> {
+  return tab.$eval('[data-role=paper]', (paper) => paper.scrollTop);
+}
+
+/** Presses what may be scrolled out of its panel: it is scrolled into sight first, and pressed once it keeps still. */
 async function pressFreely(tab: Page, selector: string): Promise<void> {
   const found = await tab.waitForSelector(selector);
   await found?.evaluate((place) => place.scrollIntoView({ block: 'center' }));
@@ -121,9 +137,9 @@ describe('an evening at the Bench', () => {
     await page.waitForSelector('[data-role=player][data-playing=true]');
     await action(page, 'Set it aside …');
     await page.waitForSelector('input[aria-label="Why it is set aside"]');
-    const place = await page.evaluate(() => window.scrollY);
+    const place = await paperPlace(page);
     await page.waitForSelector('[data-role=player][data-playing=false]');
-    expect(await page.evaluate(() => window.scrollY)).toBe(place);
+    expect(await paperPlace(page)).toBe(place);
     await page.keyboard.type('her hand likes it');
     await page.keyboard.press('Enter');
     await page.waitForSelector('[data-role=set-aside]');
@@ -149,6 +165,7 @@ describe('an evening at the Bench', () => {
           ?.shadowRoot?.querySelectorAll('.fing text') ?? []),
       ].some((text) => text.textContent?.endsWith('!')),
     );
+    await hasTools(page);
     await page.click('[data-role=mark-every]');
     const count = await page.$eval('[data-role=find]', (select) =>
       Number(/\((\d+)\)/.exec((select as HTMLSelectElement).selectedOptions[0]?.textContent ?? '')?.[1]),
@@ -339,6 +356,7 @@ describe('what stands beside the paper', () => {
   });
 
   it('shows letters and intervals under the notes, and finger numbers without a staff', async () => {
+    await hasTools(page);
     await page.click('[data-role=under-notes]');
     await page.click('[data-label=letters]');
     await page.waitForFunction(() =>

@@ -3,7 +3,18 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Page } from 'puppeteer-core';
 import type { AxeResults, RunOptions } from 'axe-core';
-import { arriveAtShelf, goTo, openAt, press, sees, seesCards, seesKey, textOf, type Teacher } from './support/teacher';
+import {
+  arriveAtShelf,
+  goTo,
+  hasTools,
+  openAt,
+  press,
+  sees,
+  seesCards,
+  seesKey,
+  type Teacher,
+  textOf,
+} from './support/teacher';
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -191,6 +202,7 @@ describe('light and dark', () => {
       await teacher.page.waitForSelector(`[data-role=${PANEL_MARKS[panel]}]`);
       expect([panel, await findings(teacher.page, rules)]).toEqual([panel, []]);
     }
+    await hasTools(teacher.page);
     await teacher.page.click('[data-view=fingers]');
     await teacher.page.waitForSelector('[data-role=finger-page] [data-stroke]');
     expect(await findings(teacher.page, rules)).toEqual([]);

@@ -15,8 +15,9 @@ export interface NoteTexts {
 
 export const NO_TEXTS: NoteTexts = { lines: [], words: new Map(), roomLines: 0 };
 
-/** Stands where free lines begin: the engraving tells how high that is. An em space, which is seen by no one. */
-export const ROOM_MARK = '\u2003';
+/** Stands where free lines begin: the engraving tells how high that is. A braille cell without dots, which nobody sees; the engraver drops what it
+ * takes for white space where it reads its own format again. */
+export const ROOM_MARK = '\u2800';
 
 /** Writes the items of a part with an id on every note (`prefix` and the note's own), and the texts at notes. `breaks` are the bars at which systems
  * begin: each system has the free lines once. */

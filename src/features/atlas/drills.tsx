@@ -11,7 +11,7 @@ import { change, type NewPiece } from '@/data';
 import { EngravedPage } from '@/features/shared/engraved-page';
 import { useMessages } from '@/features/shared/messages';
 import { useAnswer } from '@/features/shared/use-answer';
-import { useWidth } from '@/features/shared/use-width';
+import { useWidth } from '@/features/shared/use-size';
 import { coreWorker } from '@/workers/client';
 import { ATLAS_ORDERS, show, type AtlasAddress } from './atlas-address';
 import { keysInOrder, twelveKeys } from './key-orders';

@@ -1,18 +1,23 @@
 import Link from 'next/link';
-import { ListOrdered, PencilLine } from 'lucide-react';
+import { Ellipsis, ListOrdered, PencilLine, SlidersHorizontal } from 'lucide-react';
 import { parseKey } from '@/core/pitch';
 import type { FileFormat } from '@/core/base';
-import { change, type PieceRecord, type PupilRecord, type Settings } from '@/data';
+import { change, type Desk, type PieceRecord, type PupilRecord, type Settings } from '@/data';
+import { FoldOut } from '@/features/shared/fold-out';
+import type { Screen } from '@/features/shared/use-screen';
 import { go, type BenchAddress } from './bench-address';
-import { BenchTools, SaveButtons } from './bench-tools';
+import { ALL_FORMATS, BenchTools, SaveButtons, SaveList, WayFields, type BenchToolsProps } from './bench-tools';
 import { keyName } from './key-strip';
 import { OwnKey } from './own-key';
+import { leave } from './paper-tools';
 import { PupilChoice } from './pupil-choice';
 import type { BenchAnswers } from './use-bench';
 
 interface BenchHeadProps {
   readonly piece: PieceRecord;
   readonly settings: Settings;
+  readonly desk: Desk;
+  readonly screen: Screen;
   readonly pupils: readonly PupilRecord[];
   readonly pupil: PupilRecord | null;
   readonly address: BenchAddress;
@@ -21,56 +26,143 @@ interface BenchHeadProps {
   readonly onSave: (format: FileFormat) => void;
 }
 
-/** Which piece, from which key to which, for whom, and how it moves. */
-export function BenchHead({ piece, settings, pupils, pupil, address, answers, surveyAddress, onSave }: BenchHeadProps) {
+/** Which piece, from which key to which, for whom, and how it moves: one line, whatever the screen. What does not find room stands under “More”. */
+export function BenchHead({
+  piece,
+  settings,
+  desk,
+  screen,
+  pupils,
+  pupil,
+  address,
+  answers,
+  surveyAddress,
+  onSave,
+}: BenchHeadProps) {
+  const { value: view } = answers.view;
+  const way = wayOf(piece, settings, address, answers);
+  const enterAddress = `/enter?piece=${encodeURIComponent(piece.id)}`;
+  return (
+    <div className="flex h-11 shrink-0 items-center gap-1.5 px-4 max-sm:px-2 print:hidden" data-role="head">
+      <h1 className="min-w-16 shrink truncate text-lg font-semibold max-sm:text-base">
+        {view ? view.title || piece.fileName : 'Reading the piece …'}
+      </h1>
+      {screen === 'phone' ? null : <FromTo piece={piece} answers={answers} />}
+      <div className="ml-auto flex shrink-0 items-center gap-1.5">
+        <PupilChoice pupils={pupils} chosen={pupil} settings={settings} />
+        {screen === 'wide' && way ? <BenchTools {...way} /> : null}
+        <button
+          type="button"
+          aria-expanded={desk.tools === 'open'}
+          aria-label="Tools of the page"
+          title="Tools of the page (o)"
+          data-role="tools"
+          className={`btn btn-sm btn-square size-9 ${desk.tools === 'open' ? 'btn-neutral' : ''}`}
+          onClick={() => leave({ tools: desk.tools === 'open' ? 'folded' : 'open' })}
+        >
+          <SlidersHorizontal size={16} aria-hidden />
+        </button>
+        {screen === 'wide' ? (
+          <>
+            <Link
+              className="btn btn-sm h-9 px-2.5 max-xl:w-9 max-xl:px-0"
+              href={surveyAddress}
+              data-role="survey"
+              title="Survey of all keys (y)"
+            >
+              <ListOrdered size={16} aria-hidden /> <span className="max-xl:sr-only">Survey</span>
+            </Link>
+            <Link
+              className="btn btn-sm h-9 px-2.5 max-xl:w-9 max-xl:px-0"
+              href={enterAddress}
+              data-role="enter"
+              title="Change notes, or enter more (w)"
+            >
+              <PencilLine size={16} aria-hidden /> <span className="max-xl:sr-only">Change notes</span>
+            </Link>
+            <SaveButtons onSave={onSave} />
+          </>
+        ) : (
+          <FoldOut
+            summary={<Ellipsis size={18} aria-hidden />}
+            className="btn btn-sm btn-square size-9"
+            role="more"
+            label="More"
+            title="More"
+            width="w-80"
+          >
+            <div className="flex flex-col gap-3 p-3">
+              {screen === 'phone' ? <FromTo piece={piece} answers={answers} /> : null}
+              {way ? <WayFields {...way} /> : null}
+              <div className="flex gap-2">
+                <Link className="btn btn-sm h-11 flex-1" href={surveyAddress} data-role="survey">
+                  <ListOrdered size={16} aria-hidden /> Survey
+                </Link>
+                <Link className="btn btn-sm h-11 flex-1" href={enterAddress} data-role="enter">
+                  <PencilLine size={16} aria-hidden /> Change notes
+                </Link>
+              </div>
+              <section aria-label="Save the piece" className="border-t border-base-300 pt-2">
+                <h2 className="px-2 text-sm font-semibold">Save the piece</h2>
+                <SaveList formats={ALL_FORMATS} onSave={onSave} />
+              </section>
+            </div>
+          </FoldOut>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** The key that the piece is written in, and the one it was moved to. */
+function FromTo({ piece, answers }: Pick<BenchHeadProps, 'piece' | 'answers'>) {
+  const { value: view } = answers.view;
+  const { value: ladder } = answers.ladder;
+  return (
+    <p className="flex h-9 shrink-0 items-center gap-0.5 text-sm whitespace-nowrap text-secondary">
+      <span className="max-xl:sr-only">written in</span>
+      {ladder ? (
+        <OwnKey
+          piece={piece}
+          current={keyName(ladder.from)}
+          fifths={ladder.from.fifths}
+          onChanged={() => go({ key: null })}
+        />
+      ) : null}
+      {view && view.from !== view.to ? (
+        <span data-role="from-to">
+          <span className="max-xl:sr-only">moved to </span>
+          <span aria-hidden className="xl:hidden">
+            →{' '}
+          </span>
+          {view.to}
+        </span>
+      ) : null}
+    </p>
+  );
+}
+
+/** What the ways of moving work on; null until the piece is read. */
+function wayOf(
+  piece: PieceRecord,
+  settings: Settings,
+  address: BenchAddress,
+  answers: BenchAnswers,
+): BenchToolsProps | null {
   const { value: view } = answers.view;
   const { value: ladder } = answers.ladder;
   const own = ladder ? parseKey(keyName(ladder.from), 'major') : undefined;
   const shown = view ? parseKey(view.toText, 'major') : undefined;
-  return (
-    <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pt-2">
-      <div className="min-w-0">
-        <h1 className="truncate text-xl font-semibold">
-          {view ? view.title || piece.fileName : 'Reading the piece …'}
-        </h1>
-        <p className="flex h-8 items-center gap-1 text-sm whitespace-nowrap text-secondary">
-          written in
-          {ladder ? (
-            <OwnKey
-              piece={piece}
-              current={keyName(ladder.from)}
-              fifths={ladder.from.fifths}
-              onChanged={() => go({ key: null })}
-            />
-          ) : null}
-          {view && view.from !== view.to ? <span data-role="from-to">moved to {view.to}</span> : null}
-        </p>
-      </div>
-      <div className="ml-auto flex flex-wrap items-center gap-x-3 gap-y-1">
-        <PupilChoice pupils={pupils} chosen={pupil} settings={settings} />
-        {own && shown ? (
-          <BenchTools
-            address={address}
-            own={own}
-            shown={shown}
-            hands={ladder?.piece.hands ?? []}
-            parts={view?.parts ?? []}
-            onPart={(id, name) =>
-              void change({ kind: 'piece.part', id: piece.id, part: id }, `${name} is the pupil’s part`)
-            }
-            group={view?.group ?? null}
-            spelling={settings.spelling}
-            onChange={go}
-          />
-        ) : null}
-        <Link className="btn btn-sm h-9" href={surveyAddress} data-role="survey">
-          <ListOrdered size={16} aria-hidden /> Survey
-        </Link>
-        <Link className="btn btn-sm h-9" href={`/enter?piece=${encodeURIComponent(piece.id)}`} data-role="enter">
-          <PencilLine size={16} aria-hidden /> Change notes
-        </Link>
-        <SaveButtons onSave={onSave} />
-      </div>
-    </div>
-  );
+  if (!own || !shown) return null;
+  return {
+    address,
+    own,
+    shown,
+    hands: ladder?.piece.hands ?? [],
+    parts: view?.parts ?? [],
+    onPart: (id, name) => void change({ kind: 'piece.part', id: piece.id, part: id }, `${name} is the pupil’s part`),
+    group: view?.group ?? null,
+    spelling: settings.spelling,
+    onChange: go,
+  };
 }

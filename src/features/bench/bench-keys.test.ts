@@ -12,7 +12,17 @@ const NOTE = {
   name: 'F♯4',
   otherName: 'G♭4',
 } as const;
-const DESK: Desk = { pupil: null, zoom: 100, labels: [], tracks: 'shown', entering: 'wide' };
+const DESK: Desk = {
+  pupil: null,
+  zoom: 100,
+  sizing: 'fit',
+  labels: [],
+  tracks: 'shown',
+  entering: 'wide',
+  keyboard: 'by-screen',
+  beside: 'open',
+  tools: 'folded',
+};
 
 /** The keys, and what they were heard to do. */
 function listening(more: Partial<BenchKeysOf> = {}) {
@@ -41,8 +51,8 @@ function listening(more: Partial<BenchKeysOf> = {}) {
     onEnter: hear('onEnter'),
     onSurvey: hear('onSurvey'),
     onEscape: hear('onEscape'),
-    view: 'both',
-    onView: hear('onView'),
+    paper: { view: 'both', onView: hear('onView'), zoom: 92 },
+    layout: { beside: { isOpen: true, onFold: hear('fold') }, nextKeyboard: hear('nextKeyboard') },
     desk: DESK,
     ...more,
   });

@@ -2,10 +2,13 @@ import type { KeyDown } from '@/core/views';
 import type { Finger } from '@/core/score';
 import type { Desk } from '@/data';
 import type { ScreenKey } from '@/features/shared/use-keys';
-import { leave, PAPER_VIEWS, zoomBy, type PaperView } from './paper-tools';
+import { scrollMusic } from './bench-paper';
+import { leave, PAPER_VIEWS, setZoom, zoomBy, type PaperView } from './paper-tools';
 import type { BenchActions } from './use-bench-actions';
 import type { DecisionActions } from './use-decide';
 import { KEY_LETTERS } from './use-key-typing';
+import type { Layout } from './use-layout';
+import type { PaperPage } from './use-paper-page';
 
 /** What the keys of the Bench work on. */
 export interface BenchKeysOf extends Pick<BenchActions, 'stepKey' | 'walk' | 'save'> {
@@ -19,8 +22,8 @@ export interface BenchKeysOf extends Pick<BenchActions, 'stepKey' | 'walk' | 'sa
   readonly onEnter: () => void;
   readonly onSurvey: () => void;
   readonly onEscape: () => void;
-  readonly view: PaperView;
-  readonly onView: (view: PaperView) => void;
+  readonly paper: Pick<PaperPage, 'view' | 'onView' | 'zoom'>;
+  readonly layout: Pick<Layout, 'beside' | 'nextKeyboard'>;
   readonly desk: Desk;
 }
 
@@ -39,8 +42,8 @@ export function benchKeys({
   onEnter,
   onSurvey,
   onEscape,
-  view,
-  onView,
+  paper: { view, onView, zoom },
+  layout: { beside, nextKeyboard },
   desk,
 }: BenchKeysOf): readonly ScreenKey[] {
   const atNote = (action: (taken: KeyDown) => void): void => {
@@ -83,8 +86,22 @@ export function benchKeys({
       does: 'hand tracks on or off',
       act: () => leave({ tracks: desk.tracks === 'shown' ? 'hidden' : 'shown' }),
     },
-    { key: '+', does: 'larger', act: () => leave({ zoom: zoomBy(desk.zoom, 1) }) },
-    { key: '-', does: 'smaller', act: () => leave({ zoom: zoomBy(desk.zoom, -1) }) },
+    { key: '+', does: 'larger', act: () => setZoom(zoomBy(zoom, 1)) },
+    { key: '-', does: 'smaller', act: () => setZoom(zoomBy(zoom, -1)) },
+    { key: 'z', does: 'as large as one whole pair allows', act: () => leave({ sizing: 'fit' }) },
+    { key: 'k', does: 'the keyboard whole, as a strip, or put away', act: nextKeyboard },
+    {
+      key: 'h',
+      does: 'fold the panel beside the paper away, or open it',
+      act: () => beside.onFold(beside.isOpen ? 'folded' : 'open'),
+    },
+    {
+      key: 'o',
+      does: 'tools of the page',
+      act: () => leave({ tools: desk.tools === 'open' ? 'folded' : 'open' }),
+    },
+    { key: 'PageDown', does: 'the next line of music', act: () => scrollMusic(1) },
+    { key: 'PageUp', does: 'the line of music before', act: () => scrollMusic(-1) },
     { key: 'y', does: 'survey of all keys', act: onSurvey },
     { key: 'w', does: 'change notes, or enter more', act: onEnter },
     { key: 's', does: 'save as MusicXML', act: () => save('musicxml') },

@@ -13,7 +13,7 @@ import type { BenchPlayer } from './use-player';
 import type { TakenUp } from './use-taken-up';
 
 interface BenchPaperProps {
-  readonly paperRef: RefObject<HTMLDivElement | null>;
+  readonly column: RefObject<HTMLDivElement | null>;
   readonly paper: PaperPage;
   readonly subject: string;
   readonly answers: BenchAnswers;
@@ -30,7 +30,7 @@ const NONE: readonly string[] = [];
 
 /** The music, with the tools that belong to it. */
 export function BenchPaper({
-  paperRef,
+  column,
   paper,
   subject,
   answers,
@@ -50,18 +50,31 @@ export function BenchPaper({
     [player.isPlaying, player.ids, moment],
   );
   return (
-    <div className="min-w-0 rounded-box border border-base-300 bg-base-100">
-      <div className="flex flex-wrap items-center gap-2 border-b border-base-300 px-3 py-1 text-sm">
-        <PaperTools view={paper.view} desk={desk} onView={paper.onView} />
-        {later ? <MarkEvery view={later} marks={marks} actions={actions} /> : null}
-      </div>
-      <div ref={paperRef} className="px-2" data-role="paper" data-key={view?.toText}>
+    <div ref={column} className="flex min-h-0 min-w-0 flex-1 flex-col bg-base-100">
+      {desk.tools === 'open' ? (
+        <div
+          className="flex min-h-11 shrink-0 flex-wrap items-center gap-x-2 gap-y-1 border-b border-base-300 px-3 py-1 text-sm"
+          data-role="page-tools"
+        >
+          <PaperTools view={paper.view} desk={desk} zoom={paper.zoom} onView={paper.onView} />
+          {later ? <MarkEvery view={later} marks={marks} actions={actions} /> : null}
+        </div>
+      ) : null}
+      <div
+        role="region"
+        aria-label="The music"
+        tabIndex={0}
+        className="min-h-0 flex-1 overflow-y-auto overscroll-contain px-2 print:overflow-visible"
+        data-scrolls
+        data-role="paper"
+        data-key={view?.toText}
+      >
         {page && paper.view === 'fingers' ? (
           <FingerPageView
             answers={answers}
             subject={subject}
             widthPx={page.layout.widthPx}
-            zoom={desk.zoom}
+            zoom={paper.zoom}
             now={now}
             onNote={takeUp}
           />
@@ -78,9 +91,16 @@ export function BenchPaper({
             tracks={desk.tracks}
             hasReminders={settings.reminders === 'signature'}
             onNote={takeUp}
+            onEngraved={paper.onEngraved}
           />
         ) : null}
       </div>
     </div>
   );
+}
+
+/** Scrolls the music by nearly as much as is seen of it: the last line seen before is still there. */
+export function scrollMusic(by: 1 | -1): void {
+  const room = document.querySelector('[data-role=paper]');
+  room?.scrollBy({ top: by * room.clientHeight * 0.85, behavior: 'smooth' });
 }

@@ -18,6 +18,7 @@ import { useBenchActions } from './use-bench-actions';
 import { useDecide } from './use-decide';
 import { useKeyTyping } from './use-key-typing';
 import { useKeysAhead } from './use-keys-ahead';
+import { useLayout } from './use-layout';
 import { usePaperPage } from './use-paper-page';
 import { usePlayer } from './use-player';
 import { useRememberedKey } from './use-remembered-key';
@@ -35,7 +36,9 @@ interface BenchPieceProps {
 /** One piece on the Bench: what is asked of the core, what the teacher is at, and the parts of the screen that show it. */
 export function BenchPiece({ piece, address, settings, desk, pupils, pupil }: BenchPieceProps) {
   const router = useRouter();
-  const [paperRef, paper] = usePaperPage(piece, pupil, address.key, desk);
+  const layout = useLayout(desk);
+  const { screen, beside } = layout;
+  const [column, body, paper] = usePaperPage({ piece, pupil, key: address.key, desk, screen });
   const answers = useBench({ piece, settings, pupil }, address, paper.page);
   const { value: view, trouble } = answers.view;
   const { value: ladder } = answers.ladder;
@@ -63,16 +66,20 @@ export function BenchPiece({ piece, address, settings, desk, pupils, pupil }: Be
     onEnter: () => router.push(`/enter?${pieceQuery}`),
     onSurvey: () => router.push(surveyAddress),
     onEscape: () => taken.choose(null),
-    view: paper.view,
-    onView: paper.onView,
+    stepHandNote: (by) => {
+      beside.onFold('open');
+      taken.stepHandNote(by);
+    },
+    paper,
+    layout,
     desk,
   });
   return (
-    <div className="flex flex-col">
+    <div className="flex h-full min-h-[26rem] flex-col print:h-auto">
       <ScreenKeys keys={shortcuts} />
-      <BenchHead {...{ piece, settings, pupils, pupil, address, answers, surveyAddress }} onSave={save} />
+      <BenchHead {...{ piece, settings, desk, screen, pupils, pupil, address, answers, surveyAddress }} onSave={save} />
       {trouble ? (
-        <div role="alert" className="mx-4 mt-3 rounded-box border-2 border-error bg-base-100 p-3">
+        <div role="alert" className="mx-4 mb-2 rounded-box border-2 border-error bg-base-100 p-3">
           <p className="font-semibold">{trouble.message}</p>
           <p>{trouble.hint}</p>
         </div>
@@ -82,13 +89,12 @@ export function BenchPiece({ piece, address, settings, desk, pupils, pupil }: Be
       ) : (
         <KeysOnTheWay progress={answers.progress} onStop={answers.stop} onGoOn={answers.goOn} />
       )}
-      <div className="grid gap-4 px-4 pb-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
-        <BenchPaper
-          {...{ paper, answers, later, taken, player, actions, settings, desk }}
-          subject={piece.id}
-          paperRef={paperRef}
+      <div ref={body} className="flex min-h-0 flex-1 flex-col border-t border-base-300 lg:flex-row print:block">
+        <BenchPaper {...{ column, paper, answers, later, taken, player, actions, settings, desk }} subject={piece.id} />
+        <BenchSide
+          {...{ piece, pupil, settings, address, answers, later, taken, actions, beside, screen }}
+          marks={paper.marks}
         />
-        <BenchSide {...{ piece, pupil, settings, address, answers, later, taken, actions }} marks={paper.marks} />
       </div>
       {later ? (
         <KeyboardDock
@@ -97,6 +103,9 @@ export function BenchPiece({ piece, address, settings, desk, pupils, pupil }: Be
           chosen={taken.handNote}
           player={player}
           reachMm={(pupil ?? settings).spanMm}
+          size={layout.keyboard}
+          screen={screen}
+          onSize={layout.onKeyboard}
           onWalk={walk}
         />
       ) : null}

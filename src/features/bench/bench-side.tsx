@@ -10,7 +10,9 @@ import { KeyCardPanel } from './key-card-panel';
 import { NotePanel } from './note-panel';
 import type { PaperMark } from './paper';
 import { PartnerPanel } from './partner-panel';
+import type { Screen } from '@/features/shared/use-screen';
 import { SidePanels } from './side-panels';
+import type { BesidePanel } from './use-layout';
 import { respelling, type BenchAnswers } from './use-bench';
 import type { DecisionActions } from './use-decide';
 import type { TakenUp } from './use-taken-up';
@@ -25,17 +27,34 @@ interface BenchSideProps {
   readonly taken: TakenUp;
   readonly marks: readonly PaperMark[];
   readonly actions: DecisionActions;
+  readonly beside: BesidePanel;
+  readonly screen: Screen;
 }
 
 /** What stands beside the paper: hand notes, the note that is taken up, the key, the chords, who plays along. */
-export function BenchSide({ piece, pupil, settings, address, answers, later, taken, marks, actions }: BenchSideProps) {
+export function BenchSide({
+  piece,
+  pupil,
+  settings,
+  address,
+  answers,
+  later,
+  taken,
+  marks,
+  actions,
+  beside,
+  screen,
+}: BenchSideProps) {
   const { value: view } = answers.view;
   const shown = view ? parseKey(view.toText, 'major') : undefined;
   const respell = useRespell(piece, pupil, address.key, view?.toText ?? '');
   return (
     <SidePanels
       chosen={taken.panel}
+      isOpen={beside.isOpen}
+      screen={screen}
       onChoose={taken.onPanel}
+      onFold={beside.onFold}
       noteCount={later?.handNotes.filter(({ aside }) => aside === null).length ?? 0}
     >
       {{

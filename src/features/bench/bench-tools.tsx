@@ -1,14 +1,15 @@
 'use client';
 
-import { memo, useRef } from 'react';
-import { ChevronDown, Download } from 'lucide-react';
+import { memo } from 'react';
+import { ChevronDown, Download, MoveUpRight } from 'lucide-react';
 import type { BenchView } from '@/core/views';
 import type { FileFormat } from '@/core/base';
 import { type Direction, type Key, type Mode, keyText, signatureOf } from '@/core/pitch';
 import { change, type Settings } from '@/data';
+import { FoldOut } from '@/features/shared/fold-out';
 import type { BenchAddress, MinorForm } from './bench-address';
 
-interface BenchToolsProps {
+export interface BenchToolsProps {
   readonly address: BenchAddress;
   /** The piece's own key, and the one that is shown. */
   readonly own: Key;
@@ -27,73 +28,76 @@ const WAYS: readonly (readonly [Direction, string])[] = [
   ['down', 'downwards'],
 ];
 
-/** Which way the piece moves, and octaves for each hand. */
-export const BenchTools = memo(function BenchTools({
-  address,
-  own,
-  shown,
-  hands,
-  parts,
-  onPart,
-  group,
-  spelling,
-  onChange,
-}: BenchToolsProps) {
+/** Which way the piece moves, and octaves for each hand, folded away under what is out of the usual. */
+export const BenchTools = memo(function BenchTools(props: BenchToolsProps) {
   return (
-    <details className="relative text-sm">
-      <summary className="btn btn-sm h-9 font-normal" data-role="way">
-        How it moves: {summaryOf(address, own, shown)} <ChevronDown size={16} aria-hidden />
-      </summary>
-      <div className="absolute right-0 z-30 mt-1 flex w-80 flex-col gap-2 rounded-box border border-base-300 bg-base-100 p-3 shadow-lg">
-        <label className="flex items-center justify-between gap-1.5">
-          Direction
-          <select
-            className="select select-sm h-9 w-48"
-            value={address.way}
-            onChange={(event) => onChange({ way: WAYS[event.target.selectedIndex]?.[0] ?? 'nearest' })}
-          >
-            {WAYS.map(([way, words]) => (
-              <option key={way} value={way}>
-                {words}
-              </option>
-            ))}
-          </select>
-        </label>
-        <ModeChoice own={own} shown={shown} minor={address.minor} onChange={onChange} />
-        {group ? (
-          <button
-            type="button"
-            className="btn btn-sm h-9 font-normal"
-            onClick={() => onChange({ key: group.key, way: group.direction })}
-          >
-            Half a step onto the {group.onto} keys: {group.keyWords}
-          </button>
-        ) : null}
-        {parts.length > 1 ? <PartChoice parts={parts} onPart={onPart} /> : null}
-        <label className="flex items-center justify-between gap-1.5">
-          Spelling
-          <select
-            className="select select-sm h-9 w-48"
-            data-role="spelling"
-            value={spelling}
-            onChange={(event) => spell(event.target.value === 'plain' ? 'plain' : 'strict')}
-          >
-            <option value="strict">strict: as the intervals say</option>
-            <option value="plain">plain: no double signs</option>
-          </select>
-        </label>
-        {hands.map((hand) => (
-          <OctaveChoice
-            key={hand}
-            hand={hand}
-            value={address[hand]}
-            onChange={(value) => onChange({ [hand]: value })}
-          />
-        ))}
+    <FoldOut
+      summary={
+        <>
+          <MoveUpRight size={16} aria-hidden /> {summaryOf(props.address, props.own, props.shown)}{' '}
+          <ChevronDown size={16} aria-hidden />
+        </>
+      }
+      className="btn btn-sm h-9 px-2.5 font-normal whitespace-nowrap"
+      role="way"
+      label={`How it moves: ${summaryOf(props.address, props.own, props.shown)}`}
+      title="How it moves"
+      width="w-80"
+    >
+      <div className="p-3">
+        <WayFields {...props} />
       </div>
-    </details>
+    </FoldOut>
   );
 });
+
+/** Which way the piece moves, and octaves for each hand. */
+export function WayFields({ address, own, shown, hands, parts, onPart, group, spelling, onChange }: BenchToolsProps) {
+  return (
+    <div className="flex flex-col gap-2">
+      <label className="flex items-center justify-between gap-1.5">
+        Direction
+        <select
+          className="select select-sm h-9 w-48"
+          value={address.way}
+          onChange={(event) => onChange({ way: WAYS[event.target.selectedIndex]?.[0] ?? 'nearest' })}
+        >
+          {WAYS.map(([way, words]) => (
+            <option key={way} value={way}>
+              {words}
+            </option>
+          ))}
+        </select>
+      </label>
+      <ModeChoice own={own} shown={shown} minor={address.minor} onChange={onChange} />
+      {group ? (
+        <button
+          type="button"
+          className="btn btn-sm h-9 font-normal"
+          onClick={() => onChange({ key: group.key, way: group.direction })}
+        >
+          Half a step onto the {group.onto} keys: {group.keyWords}
+        </button>
+      ) : null}
+      {parts.length > 1 ? <PartChoice parts={parts} onPart={onPart} /> : null}
+      <label className="flex items-center justify-between gap-1.5">
+        Spelling
+        <select
+          className="select select-sm h-9 w-48"
+          data-role="spelling"
+          value={spelling}
+          onChange={(event) => spell(event.target.value === 'plain' ? 'plain' : 'strict')}
+        >
+          <option value="strict">strict: as the intervals say</option>
+          <option value="plain">plain: no double signs</option>
+        </select>
+      </label>
+      {hands.map((hand) => (
+        <OctaveChoice key={hand} hand={hand} value={address[hand]} onChange={(value) => onChange({ [hand]: value })} />
+      ))}
+    </div>
+  );
+}
 
 function spell(spelling: Settings['spelling']): void {
   void change({ kind: 'settings.change', change: { spelling } }, `Spelling: ${spelling}`);
@@ -241,36 +245,58 @@ const OTHER_FORMATS: readonly (readonly [FileFormat, string])[] = [
 
 /** Saves the piece in the key that is shown: as MusicXML at once, in other formats from a list. */
 export const SaveButtons = memo(function SaveButtons({ onSave }: { readonly onSave: (format: FileFormat) => void }) {
-  const list = useRef<HTMLDetailsElement>(null);
   return (
-    <div className="flex">
-      <button type="button" className="btn btn-primary btn-sm h-9 rounded-r-none" onClick={() => onSave('musicxml')}>
-        <Download size={16} aria-hidden /> Save MusicXML
+    <div className="flex shrink-0">
+      <button
+        type="button"
+        className="btn btn-primary btn-sm h-9 rounded-r-none px-2.5"
+        title="Save as MusicXML"
+        aria-label="Save MusicXML"
+        onClick={() => onSave('musicxml')}
+      >
+        <Download size={16} aria-hidden /> Save
       </button>
-      <details ref={list} className="relative">
-        <summary
-          className="btn btn-primary btn-sm h-9 rounded-l-none border-l-base-100 px-2"
-          aria-label="Save in another format"
-        >
-          <ChevronDown size={16} aria-hidden />
-        </summary>
-        <ul className="absolute right-0 z-30 mt-1 w-56 rounded-box border border-base-300 bg-base-100 p-1 shadow-lg">
-          {OTHER_FORMATS.map(([format, words]) => (
-            <li key={format}>
-              <button
-                type="button"
-                className="btn btn-ghost btn-sm h-9 w-full justify-start font-normal"
-                onClick={() => {
-                  onSave(format);
-                  if (list.current) list.current.open = false;
-                }}
-              >
-                {words}
-              </button>
-            </li>
-          ))}
-        </ul>
-      </details>
+      <FoldOut
+        summary={<ChevronDown size={16} aria-hidden />}
+        className="btn btn-primary btn-sm h-9 rounded-l-none border-l-base-100 px-1.5"
+        role="save-as"
+        label="Save in another format"
+        width="w-56"
+      >
+        <SaveList formats={OTHER_FORMATS} onSave={onSave} />
+      </FoldOut>
     </div>
   );
 });
+
+interface SaveListProps {
+  readonly formats: readonly (readonly [FileFormat, string])[];
+  readonly onSave: (format: FileFormat) => void;
+}
+
+/** The formats that a piece can be saved in. */
+export function SaveList({ formats, onSave }: SaveListProps) {
+  return (
+    <ul className="p-1">
+      {formats.map(([format, words]) => (
+        <li key={format}>
+          <button
+            type="button"
+            className="btn btn-ghost btn-sm h-9 w-full justify-start font-normal"
+            onClick={(event) => {
+              onSave(format);
+              event.currentTarget.closest('details')?.removeAttribute('open');
+            }}
+          >
+            {words}
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+export const ALL_FORMATS: SaveListProps['formats'] = [
+  ['musicxml', 'MusicXML, for notation programs'],
+  ...OTHER_FORMATS,
+];

@@ -3,7 +3,7 @@
 import { useLayoutEffect, useRef, useState } from 'react';
 import type { HandNoteView } from '@/core/views';
 import type { Finger } from '@/core/score';
-import { inSight } from '@/features/shared/in-sight';
+import { sightOf } from '@/features/shared/in-sight';
 import { SeverityMark } from '@/features/shared/severity-mark';
 import type { DecisionActions, NoteFinger, Reach } from './use-decide';
 
@@ -78,7 +78,7 @@ export function HandNote({ note, from, isChosen, onChoose, actions, onTakeUp }: 
 /** Scrolls a panel, and nothing else, until all of an item is seen, or as much as there is room for. */
 function bringIntoPanel(item: Element, panel: Element): void {
   const [own, room] = [item.getBoundingClientRect(), panel.getBoundingClientRect()];
-  const below = own.bottom - Math.min(room.bottom, inSight().bottom);
+  const below = own.bottom - Math.min(room.bottom, sightOf(item).bottom);
   const above = own.top - room.top;
   if (above < 0) panel.scrollTop += above;
   else if (below > 0) panel.scrollTop += Math.min(below, above);

@@ -1,6 +1,7 @@
 'use client';
 
-import { memo } from 'react';
+import { Check } from 'lucide-react';
+import { memo, useEffect, useRef } from 'react';
 import { keyPrint, parseKey } from '@/core/pitch';
 import type { Ladder, LadderKey, UnwritableKey } from '@/core/views';
 import { HandsGlyph } from '@/features/shared/hand-glyph';
@@ -17,14 +18,22 @@ export function keyName(key: Pick<LadderKey, 'tonic' | 'mode'>): string {
   return `${key.tonic}-${key.mode}`;
 }
 
-/** All keys of the piece's mode, each as the two hands that would play in it. One press moves the piece there. */
+/** All keys of the piece's mode in one row, each as the two hands that would play in it. One press moves the piece there. The row scrolls under the
+ * finger, and the chosen key is always in sight. */
 export const KeyStrip = memo(function KeyStrip({ ladder, chosen, onChoose }: KeyStripProps) {
   const own = keyName(ladder.from);
+  const row = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const button = row.current?.querySelector(`[data-key="${chosen}"]`);
+    if (row.current && button) bringIntoRow(row.current, button);
+  }, [chosen, ladder]);
   return (
     <div
+      ref={row}
       role="group"
       aria-label="Move to another key"
-      className="flex gap-1 overflow-x-auto px-4 py-2 sm:flex-wrap xl:flex-nowrap"
+      className="flex shrink-0 gap-1 overflow-x-auto overscroll-x-contain px-4 pb-1.5 [scrollbar-width:thin] max-sm:px-2 print:hidden"
+      data-role="key-strip"
     >
       {ladder.keys.map((key) => (
         <KeyButton
@@ -42,6 +51,17 @@ export const KeyStrip = memo(function KeyStrip({ ladder, chosen, onChoose }: Key
   );
 });
 
+/** Scrolls a row, and nothing else, until a button in it is seen whole with a part of its neighbours. */
+function bringIntoRow(row: Element, button: Element): void {
+  const [own, room] = [button.getBoundingClientRect(), row.getBoundingClientRect()];
+  const margin = own.width / 2;
+  if (own.left - margin < room.left) row.scrollLeft += own.left - margin - room.left;
+  else if (own.right + margin > room.right) row.scrollLeft += own.right + margin - room.right;
+}
+
+const SHAPE =
+  'flex h-12 min-w-[4.6rem] shrink-0 grow basis-auto flex-col items-center justify-center rounded-field border-2 px-1.5';
+
 /** A key in which the piece cannot be written: it stands in the strip with its reason, and cannot be pressed. */
 function UnwritableButton({ facts }: { readonly facts: UnwritableKey }) {
   const name = keyName(facts);
@@ -52,10 +72,10 @@ function UnwritableButton({ facts }: { readonly facts: UnwritableKey }) {
       disabled
       data-unwritable={name}
       title={facts.words}
-      className="flex min-w-[4.6rem] flex-1 flex-col items-center justify-center rounded-field border-2 border-dashed border-base-300 px-0.5 text-secondary"
+      className={`${SHAPE} border-dashed border-base-300 text-secondary`}
     >
       <span className="font-serif leading-tight font-semibold">{key ? keyPrint(key).split(' ')[0] : name}</span>
-      <span className="text-xs">not written</span>
+      <span className="text-xs whitespace-nowrap">not written</span>
     </button>
   );
 }
@@ -72,7 +92,7 @@ const KeyButton = memo(function KeyButton({ facts, isChosen, isOwn, onChoose }: 
   const name = keyName(facts);
   const key = parseKey(name, 'major');
   const words = key ? keyPrint(key) : name;
-  const shape = isChosen
+  const colours = isChosen
     ? 'border-primary bg-primary text-primary-content'
     : 'border-base-300 bg-base-100 hover:border-primary';
   return (
@@ -82,27 +102,35 @@ const KeyButton = memo(function KeyButton({ facts, isChosen, isOwn, onChoose }: 
       data-key={name}
       title={facts.leaveOut ?? `${words}${isOwn ? ' (as written)' : ''}`}
       onClick={() => onChoose(name)}
-      className={`flex min-w-[4.6rem] flex-1 cursor-pointer flex-col items-center gap-0.5 rounded-field border-2 px-0.5 pt-1 pb-0.5 ${shape}`}
+      className={`${SHAPE} cursor-pointer gap-0.5 ${colours}`}
     >
-      <span className="font-serif leading-tight font-semibold">
-        {words.split(' ')[0]}
-        {isOwn ? <span className="ml-1 font-sans text-xs font-normal">written</span> : null}
+      <span className="flex items-center gap-1.5 text-xs leading-none whitespace-nowrap">
+        <span className="font-serif text-base leading-none font-semibold">{words.split(' ')[0]}</span>
+        {isOwn ? 'written' : null}
+        <Counts facts={facts} isChosen={isChosen} />
       </span>
-      <HandsGlyph right={facts.blackFingers.right} left={facts.blackFingers.left} size={26} />
-      <Counts facts={facts} isChosen={isChosen} />
+      <HandsGlyph right={facts.blackFingers.right} left={facts.blackFingers.left} size={20} />
     </button>
   );
 });
 
+/** How many hand notes there are in a key, by weight. */
 function Counts({ facts, isChosen }: { readonly facts: LadderKey; readonly isChosen: boolean }) {
   const shown = (['must', 'should', 'watch'] as const).filter((severity) => facts.flags[severity] > 0);
-  if (facts.leaveOut) return <span className="text-xs">leave out</span>;
-  if (shown.length === 0) return <span className="text-xs">free</span>;
+  if (facts.leaveOut) return <span>leave out</span>;
+  if (shown.length === 0) {
+    return (
+      <span title="Nothing that the hands must know">
+        <Check size={12} aria-hidden />
+        <span className="sr-only">no hand notes</span>
+      </span>
+    );
+  }
   return (
-    <span className={`flex gap-1 text-xs ${isChosen ? '[&_svg]:text-primary-content' : ''}`}>
+    <span className={`flex gap-1 ${isChosen ? '[&_svg]:text-primary-content' : ''}`}>
       {shown.map((severity) => (
         <span key={severity} className="flex items-center gap-0.5">
-          <SeverityMark severity={severity} size={10} />
+          <SeverityMark severity={severity} size={9} />
           {facts.flags[severity]}
         </span>
       ))}

@@ -1,8 +1,10 @@
 'use client';
 
-import { memo, useMemo, useState } from 'react';
+import { memo, useMemo, useRef, useState, type PointerEvent } from 'react';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import type { BenchView, HandNoteView, Moment } from '@/core/views';
+import { KEYBOARD_SIZES, type KeyboardSize } from '@/data';
+import type { Screen } from '@/features/shared/use-screen';
 import { pianoSounder } from '@/features/shared/sound/sounder';
 import { KeyboardMap, keyboardRange, type OldFinger } from '@/features/shared/keyboard-map';
 import { PlayerBar, type PlayableBar } from './player-bar';
@@ -14,18 +16,15 @@ interface KeyboardDockProps {
   readonly chosen: HandNoteView | null;
   readonly player: BenchPlayer;
   readonly reachMm: number;
+  readonly size: KeyboardSize;
+  readonly screen: Screen;
+  readonly onSize: (size: KeyboardSize) => void;
   readonly onWalk: (by: number) => void;
 }
 
-/** The keyboard at the foot of the Bench: both hands at the selected moment, or at the one that sounds. */
-export const KeyboardDock = memo(function KeyboardDock({
-  view,
-  at,
-  chosen,
-  player,
-  reachMm,
-  onWalk,
-}: KeyboardDockProps) {
+/** The keyboard at the foot of the Bench: both hands at the selected moment, or at the one that sounds. It is seen whole, as a strip, or not at all. */
+export const KeyboardDock = memo(function KeyboardDock(props: KeyboardDockProps) {
+  const { view, at, chosen, player, reachMm, size, screen, onSize, onWalk } = props;
   const [shows, setShows] = useState<'before' | 'after'>('after');
   const range = useMemo(() => keyboardRange([...view.momentsBefore, ...view.momentsAfter]), [view]);
   const bars = useMemo(() => barsOf(view.momentsAfter), [view]);
@@ -37,65 +36,148 @@ export const KeyboardDock = memo(function KeyboardDock({
     setShows(which);
     player.change({ version: which });
   };
+  const isFull = size === 'full';
   return (
     <section
       aria-label="Keyboard map"
-      className="sticky bottom-0 z-20 flex items-center gap-4 border-t border-base-300 bg-base-100 px-4 py-1.5 max-lg:flex-wrap max-lg:justify-between"
+      data-role="foot"
+      data-size={size}
+      className="relative z-20 flex shrink-0 flex-wrap items-center justify-between gap-x-4 gap-y-1 border-t border-base-300 bg-base-100 px-4 pt-2.5 pb-1.5 max-sm:px-2 lg:flex-nowrap print:hidden"
     >
-      <div className="flex w-44 shrink-0 flex-col gap-1 text-sm">
-        <div className="flex items-center gap-1">
-          <button
-            type="button"
-            className="btn btn-sm btn-square size-9"
-            aria-label="The moment before"
-            onClick={() => onWalk(-1)}
-          >
-            <ChevronLeft size={18} aria-hidden />
-          </button>
-          <span className="flex-1 text-center" data-role="moment">
-            {moment ? `bar ${moment.bar}, beat ${beatText(moment.beat)}` : ''}
-          </span>
-          <button
-            type="button"
-            className="btn btn-sm btn-square size-9"
-            aria-label="The next moment"
-            onClick={() => onWalk(1)}
-          >
-            <ChevronRight size={18} aria-hidden />
-          </button>
-        </div>
-        <div role="group" aria-label="Which version is seen and heard" className="join w-full">
-          {(['before', 'after'] as const).map((which) => (
-            <button
-              key={which}
-              type="button"
-              aria-pressed={version === which}
-              className={`btn btn-sm join-item h-8 flex-1 font-normal ${version === which ? 'btn-neutral' : ''}`}
-              onClick={() => show(which)}
-            >
-              {which === 'before' ? 'Before' : 'After'}
-            </button>
-          ))}
-        </div>
-        <p className="text-xs text-secondary">round: right · square: left · dashed: next</p>
+      <SizePull size={size} onSize={onSize} />
+      <div
+        className={`flex shrink-0 gap-x-3 gap-y-1 text-sm ${isFull && screen === 'wide' ? 'w-44 flex-col' : 'items-center'}`}
+      >
+        <MomentStep moment={moment} onWalk={onWalk} />
+        {isFull || screen !== 'phone' ? <VersionChoice version={version} onShow={show} /> : null}
+        {isFull && screen === 'wide' ? (
+          <p className="text-xs text-secondary">round: right · square: left · dashed: next</p>
+        ) : null}
       </div>
-      <div className="min-w-0 flex-1 max-lg:order-last max-lg:basis-full">
-        <KeyboardMap
-          moment={moment}
-          range={range}
-          next={moments[index + 1] ?? null}
-          old={oldFingers(chosen, moment)}
-          reachMm={reachMm}
-          onKey={hear}
-        />
-      </div>
-      <PlayerBar player={player} barIndex={view.momentsAfter[at ?? 0]?.barIndex ?? 0} bars={bars} />
+      {size === 'away' ? null : (
+        <div className="min-w-0 flex-1 max-lg:order-last max-lg:basis-full">
+          <KeyboardMap
+            moment={moment}
+            range={range}
+            next={moments[index + 1] ?? null}
+            old={oldFingers(chosen, moment)}
+            reachMm={reachMm}
+            part={isFull ? 'whole' : 'front'}
+            onKey={hear}
+          />
+        </div>
+      )}
+      <PlayerBar
+        player={player}
+        barIndex={view.momentsAfter[at ?? 0]?.barIndex ?? 0}
+        bars={bars}
+        rows={isFull ? 'all' : 'one'}
+        screen={screen}
+      />
       <p className="sr-only" aria-live="polite" data-role="said">
         {moment && !player.isPlaying ? momentWords(moment, view.handNotes) : ''}
       </p>
     </section>
   );
 });
+
+function MomentStep({ moment, onWalk }: { readonly moment: Moment | null; readonly onWalk: (by: number) => void }) {
+  return (
+    <div className="flex items-center gap-1">
+      <button
+        type="button"
+        className="btn btn-sm btn-square size-9 pointer-coarse:size-11"
+        aria-label="The moment before"
+        onClick={() => onWalk(-1)}
+      >
+        <ChevronLeft size={18} aria-hidden />
+      </button>
+      <span className="min-w-24 flex-1 text-center whitespace-nowrap" data-role="moment">
+        {moment ? `bar ${moment.bar}, beat ${beatText(moment.beat)}` : ''}
+      </span>
+      <button
+        type="button"
+        className="btn btn-sm btn-square size-9 pointer-coarse:size-11"
+        aria-label="The next moment"
+        onClick={() => onWalk(1)}
+      >
+        <ChevronRight size={18} aria-hidden />
+      </button>
+    </div>
+  );
+}
+
+interface VersionChoiceProps {
+  readonly version: 'before' | 'after';
+  readonly onShow: (version: 'before' | 'after') => void;
+}
+
+function VersionChoice({ version, onShow }: VersionChoiceProps) {
+  return (
+    <div role="group" aria-label="Which version is seen and heard" className="join flex-1">
+      {(['before', 'after'] as const).map((which) => (
+        <button
+          key={which}
+          type="button"
+          aria-pressed={version === which}
+          className={`btn btn-sm join-item h-8 flex-1 font-normal pointer-coarse:h-11 ${version === which ? 'btn-neutral' : ''}`}
+          onClick={() => onShow(which)}
+        >
+          {which === 'before' ? 'Before' : 'After'}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+const SIZE_WORDS: Readonly<Record<KeyboardSize, string>> = { full: 'whole', strip: 'as a strip', away: 'put away' };
+
+/** So far a pull must go to count. Unit: px. */
+const PULL_PX = 20;
+
+/** The upper edge of the foot: pulled down it gets smaller, pulled up larger; a press goes on to the next size. */
+function SizePull({ size, onSize }: { readonly size: KeyboardSize; readonly onSize: (size: KeyboardSize) => void }) {
+  const from = useRef<number | null>(null);
+  const release = (event: PointerEvent<HTMLButtonElement>): void => {
+    const pulled = from.current === null ? 0 : event.clientY - from.current;
+    from.current = null;
+    if (Math.abs(pulled) >= PULL_PX) onSize(sizeBeside(size, pulled > 0 ? 1 : -1));
+    else onSize(sizeAfter(size));
+  };
+  return (
+    <button
+      type="button"
+      data-role="pull"
+      aria-label={`The keyboard is ${SIZE_WORDS[size]}: another size`}
+      title="Pull or press for another size of the keyboard (k)"
+      className="absolute -top-4 left-1/2 flex h-8 w-20 -translate-x-1/2 cursor-row-resize touch-none items-center justify-center"
+      onPointerDown={(event) => {
+        from.current = event.clientY;
+        event.currentTarget.setPointerCapture(event.pointerId);
+      }}
+      onPointerUp={release}
+      onPointerCancel={() => {
+        from.current = null;
+      }}
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter' && event.key !== ' ') return;
+        event.preventDefault();
+        onSize(sizeAfter(size));
+      }}
+    >
+      <span aria-hidden className="h-1.5 w-12 rounded-full bg-secondary" />
+    </button>
+  );
+}
+
+/** The next smaller size; after the smallest the largest. */
+export function sizeAfter(size: KeyboardSize): KeyboardSize {
+  return KEYBOARD_SIZES[(KEYBOARD_SIZES.indexOf(size) + 1) % KEYBOARD_SIZES.length] ?? 'full';
+}
+
+function sizeBeside(size: KeyboardSize, by: 1 | -1): KeyboardSize {
+  return KEYBOARD_SIZES[KEYBOARD_SIZES.indexOf(size) + by] ?? size;
+}
 
 /** The bars in which something is struck. */
 function barsOf(moments: readonly Moment[]): readonly PlayableBar[] {

@@ -11,7 +11,10 @@ interface KeysOnTheWayProps {
 /** Stands where the key strip will be: how many keys are worked out, and a way to stop. */
 export function KeysOnTheWay({ progress, onStop, onGoOn }: KeysOnTheWayProps) {
   return (
-    <div className="mx-4 my-2 flex h-20 items-center gap-3 rounded-box border border-base-300 px-4" role="status">
+    <div
+      className="mx-4 mb-1.5 flex h-12 shrink-0 items-center gap-3 rounded-box border border-base-300 px-4"
+      role="status"
+    >
       <progress className="progress w-40" value={progress.done} max={progress.of} aria-label="Keys worked out" />
       <span>
         {progress.isStopped

@@ -5,6 +5,7 @@ import { MARK_NAMES } from '@/core/explain';
 import type { BenchView, NotesOfKindView } from '@/core/views';
 import { MARK_KINDS, type MarkKind } from '@/core/annotate';
 import { ChevronDown } from 'lucide-react';
+import { FoldOut } from '@/features/shared/fold-out';
 import type { DecisionActions } from './use-decide';
 
 interface MarkEveryProps {
@@ -30,11 +31,18 @@ export function MarkEvery({ view, marks, actions }: MarkEveryProps) {
   const areMarked =
     find !== undefined && find.noteIds.every((id) => marks.some((mark) => mark.kind === kind && mark.note === id));
   return (
-    <details className="relative text-sm">
-      <summary className="btn btn-sm h-8 px-2.5 font-normal" data-role="mark-every">
-        Ring every …{marks.length > 0 ? ` (${marks.length})` : ''} <ChevronDown size={16} aria-hidden />
-      </summary>
-      <div className="absolute left-0 z-30 mt-1 flex w-72 flex-col gap-2 rounded-box border border-base-300 bg-base-100 p-3 shadow-lg">
+    <FoldOut
+      summary={
+        <>
+          Ring every …{marks.length > 0 ? ` (${marks.length})` : ''} <ChevronDown size={16} aria-hidden />
+        </>
+      }
+      className="btn btn-sm h-9 px-2.5 font-normal whitespace-nowrap"
+      role="mark-every"
+      side="left"
+      width="w-72"
+    >
+      <div className="flex flex-col gap-2 p-3">
         <label className="flex items-center justify-between gap-2">
           every
           <select
@@ -81,6 +89,6 @@ export function MarkEvery({ view, marks, actions }: MarkEveryProps) {
           </button>
         ) : null}
       </div>
-    </details>
+    </FoldOut>
   );
 }

@@ -30,7 +30,7 @@ export function OwnKey({ piece, current, fifths, onChanged }: OwnKeyProps) {
     <select
       aria-label="The piece is written in"
       data-role="own-key"
-      className="select select-ghost select-sm h-8 w-28 px-2 font-semibold text-base-content"
+      className="select select-ghost select-sm h-9 w-24 pr-5 pl-1.5 font-semibold text-base-content"
       value={current}
       onChange={(event) => {
         const chosen = keys[event.target.selectedIndex];

@@ -5,6 +5,7 @@ import { ChevronDown, ZoomIn, ZoomOut } from 'lucide-react';
 import { LABEL_NAMES } from '@/core/explain';
 import { LABEL_KINDS, type LabelKind } from '@/core/annotate';
 import { change, type Desk } from '@/data';
+import { FoldOut } from '@/features/shared/fold-out';
 
 /** What is on the paper: both versions, the new one alone, or fingers without a staff. */
 export const PAPER_VIEWS = ['both', 'after', 'fingers'] as const;
@@ -19,29 +20,31 @@ const VIEW_NAMES: Readonly<Record<PaperView, string>> = {
 export const ZOOMS = [80, 100, 125, 150, 200] as const;
 
 /** The next larger or smaller size; the last one again at the end. */
-export function zoomBy(zoom: number, by: number): number {
-  const at = ZOOMS.findIndex((size) => size >= zoom);
-  return ZOOMS[Math.min(ZOOMS.length - 1, Math.max(0, at + by))] ?? zoom;
+export function zoomBy(zoom: number, by: 1 | -1): number {
+  const others = by > 0 ? ZOOMS.filter((size) => size > zoom) : ZOOMS.filter((size) => size < zoom).toReversed();
+  return others[0] ?? zoom;
 }
 
 interface PaperToolsProps {
   readonly view: PaperView;
   readonly desk: Desk;
+  /** How large the music is now, in per cent. */
+  readonly zoom: number;
   readonly onView: (view: PaperView) => void;
 }
 
 /** What is shown on the paper, and how large. */
-export const PaperTools = memo(function PaperTools({ view, desk, onView }: PaperToolsProps) {
+export const PaperTools = memo(function PaperTools({ view, desk, zoom, onView }: PaperToolsProps) {
   return (
     <>
-      <div role="group" aria-label="What is shown" className="join">
+      <div role="group" aria-label="What is shown" className="join shrink-0">
         {PAPER_VIEWS.map((one) => (
           <button
             key={one}
             type="button"
             aria-pressed={view === one}
             data-view={one}
-            className={`btn btn-sm join-item h-8 px-2.5 font-normal ${view === one ? 'btn-neutral' : ''}`}
+            className={`btn btn-sm join-item h-9 px-2.5 font-normal whitespace-nowrap ${view === one ? 'btn-neutral' : ''}`}
             onClick={() => onView(one)}
           >
             {VIEW_NAMES[one]}
@@ -49,32 +52,47 @@ export const PaperTools = memo(function PaperTools({ view, desk, onView }: Paper
         ))}
       </div>
       <UnderNotes desk={desk} />
-      <div className="flex items-center">
+      <div className="flex shrink-0 items-center">
         <button
           type="button"
-          className="btn btn-ghost btn-sm btn-square size-8"
+          className="btn btn-ghost btn-sm btn-square size-9"
           aria-label="Smaller"
-          disabled={desk.zoom <= ZOOMS[0]}
-          onClick={() => leave({ zoom: zoomBy(desk.zoom, -1) })}
+          disabled={zoom <= ZOOMS[0]}
+          onClick={() => setZoom(zoomBy(zoom, -1))}
         >
           <ZoomOut size={16} aria-hidden />
         </button>
         <span className="w-12 text-center text-sm" data-role="zoom">
-          {desk.zoom} %
+          {zoom} %
         </span>
         <button
           type="button"
-          className="btn btn-ghost btn-sm btn-square size-8"
+          className="btn btn-ghost btn-sm btn-square size-9"
           aria-label="Larger"
-          disabled={desk.zoom >= 200}
-          onClick={() => leave({ zoom: zoomBy(desk.zoom, 1) })}
+          disabled={zoom >= 200}
+          onClick={() => setZoom(zoomBy(zoom, 1))}
         >
           <ZoomIn size={16} aria-hidden />
+        </button>
+        <button
+          type="button"
+          aria-pressed={desk.sizing === 'fit'}
+          className={`btn btn-sm h-9 px-2.5 font-normal ${desk.sizing === 'fit' ? 'btn-neutral' : ''}`}
+          title="As large as one whole pair of systems allows"
+          data-role="fit"
+          onClick={() => leave({ sizing: 'fit' })}
+        >
+          Fit
         </button>
       </div>
     </>
   );
 });
+
+/** Sets how large the music is, whatever fits. */
+export function setZoom(zoom: number): void {
+  leave({ zoom, sizing: 'set' });
+}
 
 export function leave(desk: Partial<Desk>): void {
   void change({ kind: 'note.desk', change: desk });
@@ -91,11 +109,19 @@ export function withLabel(labels: readonly LabelKind[], kind: LabelKind): readon
 
 function UnderNotes({ desk }: { readonly desk: Desk }) {
   return (
-    <details className="relative text-sm">
-      <summary className="btn btn-sm h-8 px-2.5 font-normal" data-role="under-notes">
-        Under the notes{desk.labels.length > 0 ? ` (${desk.labels.length})` : ''} <ChevronDown size={16} aria-hidden />
-      </summary>
-      <div className="absolute left-0 z-30 mt-1 flex w-64 flex-col rounded-box border border-base-300 bg-base-100 p-2 shadow-lg">
+    <FoldOut
+      summary={
+        <>
+          Under the notes{desk.labels.length > 0 ? ` (${desk.labels.length})` : ''}{' '}
+          <ChevronDown size={16} aria-hidden />
+        </>
+      }
+      className="btn btn-sm h-9 px-2.5 font-normal whitespace-nowrap"
+      role="under-notes"
+      side="left"
+      width="w-64"
+    >
+      <div className="flex flex-col p-2">
         <label className="flex min-h-8 cursor-pointer items-center gap-2">
           <input
             type="checkbox"
@@ -118,6 +144,6 @@ function UnderNotes({ desk }: { readonly desk: Desk }) {
           </label>
         ))}
       </div>
-    </details>
+    </FoldOut>
   );
 }

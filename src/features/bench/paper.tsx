@@ -7,6 +7,7 @@ import { EngravedPage } from '@/features/shared/engraved-page';
 import { ID_PREFIXES, type EngravedSystem, type EngraveLayout } from '@/workers/protocol';
 import { HandTracks } from '@/features/shared/hand-track';
 import { NoteMarks } from './note-marks';
+import type { PaperPage } from './use-paper-page';
 
 /** A mark at a note. */
 export interface PaperMark {
@@ -27,6 +28,7 @@ interface PaperProps {
   readonly tracks: 'shown' | 'hidden';
   readonly hasReminders: boolean;
   readonly onNote: (id: string) => void;
+  readonly onEngraved: PaperPage['onEngraved'];
 }
 
 /** The engraved piece with hand tracks and marks over it. */
@@ -41,6 +43,7 @@ export const Paper = memo(function Paper({
   tracks,
   hasReminders,
   onNote,
+  onEngraved,
 }: PaperProps) {
   const pointed = useMemo(() => bothIds(flag?.noteIds ?? []), [flag]);
   const nowIds = useMemo(() => bothIds(now), [now]);
@@ -81,6 +84,7 @@ export const Paper = memo(function Paper({
       follows={follows}
       signed={signed}
       onNote={pressEngraved}
+      onEngraved={onEngraved}
       overlay={overlay}
     />
   );

@@ -3,6 +3,7 @@
 import { Metronome, Play, Repeat, Square } from 'lucide-react';
 import { LOUDNESSES, type Loudness } from '@/core/playback';
 import type { Hand } from '@/core/score';
+import type { Screen } from '@/features/shared/use-screen';
 import { pianoSounder } from '@/features/shared/sound/sounder';
 import { FASTEST_PER_CENT, SLOWEST_PER_CENT, type BenchPlayer } from './use-player';
 
@@ -11,6 +12,9 @@ interface PlayerBarProps {
   /** The bar that is selected, as an index. */
   readonly barIndex: number;
   readonly bars: readonly PlayableBar[];
+  /** All there is, or one row. */
+  readonly rows: 'all' | 'one';
+  readonly screen: Screen;
 }
 
 /** A bar that music can begin at. */
@@ -21,98 +25,141 @@ export interface PlayableBar {
 
 const LOUDNESS_WORDS: Readonly<Record<Loudness, string>> = { on: 'heard', soft: 'softly', off: 'silent' };
 
-/** Hearing the piece: from the selected bar, round some bars, each hand softer or silent, slower without another pitch. */
-export function PlayerBar({ player, barIndex, bars }: PlayerBarProps) {
-  const { listening, change, isPlaying } = player;
-  const { listen, tempo, countsIn, loop } = listening;
-  const setLoop = (index: number, side: 0 | 1): void => {
-    const [from, to] = loop ?? [barIndex, barIndex];
-    change({ loop: side === 0 ? [index, Math.max(index, to)] : [Math.min(from, index), index] });
-  };
+/** Hearing the piece: from the selected bar, round some bars, each hand softer or silent, slower without another pitch. In one row there are only
+ * the buttons, and the tempo where there is room for it. */
+export function PlayerBar({ player, barIndex, bars, rows, screen }: PlayerBarProps) {
+  const isFull = rows === 'all';
   return (
     <section
       aria-label="Hearing it"
-      className="flex w-72 shrink-0 flex-col gap-1 text-sm"
+      className={`flex shrink-0 gap-1 text-sm ${isFull && screen === 'wide' ? 'w-72 flex-col' : 'flex-wrap items-center gap-x-3'} ${isFull && screen !== 'wide' ? 'w-full' : ''}`}
       data-role="player"
-      data-playing={isPlaying}
+      data-playing={player.isPlaying}
       onPointerEnter={getReady}
       onFocus={getReady}
     >
-      <div className="flex items-center gap-1">
+      <PlayButtons player={player} barIndex={barIndex} bars={bars} isShort={!isFull && screen === 'phone'} />
+      {isFull || screen !== 'phone' ? <Tempo player={player} /> : null}
+      {isFull ? <Hands player={player} /> : null}
+    </section>
+  );
+}
+
+type PlayButtonsProps = Pick<PlayerBarProps, 'player' | 'barIndex' | 'bars'> & { readonly isShort: boolean };
+
+function PlayButtons({ player, barIndex, bars, isShort }: PlayButtonsProps) {
+  const { listening, change, isPlaying } = player;
+  const { listen, countsIn, loop } = listening;
+  return (
+    <div className="flex items-center gap-1">
+      <button
+        type="button"
+        className="btn btn-primary btn-sm h-9 w-20 pointer-coarse:h-11"
+        onClick={() => (isPlaying ? player.stop() : player.play(barIndex))}
+      >
+        {isPlaying ? <Square size={16} aria-hidden /> : <Play size={16} aria-hidden />}{' '}
+        {isPlaying ? 'Stop' : player.is === 'getting-ready' ? '…' : 'Play'}
+      </button>
+      <button
+        type="button"
+        aria-pressed={loop !== null}
+        title="Go round"
+        aria-label="Go round the bars"
+        className={`btn btn-sm btn-square size-9 pointer-coarse:size-11 ${loop ? 'btn-neutral' : ''}`}
+        onClick={() => change({ loop: loop ? null : [barIndex, barIndex] })}
+      >
+        <Repeat size={16} aria-hidden />
+      </button>
+      {loop ? <LoopChoice player={player} loop={loop} bars={bars} /> : null}
+      {loop || isShort ? null : (
         <button
           type="button"
-          className="btn btn-primary btn-sm h-9 w-20"
-          onClick={() => (isPlaying ? player.stop() : player.play(barIndex))}
+          aria-pressed={countsIn === 'bar'}
+          title="One bar of count-in"
+          className={`btn btn-sm h-9 px-2 font-normal pointer-coarse:h-11 ${countsIn === 'bar' ? 'btn-neutral' : ''}`}
+          onClick={() => change({ countsIn: countsIn === 'bar' ? 'at-once' : 'bar' })}
         >
-          {isPlaying ? <Square size={16} aria-hidden /> : <Play size={16} aria-hidden />}{' '}
-          {isPlaying ? 'Stop' : player.is === 'getting-ready' ? '…' : 'Play'}
+          count in
         </button>
-        <button
-          type="button"
-          aria-pressed={loop !== null}
-          title="Go round"
-          aria-label="Go round the bars"
-          className={`btn btn-sm btn-square size-9 ${loop ? 'btn-neutral' : ''}`}
-          onClick={() => change({ loop: loop ? null : [barIndex, barIndex] })}
-        >
-          <Repeat size={16} aria-hidden />
-        </button>
-        {loop ? (
-          <>
-            <BarChoice label="From bar" bars={bars} value={loop[0]} onChange={(index) => setLoop(index, 0)} />
-            <BarChoice label="To bar" bars={bars} value={loop[1]} onChange={(index) => setLoop(index, 1)} />
-          </>
-        ) : (
-          <button
-            type="button"
-            aria-pressed={countsIn === 'bar'}
-            title="One bar of count-in"
-            className={`btn btn-sm h-9 px-2 font-normal ${countsIn === 'bar' ? 'btn-neutral' : ''}`}
-            onClick={() => change({ countsIn: countsIn === 'bar' ? 'at-once' : 'bar' })}
-          >
-            count in
-          </button>
-        )}
+      )}
+      {isShort ? null : (
         <button
           type="button"
           aria-pressed={listen.clicks === 'all'}
           title="Metronome"
           aria-label="Metronome"
-          className={`btn btn-sm btn-square size-9 ${listen.clicks === 'all' ? 'btn-neutral' : ''}`}
+          className={`btn btn-sm btn-square size-9 pointer-coarse:size-11 ${listen.clicks === 'all' ? 'btn-neutral' : ''}`}
           onClick={() => change({ listen: { ...listen, clicks: listen.clicks === 'all' ? 'none' : 'all' } })}
         >
           <Metronome size={16} aria-hidden />
         </button>
-        <span className="min-w-10 text-right whitespace-nowrap text-secondary" data-role="playing-bar">
-          {isPlaying && player.bar !== null ? `bar ${player.bar}` : ''}
-        </span>
-      </div>
-      <label className="flex h-8 items-center gap-2">
-        <input
-          type="range"
-          className="min-w-0 flex-1 accent-[var(--color-primary)]"
-          aria-label="Tempo in per cent"
-          min={SLOWEST_PER_CENT}
-          max={FASTEST_PER_CENT}
-          step={5}
-          value={tempo}
-          onChange={(event) => change({ tempo: Number(event.target.value) })}
+      )}
+      <span
+        className={`text-right whitespace-nowrap text-secondary ${isShort ? '' : 'min-w-10'}`}
+        data-role="playing-bar"
+      >
+        {isPlaying && player.bar !== null ? `bar ${player.bar}` : ''}
+      </span>
+    </div>
+  );
+}
+
+interface LoopChoiceProps extends Pick<PlayerBarProps, 'player' | 'bars'> {
+  readonly loop: readonly [number, number];
+}
+
+function LoopChoice({ player, loop: [from, to], bars }: LoopChoiceProps) {
+  return (
+    <>
+      <BarChoice
+        label="From bar"
+        bars={bars}
+        value={from}
+        onChange={(index) => player.change({ loop: [index, Math.max(index, to)] })}
+      />
+      <BarChoice
+        label="To bar"
+        bars={bars}
+        value={to}
+        onChange={(index) => player.change({ loop: [Math.min(from, index), index] })}
+      />
+    </>
+  );
+}
+
+function Tempo({ player: { listening, change } }: Pick<PlayerBarProps, 'player'>) {
+  return (
+    <label className="flex min-h-8 min-w-36 flex-auto items-center gap-2">
+      <input
+        type="range"
+        className="min-w-0 flex-1 accent-[var(--color-primary)]"
+        aria-label="Tempo in per cent"
+        min={SLOWEST_PER_CENT}
+        max={FASTEST_PER_CENT}
+        step={5}
+        value={listening.tempo}
+        onChange={(event) => change({ tempo: Number(event.target.value) })}
+      />
+      <span className="w-12 text-right whitespace-nowrap" data-role="tempo">
+        {listening.tempo} %
+      </span>
+    </label>
+  );
+}
+
+function Hands({ player: { listening, change } }: Pick<PlayerBarProps, 'player'>) {
+  const { listen } = listening;
+  return (
+    <div className="flex flex-1 gap-1">
+      {(['left', 'right'] as const).map((hand) => (
+        <HandLoudness
+          key={hand}
+          hand={hand}
+          value={listen.hands[hand]}
+          onChange={(value) => change({ listen: { ...listen, hands: { ...listen.hands, [hand]: value } } })}
         />
-        <span className="w-12 text-right" data-role="tempo">
-          {tempo} %
-        </span>
-      </label>
-      <div className="flex gap-1">
-        {(['left', 'right'] as const).map((hand) => (
-          <HandLoudness
-            key={hand}
-            hand={hand}
-            value={listen.hands[hand]}
-            onChange={(value) => change({ listen: { ...listen, hands: { ...listen.hands, [hand]: value } } })}
-          />
-        ))}
-      </div>
-    </section>
+      ))}
+    </div>
   );
 }
 
@@ -135,7 +182,7 @@ function HandLoudness({
       type="button"
       data-loudness={hand}
       title={`The ${hand} hand: heard, softly, silent`}
-      className={`btn btn-sm h-8 flex-1 px-1 font-normal ${value === 'off' ? 'text-secondary line-through' : ''}`}
+      className={`btn btn-sm h-8 flex-1 px-1 pointer-coarse:h-11 font-normal ${value === 'off' ? 'text-secondary line-through' : ''}`}
       onClick={() => onChange(LOUDNESSES[(LOUDNESSES.indexOf(value) + 1) % LOUDNESSES.length] ?? 'on')}
     >
       {hand}: {LOUDNESS_WORDS[value]}

@@ -23,8 +23,15 @@ export const PupilChoice = memo(function PupilChoice({ pupils, chosen, settings 
     select.current?.focus();
   };
   return (
-    <div className="flex items-center gap-1 text-sm">
-      <PupilSelect ref={select} pupils={pupils} chosen={chosen} settings={settings} onChoose={choosePupil} />
+    <div className="flex shrink-0 items-center text-sm">
+      <PupilSelect
+        ref={select}
+        pupils={pupils}
+        chosen={chosen}
+        settings={settings}
+        onChoose={choosePupil}
+        room="tight"
+      />
       {chosen ? (
         <button
           type="button"

@@ -1,6 +1,8 @@
 'use client';
 
+import { ChevronDown, ChevronUp, PanelRightClose, PanelRightOpen } from 'lucide-react';
 import type { ReactNode } from 'react';
+import type { Screen } from '@/features/shared/use-screen';
 
 /** What stands beside the paper. */
 export const SIDE_PANELS = ['notes', 'note', 'key', 'chords', 'partner'] as const;
@@ -16,17 +18,61 @@ const NAMES: Readonly<Record<SidePanel, string>> = {
 
 interface SidePanelsProps {
   readonly chosen: SidePanel;
+  readonly isOpen: boolean;
+  readonly screen: Screen;
   readonly onChoose: (panel: SidePanel) => void;
+  readonly onFold: (fold: 'open' | 'folded') => void;
   readonly noteCount: number;
   readonly children: Readonly<Record<SidePanel, ReactNode>>;
 }
 
-/** The panels beside the paper, one at a time. */
-export function SidePanels({ chosen, onChoose, noteCount, children }: SidePanelsProps) {
+/** The panels, one at a time: beside the paper where there is room, else a sheet that comes up from below. Folded away, their names stay to be pressed. */
+export function SidePanels(props: SidePanelsProps) {
+  const { chosen, isOpen, screen, children } = props;
+  const isBeside = screen === 'wide';
   return (
-    // Beside the paper it stays where it is while the paper is scrolled, and is scrolled by itself: between the places at the top and the keyboard at the foot.
-    <aside className="flex min-w-0 flex-col gap-3 lg:sticky lg:top-16 lg:max-h-[calc(100dvh-13.5rem)] lg:self-start">
-      <div role="tablist" aria-label="Beside the paper" className="flex gap-1 border-b border-base-300">
+    <aside
+      data-role="beside"
+      data-open={isOpen}
+      className={`flex min-h-0 min-w-0 shrink-0 border-base-300 bg-base-200 print:hidden ${
+        isBeside ? `border-l ${isOpen ? 'w-[22.5rem] flex-col' : 'w-10 flex-row'}` : 'w-full flex-col border-t'
+      }`}
+    >
+      <PanelNames {...props} />
+      <div
+        role="tabpanel"
+        id="side-panel"
+        hidden={!isOpen}
+        tabIndex={0}
+        data-scrolls
+        aria-labelledby={`tab-${chosen}`}
+        className={`min-h-0 overflow-y-auto overscroll-contain px-3 pt-2 pb-4 ${isBeside ? 'flex-1' : 'h-[min(38dvh,22rem)]'}`}
+      >
+        <h2 className="sr-only">{NAMES[chosen]}</h2>
+        {children[chosen]}
+      </div>
+    </aside>
+  );
+}
+
+/** The names of the panels in one row, or one under the other where the panel beside the paper is folded away. */
+function PanelNames({ chosen, isOpen, screen, onChoose, onFold, noteCount }: SidePanelsProps) {
+  const isRail = screen === 'wide' && !isOpen;
+  const Fold = screen === 'wide' ? (isOpen ? PanelRightClose : PanelRightOpen) : isOpen ? ChevronDown : ChevronUp;
+  const press = (panel: SidePanel): void => {
+    onFold(isOpen && panel === chosen && screen !== 'wide' ? 'folded' : 'open');
+    onChoose(panel);
+  };
+  return (
+    <div
+      className={`flex shrink-0 ${isRail ? 'w-10 flex-col items-center py-1' : 'h-11 items-center border-b border-base-300 pr-1 pl-2'}`}
+    >
+      <div
+        role="tablist"
+        aria-label="Beside the paper"
+        aria-orientation={isRail ? 'vertical' : 'horizontal'}
+        className={`flex min-w-0 ${isRail ? 'order-last flex-col' : 'h-full flex-1 overflow-x-auto [scrollbar-width:none]'}`}
+      >
         {SIDE_PANELS.map((panel) => (
           <button
             key={panel}
@@ -35,24 +81,28 @@ export function SidePanels({ chosen, onChoose, noteCount, children }: SidePanels
             id={`tab-${panel}`}
             aria-selected={panel === chosen}
             aria-controls="side-panel"
-            className={`h-9 cursor-pointer px-2 text-sm ${panel === chosen ? 'border-b-2 border-primary font-semibold' : 'text-secondary'}`}
-            onClick={() => onChoose(panel)}
+            className={`shrink-0 cursor-pointer text-sm whitespace-nowrap ${isRail ? 'w-10 py-2 [writing-mode:vertical-rl]' : 'h-full px-1.5'} ${
+              panel === chosen && isOpen ? 'border-b-2 border-primary font-semibold' : 'text-secondary'
+            }`}
+            onClick={() => press(panel)}
           >
             {NAMES[panel]}
             {panel === 'notes' && noteCount > 0 ? ` (${noteCount})` : ''}
           </button>
         ))}
       </div>
-      <div
-        role="tabpanel"
-        id="side-panel"
-        tabIndex={0}
-        aria-labelledby={`tab-${chosen}`}
-        className="min-h-0 lg:-mx-1 lg:overflow-y-auto lg:px-1 lg:pb-36"
+      <button
+        type="button"
+        data-role="fold-beside"
+        aria-expanded={isOpen}
+        aria-controls="side-panel"
+        aria-label="The panel beside the paper"
+        title={isOpen ? 'Fold it away (h)' : 'Open it (h)'}
+        className="btn btn-ghost btn-sm btn-square size-9 shrink-0 pointer-coarse:size-11"
+        onClick={() => onFold(isOpen ? 'folded' : 'open')}
       >
-        <h2 className="sr-only">{NAMES[chosen]}</h2>
-        {children[chosen]}
-      </div>
-    </aside>
+        <Fold size={18} aria-hidden />
+      </button>
+    </div>
   );
 }

@@ -1,37 +1,109 @@
 'use client';
 
-import { useMemo, useRef, useState, type RefObject } from 'react';
+import { useCallback, useMemo, useRef, useState, type RefObject } from 'react';
 import { decidedFor, type Desk, type PieceRecord, type PupilRecord } from '@/data';
-import { columnsFor, engravedZoom } from '@/features/shared/paper-size';
+import { columnsFor, engravedZoom, shownZoom } from '@/features/shared/paper-size';
 import { useSame } from '@/features/shared/use-same';
-import { useWidth } from '@/features/shared/use-width';
+import type { Screen } from '@/features/shared/use-screen';
+import { useSize, type Size } from '@/features/shared/use-size';
+import { fitAfter, fitAtFirst, questionOf, type Room } from './fit';
 import type { PaperMark } from './paper';
 import type { PaperView } from './paper-tools';
 import type { BenchPage } from './use-bench';
 
-/** What is on the paper, and how large: which versions, which marks, set out for the width that there is. */
+/** What is on the paper, and how large: which versions, which marks, set out for the room that there is. */
 export interface PaperPage {
   readonly view: PaperView;
   readonly onView: (view: PaperView) => void;
   readonly marks: readonly PaperMark[];
-  /** Null until the width is known. */
+  /** Null until the room is known. */
   readonly page: BenchPage | null;
+  /** In per cent. */
+  readonly zoom: number;
+  /** Told how high the highest system came out at the size that the engraver was told, so that the size can follow. */
+  readonly onEngraved: (engraved: { readonly zoom: number; readonly tallestPx: number }) => void;
 }
 
-/** The paper for a pupil in a key; null is the key in which the piece stands. The first is where the paper is, so that its width is known. */
-export function usePaperPage(
-  piece: PieceRecord,
-  pupil: PupilRecord | null,
-  key: string | null,
-  desk: Desk,
-): readonly [RefObject<HTMLDivElement | null>, PaperPage] {
-  const [view, onView] = useState<PaperView>('both');
-  const ref = useRef<HTMLDivElement>(null);
-  const width = useWidth(ref);
+type Place = RefObject<HTMLDivElement | null>;
+
+/** The paper is in whose hands, in which key (null is the key in which the piece stands) and on what. */
+interface PaperFor {
+  readonly piece: PieceRecord;
+  readonly pupil: PupilRecord | null;
+  readonly key: string | null;
+  readonly desk: Desk;
+  readonly screen: Screen;
+}
+
+/** What stands on the desk beside the music itself: the tools of the page, and the tabs of the panel where it comes from below. Unit: px. */
+const TOOLS_PX = 44;
+const TABS_PX = 44;
+/** Between the music and its frame. */
+const FRAME_PX = 16;
+
+/** The paper. `column` is where it stands, which has its width; `body` is all there is between head and foot, which has its height: a panel that comes
+ * up from below must not make the music smaller. */
+export function usePaperPage({
+  piece,
+  pupil,
+  key,
+  desk,
+  screen,
+}: PaperFor): readonly [column: Place, body: Place, paper: PaperPage] {
+  const [chosen, onView] = useState<PaperView | null>(null);
+  // On a phone there is no room for two versions.
+  const view = chosen ?? (screen === 'phone' ? 'after' : 'both');
+  const [column, body] = [useRef<HTMLDivElement>(null), useRef<HTMLDivElement>(null)];
+  const [widthPx, heightPx] = [useSize(column)?.widthPx, useSize(body)?.heightPx];
   const own = decidedFor(piece, pupil?.id ?? null).marks.filter((mark) => mark.key === null || mark.key === key);
   const marks = useSame(own.map(({ kind, note, text }) => ({ kind, note, text })));
-  const page = useMemo(() => (width === null ? null : pageOf(view, width, desk, marks)), [view, width, desk, marks]);
-  return [ref, { view, onView, marks, page }];
+  const room = useMemo(
+    () =>
+      widthPx === undefined || heightPx === undefined
+        ? null
+        : roomOf({ widthPx, heightPx }, piece.id, desk, { view, screen }),
+    [widthPx, heightPx, piece.id, desk, view, screen],
+  );
+  const [fit, onEngraved] = useFit(room);
+  const zoom = desk.sizing === 'fit' ? fit : desk.zoom;
+  const page = useMemo(
+    () => (room === null ? null : pageOf(view, room.widthPx, { ...desk, zoom }, marks)),
+    [view, room, desk, zoom, marks],
+  );
+  return [column, body, { view, onView, marks, page, zoom, onEngraved }];
+}
+
+function roomOf(
+  { widthPx, heightPx }: Size,
+  piece: string,
+  { labels, tracks, tools }: Desk,
+  { view, screen }: { readonly view: PaperView; readonly screen: Screen },
+): Room {
+  const besideMusic = (tools === 'open' ? TOOLS_PX : 0) + (screen === 'wide' ? 0 : TABS_PX);
+  return {
+    widthPx: widthPx - FRAME_PX,
+    heightPx: heightPx - besideMusic - FRAME_PX,
+    versions: view === 'both' ? 2 : 1,
+    labelLines: labels.length,
+    subject: `${piece}/${tracks}`,
+  };
+}
+
+/** How large the music can be in a room, in per cent, and where it is told what came of it. */
+function useFit(room: Room | null): readonly [number, PaperPage['onEngraved']] {
+  const [kept, setKept] = useState<ReturnType<typeof fitAtFirst> | null>(null);
+  const fit = room === null ? null : kept?.question === questionOf(room) ? kept : fitAtFirst(room);
+  const onEngraved = useCallback<PaperPage['onEngraved']>(
+    (engraved) => {
+      if (!room) return;
+      setKept((before) => {
+        const current = before?.question === questionOf(room) ? before : fitAtFirst(room);
+        return fitAfter(current, room, { ...engraved, zoom: shownZoom(engraved.zoom) });
+      });
+    },
+    [room],
+  );
+  return [fit?.zoom ?? 100, onEngraved];
 }
 
 function pageOf(

@@ -5,7 +5,7 @@ import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react'
 import type { Hand } from '@/core/score';
 import type { Desk, PieceRecord, Settings } from '@/data';
 import { columnsFor } from '@/features/shared/paper-size';
-import { useWidth } from '@/features/shared/use-width';
+import { useWidth } from '@/features/shared/use-size';
 import { AbcPanel } from './abc-panel';
 import { AskBox, type Asked } from './ask-box';
 import { BesideTools, Photo, usePhoto } from './beside';

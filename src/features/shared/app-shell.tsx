@@ -20,6 +20,9 @@ import { useWelcome } from './use-welcome';
 /** Where music is engraved. */
 const ENGRAVED_PLACES: readonly string[] = ['/', '/bench', '/enter', '/atlas'];
 
+/** Screens that fill the window and scroll in their parts: nothing of them is ever behind something else. */
+const FRAMED_PLACES: readonly string[] = ['/bench'];
+
 /** What is around every screen: the places, undo, and the window as one large place to drop files on. */
 export function AppShell({ children }: { readonly children: ReactNode }) {
   const take = useTakeFiles();
@@ -33,9 +36,10 @@ export function AppShell({ children }: { readonly children: ReactNode }) {
   }, [isEngraved]);
   useEffect(openConsoleDoor, []);
   useWelcome();
+  const isFramed = FRAMED_PLACES.includes(path);
   return (
-    <>
-      <header className="print:hidden sticky top-0 z-30 flex h-14 items-center gap-2 border-b border-base-300 bg-base-100 px-4 max-sm:gap-1 max-sm:px-2">
+    <div className={isFramed ? 'flex h-dvh flex-col print:h-auto' : ''}>
+      <header className="print:hidden sticky top-0 z-30 flex h-12 shrink-0 items-center gap-2 border-b border-base-300 bg-base-100 px-4 max-sm:gap-1 max-sm:px-2">
         <Link
           href="/"
           className="flex h-9 items-center gap-2 font-serif text-lg font-semibold whitespace-nowrap sm:mr-4"
@@ -50,10 +54,10 @@ export function AppShell({ children }: { readonly children: ReactNode }) {
         </div>
       </header>
       <StudioNotices />
-      <main>
+      <main className={isFramed ? 'min-h-0 flex-1 overflow-y-auto print:overflow-visible' : ''}>
         {store === 'unreachable' ? <TroublePage what="The studio" onAgain={() => location.reload()} /> : children}
       </main>
       <DropPlace onFiles={take} />
-    </>
+    </div>
   );
 }

@@ -1,12 +1,21 @@
 'use client';
 
-import { useEffect, useLayoutEffect, useRef, useState, type MouseEvent, type ReactNode } from 'react';
+import {
+  useEffect,
+  useEffectEvent,
+  useLayoutEffect,
+  useRef,
+  useState,
+  type MouseEvent,
+  type ReactNode,
+  type RefObject,
+} from 'react';
 import { createPortal, flushSync } from 'react-dom';
 import type { EngravingPage } from '@/core/write';
 import type { EngravedSystem, EngraveLayout } from '@/workers/protocol';
 import { askEngraving } from '@/workers/questions';
 import { ENGRAVING_STYLE } from './engraving-style';
-import { inSight } from './in-sight';
+import { sightOf } from './in-sight';
 
 interface EngravedPageProps {
   readonly page: EngravingPage;
@@ -25,6 +34,8 @@ interface EngravedPageProps {
   /** Whether the page moves so that what sounds now is seen. */
   readonly follows?: boolean;
   readonly onNote?: (id: string) => void;
+  /** Told the height of the highest system once they are engraved, in px, and the size at which they were. */
+  readonly onEngraved?: (engraved: { readonly zoom: number; readonly tallestPx: number }) => void;
   /** What is drawn over a system, in the units of its picture. It must keep its identity while it draws the same. */
   readonly overlay?: (system: EngravedSystem, index: number) => ReactNode;
 }
@@ -63,6 +74,7 @@ export function EngravedPage({
   sought,
   follows = false,
   onNote,
+  onEngraved,
   overlay,
 }: EngravedPageProps) {
   const holder = useRef<HTMLDivElement>(null);
@@ -114,6 +126,7 @@ export function EngravedPage({
     };
   }, [page, widthPx, zoom, breaks, spread]);
 
+  useHeights(drawn, onEngraved);
   useEffect(() => {
     if (!holder.current) return;
     mark(paperOf(holder.current), 'is-pointed', pointed);
@@ -121,10 +134,7 @@ export function EngravedPage({
     mark(paperOf(holder.current), 'is-signed', signed);
     mark(paperOf(holder.current), 'is-taken', taken);
   }, [drawn, pointed, now, signed, taken]);
-  // With the press that chose it, not later, when something else may be about to be pressed.
-  useLayoutEffect(() => {
-    if (sought !== undefined && holder.current) bringIntoSight(paperOf(holder.current).getElementById(sought));
-  }, [sought]);
+  useSought(holder, sought, drawn);
   // By name, not by list: a new plan brings a new list of the same notes, and must not scroll away what the teacher looks at.
   const names = now.join(' ');
   useEffect(() => {
@@ -150,6 +160,30 @@ export function EngravedPage({
   );
 }
 
+/** Tells how high the highest system came out once all are there. */
+function useHeights(drawn: EngravedState, onEngraved: EngravedPageProps['onEngraved']): void {
+  useEffect(() => {
+    if (!drawn.isWhole || !onEngraved) return;
+    const heights = drawn.systems.map(({ system: { viewBox } }) => (viewBox[3] / viewBox[2]) * drawn.widthPx);
+    onEngraved({ zoom: drawn.zoom, tallestPx: Math.max(...heights) });
+  }, [drawn, onEngraved]);
+}
+
+/** Keeps a note in sight: when it is sought, and when the page has got another size, on which everything is elsewhere. */
+function useSought(holder: RefObject<HTMLElement | null>, sought: string | undefined, drawn: EngravedState): void {
+  // With the press that chose it, not later, when something else may be about to be pressed.
+  useLayoutEffect(() => {
+    if (sought !== undefined && holder.current) bringIntoSight(paperOf(holder.current).getElementById(sought));
+  }, [holder, sought]);
+  const seekAgain = useEffectEvent(() => {
+    if (sought !== undefined && holder.current) bringIntoSight(paperOf(holder.current).getElementById(sought));
+  });
+  const { isWhole, widthPx, zoom } = drawn;
+  useEffect(() => {
+    if (isWhole) seekAgain();
+  }, [isWhole, widthPx, zoom]);
+}
+
 function noMatter(): void {
   // Whether it went well is seen by whoever asked.
 }
@@ -161,7 +195,8 @@ const BATCH = 1;
 function batchesOf(places: readonly Element[]): readonly [readonly number[], ...(readonly number[])[]] {
   const boxes = places.map((place) => place.getBoundingClientRect());
   const all = places.map((_, at) => at);
-  const seen = all.filter((at) => (boxes[at]?.bottom ?? 0) > 0 && (boxes[at]?.top ?? 0) < inSight().bottom);
+  const sight = places[0] ? sightOf(places[0]) : { top: 0, bottom: 0 };
+  const seen = all.filter((at) => (boxes[at]?.bottom ?? 0) > 0 && (boxes[at]?.top ?? 0) < sight.bottom);
   const first = seen.length > 0 ? seen : all.slice(0, BATCH);
   const rest = all.filter((at) => !first.includes(at));
   return [
@@ -204,12 +239,19 @@ function paperOf(holder: HTMLElement): ShadowRoot {
   return paper;
 }
 
-/** Scrolls to the system of a note that is not seen between the bars at the top and the foot of the screen. */
+/** Scrolls to a note that is not seen: to its whole system where there is room for that. */
 function bringIntoSight(note: Element | null | undefined): void {
   if (!note) return;
-  const [own, sight] = [note.getBoundingClientRect(), inSight()];
-  if (own.top < sight.top || own.bottom > sight.bottom)
-    note.closest('.system')?.scrollIntoView({ block: 'center', behavior: 'smooth' });
+  const [own, sight] = [note.getBoundingClientRect(), sightOf(note)];
+  if (own.top >= sight.top && own.bottom <= sight.bottom) return;
+  const system = note.closest('.system');
+  const fits = system !== null && system.getBoundingClientRect().height <= sight.bottom - sight.top;
+  (fits ? system : note).scrollIntoView({ block: 'center', behavior: calmly() });
+}
+
+/** Whether things may move: not where the teacher's device asks for calm. */
+function calmly(): ScrollBehavior {
+  return matchMedia('(prefers-reduced-motion: reduce)').matches ? 'auto' : 'smooth';
 }
 
 function mark(paper: ShadowRoot, className: string, ids: readonly string[]): void {

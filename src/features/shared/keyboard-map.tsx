@@ -23,6 +23,8 @@ interface KeyboardMapProps {
   readonly old?: readonly OldFinger[];
   /** How far the hand reaches, in mm: shown as a band from the thumb. */
   readonly reachMm?: number;
+  /** The keys whole, or only as much of them as shows where the fingers are. */
+  readonly part?: 'whole' | 'front';
   readonly onKey?: (midi: number) => void;
 }
 
@@ -54,25 +56,43 @@ function restingKeys(frame: readonly (number | null)[] | null): readonly number[
 /** Room under the keys for the bands of reach. Unit: mm. */
 const BAND_ROOM_MM = 16;
 
+/** From where to where keys are seen where only their front is. Unit: mm from the fallboard. */
+const FRONT_MM = [64, 138] as const;
+
 /** The keyboard in true proportions (mm), with the fingers on their keys at one moment: filled where a key is down,
  * hollow where a finger only rests. Right-hand fingers are round, left-hand ones square. */
-export function KeyboardMap({ moment, range, next = null, old = [], reachMm, onKey }: KeyboardMapProps) {
+export function KeyboardMap({
+  moment,
+  range,
+  next = null,
+  old = [],
+  reachMm,
+  part = 'whole',
+  onKey,
+}: KeyboardMapProps) {
   const keys = useMemo(() => drawnKeys(...range), [range]);
   const left = Math.min(...keys.map(({ leftMm }) => leftMm));
   const right = Math.max(...keys.map(({ leftMm, widthMm }) => leftMm + widthMm));
+  const isFront = part === 'front';
+  const [top, bottom] = isFront ? FRONT_MM : [-2, WHITE_KEY_LENGTH_MM + 2 + (reachMm ? BAND_ROOM_MM : 0)];
   return (
     <svg
-      viewBox={`${left - 2} -2 ${right - left + 4} ${WHITE_KEY_LENGTH_MM + 4 + (reachMm ? BAND_ROOM_MM : 0)}`}
+      viewBox={`${left - 2} ${top} ${right - left + 4} ${bottom - top}`}
       role="img"
       aria-label={moment ? wordsOf(moment) : 'Keyboard'}
-      className="mx-auto max-h-32 w-full"
+      className={`mx-auto w-full ${isFront ? 'max-h-14' : 'max-h-32'}`}
       data-role="keyboard"
     >
       {keys.map((key) => (
-        <KeyShape key={key.midi} shape={key} onKey={onKey} />
+        <KeyShape
+          key={key.midi}
+          shape={key}
+          nameAt={bottom - (isFront ? 4 : 7 + (reachMm ? BAND_ROOM_MM : 0))}
+          onKey={onKey}
+        />
       ))}
-      {moment && reachMm ? <Reach moment={moment} reachMm={reachMm} /> : null}
-      {next ? <NextFingers moment={next} /> : null}
+      {moment && reachMm && !isFront ? <Reach moment={moment} reachMm={reachMm} /> : null}
+      {next && !isFront ? <NextFingers moment={next} /> : null}
       {old.map((one) => (
         <OldFingerTip key={`${one.hand}${one.midi}`} {...one} />
       ))}
@@ -83,9 +103,12 @@ export function KeyboardMap({ moment, range, next = null, old = [], reachMm, onK
 
 const KeyShape = memo(function KeyShape({
   shape,
+  nameAt,
   onKey,
 }: {
   readonly shape: DrawnKey;
+  /** The foot of the name of middle C. Unit: mm from the fallboard. */
+  readonly nameAt: number;
   readonly onKey: ((midi: number) => void) | undefined;
 }) {
   const { midi, isBlack, leftMm, widthMm, lengthMm } = shape;
@@ -106,7 +129,7 @@ const KeyShape = memo(function KeyShape({
         onPointerDown={onKey ? () => onKey(midi) : undefined}
       />
       {isMiddleC ? (
-        <text x={keyCentreMm(midi)} y={WHITE_KEY_LENGTH_MM - 5} textAnchor="middle" fontSize={15} fill="#5d5243">
+        <text x={keyCentreMm(midi)} y={nameAt} textAnchor="middle" fontSize={15} fill="#5d5243">
           C4
         </text>
       ) : null}

@@ -12,19 +12,23 @@ interface PupilSelectProps {
   readonly settings: Settings;
   /** Told the pupil's id, or `any`. */
   readonly onChoose: (id: string) => void;
+  /** Where there is one line for everything, what the hand can do is told on pointing at it. */
+  readonly room?: 'usual' | 'tight';
   readonly ref?: Ref<HTMLSelectElement>;
 }
 
 /** For whom something is asked. */
-export function PupilSelect({ pupils, chosen, settings, onChoose, ref }: PupilSelectProps) {
+export function PupilSelect({ pupils, chosen, settings, onChoose, room = 'usual', ref }: PupilSelectProps) {
   const { level, spanMm } = chosen ?? settings;
+  const isTight = room === 'tight';
   return (
     <span className="flex items-center gap-2 text-sm">
       <label className="flex items-center gap-1.5">
-        for
+        <span className={isTight ? 'max-xl:sr-only' : ''}>for</span>
         <select
           ref={ref}
-          className="select select-sm h-9 w-44"
+          className={`select select-sm h-9 ${isTight ? 'w-32 max-sm:w-28' : 'w-44'}`}
+          title={`level ${level}, ${spanMm} mm`}
           data-role="pupil"
           value={chosen?.id ?? ANY_HAND}
           onChange={(event) => onChoose(event.target.value)}
@@ -37,7 +41,7 @@ export function PupilSelect({ pupils, chosen, settings, onChoose, ref }: PupilSe
           ))}
         </select>
       </label>
-      <span className="text-xs whitespace-nowrap text-secondary" data-role="hand-facts">
+      <span className={`text-xs whitespace-nowrap text-secondary ${isTight ? 'sr-only' : ''}`} data-role="hand-facts">
         level {level}, {spanMm} mm
       </span>
     </span>

@@ -122,6 +122,13 @@ export async function seesKey(page: Page, key: string): Promise<void> {
   await page.waitForSelector('button[data-key]');
 }
 
+/** Has the tools of the page on the Bench, whether they were folded away or not. */
+export async function hasTools(page: Page): Promise<void> {
+  const tools = await page.waitForSelector('[data-role=tools]');
+  if (await tools?.evaluate((button) => button.getAttribute('aria-expanded') === 'false')) await tools?.click();
+  await page.waitForSelector('[data-role=page-tools]');
+}
+
 /** Waits until this text is somewhere on the page. */
 export async function sees(page: Page, text: string): Promise<void> {
   await page.waitForFunction((wanted: string) => document.body.innerText.includes(wanted), {}, text);

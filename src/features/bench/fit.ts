@@ -1,0 +1,61 @@
+import { FEWEST_COLUMNS, widthOfColumns } from '@/features/shared/paper-size';
+
+/** How large the music was found to be able to be, in per cent, and for what: the same question has the same answer until a system is seen
+ * that is higher. */
+export interface Fit {
+  readonly question: string;
+  readonly zoom: number;
+  /** Whether it was set by systems that were engraved, and not by what is usual. */
+  readonly source: 'usual' | 'measured';
+}
+
+/** What the music has to fit into. Units: px; lines of labels under each staff. */
+export interface Room {
+  readonly widthPx: number;
+  readonly heightPx: number;
+  readonly versions: 1 | 2;
+  readonly labelLines: number;
+  /** What else decides how high a system is: the piece, and whether it has hand tracks. */
+  readonly subject: string;
+}
+
+/** Heights at 100 %, in px: one version with its hand tracks, and one more line of labels. Our own measure on the demo pieces in all keys; what a
+ * piece really needs is measured once it is engraved. */
+const VERSION_PX = 225;
+const LINE_PX = 29;
+
+/** Sizes are found in these steps, in per cent, and are never smaller or larger than these: smaller than the first, fingers cannot be read. */
+const STEP = 2;
+const SMALLEST = 50;
+const LARGEST = 130;
+/** On a screen of which the music takes less than this part, it is made larger. */
+const WORTH_MORE = 0.88;
+
+/** The size to begin with, before anything is engraved. */
+export function fitAtFirst(room: Room): Fit {
+  const usual = room.versions * (VERSION_PX + room.labelLines * LINE_PX);
+  return { question: questionOf(room), zoom: zoomFor(room, usual), source: 'usual' };
+}
+
+/** The size after systems were engraved at a size: smaller where the highest of them does not fit, larger where there is room to spare and nothing was
+ * measured yet. The same object where it stays as it is. */
+export function fitAfter(fit: Fit, room: Room, engraved: { readonly zoom: number; readonly tallestPx: number }): Fit {
+  const atFull = (engraved.tallestPx * 100) / engraved.zoom;
+  const isTooHigh = (atFull * fit.zoom) / 100 > room.heightPx;
+  const hasRoom = fit.source === 'usual' && (atFull * fit.zoom) / 100 < room.heightPx * WORTH_MORE;
+  if (!isTooHigh && !hasRoom) return fit;
+  const zoom = zoomFor(room, atFull);
+  return zoom === fit.zoom && fit.source === 'measured' ? fit : { question: fit.question, zoom, source: 'measured' };
+}
+
+export function questionOf({ widthPx, heightPx, versions, labelLines, subject }: Room): string {
+  return [widthPx, heightPx, versions, labelLines, subject].join('/');
+}
+
+/** As large as the height allows, and so that a line still holds a few notes. `atFull` is the height of a system at 100 %. */
+function zoomFor({ widthPx, heightPx }: Room, atFull: number): number {
+  const byHeight = (heightPx / atFull) * 100;
+  const byWidth = (widthPx / widthOfColumns(FEWEST_COLUMNS)) * 100;
+  const zoom = Math.min(byHeight, byWidth, LARGEST);
+  return Math.max(SMALLEST, Math.floor(zoom / STEP) * STEP);
+}
