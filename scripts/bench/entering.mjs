@@ -35,16 +35,16 @@ const PRESSES = 30;
 /** A quick typist's time between two keys. Unit: ms. */
 const BETWEEN_MS = 300;
 
-const FLOORS = [
-  { bars: 16, floorMs: 60 },
-  { bars: 64, floorMs: 120 },
-];
+/** Pieces of so many bars, and the floors at the 95th percentile: until the note is seen, until it is engraved. Unit: ms. */
+const LENGTHS = [16, 64];
+const SEEN_MS = 50;
+const ENGRAVED_MS = 120;
 
 /** From a key press in the middle of a piece to the frame that shows the note, and to the one that shows it engraved. */
 export async function measureEntering(address) {
   const browser = await puppeteer.launch(launchOptions());
   const figures = [];
-  for (const { bars, floorMs } of FLOORS) {
+  for (const bars of LENGTHS) {
     const page = await browser.newPage();
     await page.setViewport({ width: 1280, height: 800 });
     await page.goto(address);
@@ -83,9 +83,9 @@ export async function measureEntering(address) {
     }
     figures.push(
       [`${bars} bars: key press to the note, median`, `${median(seen).toFixed(0)} ms`],
-      [`${bars} bars: 95th percentile (held to ${floorMs} ms)`, `${quantile(seen, 0.95).toFixed(0)} ms`],
+      [`${bars} bars: 95th percentile (held to ${SEEN_MS} ms)`, `${quantile(seen, 0.95).toFixed(0)} ms`],
       [`${bars} bars: key press to the note engraved, median`, `${median(engraved).toFixed(0)} ms`],
-      [`${bars} bars: 95th percentile`, `${quantile(engraved, 0.95).toFixed(0)} ms`],
+      [`${bars} bars: 95th percentile (held to ${ENGRAVED_MS} ms)`, `${quantile(engraved, 0.95).toFixed(0)} ms`],
     );
     await page.close();
   }

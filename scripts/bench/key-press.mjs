@@ -9,8 +9,8 @@ const LOOK_MS = 900;
 
 /** The floors: so many bars are engraved anew within this time at the 95th percentile. Unit: ms. */
 const FLOORS = [
-  { bars: 16, floorMs: 100 },
-  { bars: 64, floorMs: 250 },
+  { bars: 16, floorMs: 80 },
+  { bars: 64, floorMs: 150 },
 ];
 
 /** No task on the main thread is longer than this while keys are pressed. Unit: ms. */

@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import { childElements, parseXml, textOf } from '@/core/xml';
 import { engravedSystem } from './engraved-places';
-import { asWideAs, readPicture } from './picture';
+import { asWideAs, readPicture, trueToScale } from './picture';
 import { stayAlive } from './alive';
 import { guarded } from './guarded';
 import { serviceTrouble } from './trouble';
@@ -50,7 +50,7 @@ async function engrave(page: EngravingPage, layout: EngraveLayout): Promise<Answ
     for (let number = 1; number <= toolkit.getPageCount(); number += 1) {
       const picture = readPicture(toolkit.renderToSVG(number));
       const system = picture.ok
-        ? engravedSystem(isLine ? asWideAs(picture.value, widthPx, zoom) : picture.value)
+        ? engravedSystem(trueToScale(isLine ? asWideAs(picture.value, widthPx, zoom) : picture.value))
         : picture;
       if (!system.ok) return otherShape(toolkit, system.error);
       systems.push(system.value);

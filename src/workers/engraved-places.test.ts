@@ -4,7 +4,7 @@ import type { BenchView } from '@/core/views';
 import { unwrap } from '@/core/base';
 import { ROOM_MARK } from '@/core/write';
 import { engravedSystem } from './engraved-places';
-import { asWideAs, readPicture } from './picture';
+import { asWideAs, readPicture, trueToScale } from './picture';
 import { ID_PREFIXES, type EngravedSystem } from './protocol';
 
 const systemOf = (svg: string): EngravedSystem => unwrap(engravedSystem(unwrap(readPicture(svg))));
@@ -35,6 +35,19 @@ describe('engravedSystem', () => {
         const first = heads.find(({ id }) => id === lane.id);
         expect(lane.y).toBeGreaterThan((first?.y ?? Infinity) + 300);
       }
+    }
+  });
+});
+
+describe('under chords', () => {
+  it('the room is that of the hand that plays them', async () => {
+    const chords = await engravedPiece('market-chords', 'Eb');
+    const handOf = new Map(
+      chords.view.momentsAfter.flatMap(({ keys }) => keys.map(({ noteId, hand }) => [noteId, hand])),
+    );
+    for (const picture of chords.pictures) {
+      const hands = systemOf(picture).lines.map(({ id }) => handOf.get(id.replace(/^(before|after)-/, '')));
+      expect(hands).toEqual(['right', 'left', 'right', 'left']);
     }
   });
 });
@@ -104,6 +117,16 @@ describe('a picture of another shape', () => {
     expect(refusal(picture.replace('page-margin', 'margin'))).toBe('it has no margin');
     expect(refusal(picture.replaceAll('class="measure', 'class="bar'))).toBe('it has no bars');
     expect(refusal(picture.replaceAll('stroke-width="13"', 'stroke-width="14"'))).toBe('it has a bar without lines');
+  });
+});
+
+describe('trueToScale', () => {
+  it('gives the outer box the proportion of the inner one', () => {
+    for (const svg of pictures) {
+      const { root, width, height } = trueToScale(unwrap(readPicture(svg)));
+      const [, , outerWidth, outerHeight] = (root.attributes['viewBox'] ?? '').split(' ').map(Number);
+      expect((outerHeight ?? 0) / (outerWidth ?? 1)).toBeCloseTo(height / width, 5);
+    }
   });
 });
 

@@ -53,11 +53,17 @@ function enterGroup(group: XmlElement, picture: Picture, found: Found): void {
   if (id !== undefined && hasClass('measure')(group)) found.bars.push({ x1: 0, x2: 0, staves: [] });
   if (id !== undefined && hasClass('staff')(group)) found.lines = 0;
   if (id !== undefined && hasClass('note')(group)) found.note = id;
+  // Words under a chord stand in it before its notes.
+  if (hasClass('chord')(group)) found.note = firstNote(group)?.attributes['id'] ?? found.note;
   if (!hasClass('notehead')(group) || found.heads.at(-1)?.id === found.note) return;
   const sign = firstChild(group, 'use');
   const place = sign && translation(sign);
   if (!place) return;
   found.heads.push({ id: found.note, x: picture.left + place.x, y: picture.top + place.y, width: HEAD_WIDTH });
+}
+
+function firstNote(group: XmlElement): XmlElement | undefined {
+  return childElements(group, 'g').find(hasClass('note'));
 }
 
 /** A line of a staff: the first begins the staff, each further one is its lowest so far. */

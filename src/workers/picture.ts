@@ -44,6 +44,15 @@ function widenedTo(box: XmlElement, least: number): XmlElement {
   return withAttribute(box, 'viewBox', [x, y, String(Math.max(least, Number(width))), height].join(' '));
 }
 
+/** The same picture with its outer box in exactly the proportion of the inner one: the engraver rounds it to whole pixels, and a page of several
+ * systems would be cut by as many. */
+export function trueToScale(picture: Picture): Picture {
+  const width = Number((picture.root.attributes['viewBox'] ?? '').split(' ')[2]);
+  if (!(width > 0) || picture.width === 0) return picture;
+  const height = Math.round((width * picture.height * 1000) / picture.width) / 1000;
+  return { ...picture, root: withAttribute(picture.root, 'viewBox', `0 0 ${width} ${height}`) };
+}
+
 /** Whether an element has a class. */
 export function hasClass(name: string): (element: XmlElement) => boolean {
   return ({ attributes }) => (attributes['class'] ?? '').split(' ').includes(name);

@@ -210,6 +210,8 @@ const deskSchema = object({
   /** The panel beside the paper, and the tools of the page: folded away, or there. */
   beside: mixed<'open' | 'folded'>().oneOf(['open', 'folded']).required(),
   tools: mixed<'open' | 'folded'>().oneOf(['open', 'folded']).required(),
+  /** How large the music is on the music stand, in per cent. */
+  stand: number().integer().min(50).max(250).required(),
 });
 export type Desk = InferType<typeof deskSchema>;
 
@@ -223,6 +225,7 @@ export const USUAL_DESK: Desk = {
   keyboard: 'by-screen',
   beside: 'open',
   tools: 'folded',
+  stand: 130,
 };
 
 export const DESK: Shape<Desk> = { schema: deskSchema, usual: USUAL_DESK };

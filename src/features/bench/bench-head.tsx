@@ -1,5 +1,6 @@
 import Link from 'next/link';
-import { Ellipsis, ListOrdered, PencilLine, SlidersHorizontal } from 'lucide-react';
+import { useSearchParams } from 'next/navigation';
+import { BookOpen, Ellipsis, ListOrdered, PencilLine, SlidersHorizontal } from 'lucide-react';
 import { parseKey } from '@/core/pitch';
 import type { FileFormat } from '@/core/base';
 import { change, type Desk, type PieceRecord, type PupilRecord, type Settings } from '@/data';
@@ -41,6 +42,8 @@ export function BenchHead({
 }: BenchHeadProps) {
   const { value: view } = answers.view;
   const way = wayOf(piece, settings, address, answers);
+  const query = useSearchParams().toString();
+  const standAddress = `/stand?${query}`;
   const enterAddress = `/enter?piece=${encodeURIComponent(piece.id)}`;
   return (
     <div className="flex h-11 shrink-0 items-center gap-1.5 px-4 max-sm:px-2 print:hidden" data-role="head">
@@ -62,6 +65,15 @@ export function BenchHead({
         >
           <SlidersHorizontal size={16} aria-hidden />
         </button>
+        <Link
+          className="btn btn-sm btn-square size-9"
+          href={standAddress}
+          data-role="stand"
+          aria-label="Onto the music stand"
+          title="Onto the music stand (m)"
+        >
+          <BookOpen size={16} aria-hidden />
+        </Link>
         {screen === 'wide' ? (
           <>
             <Link

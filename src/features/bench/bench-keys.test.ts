@@ -22,6 +22,7 @@ const DESK: Desk = {
   keyboard: 'by-screen',
   beside: 'open',
   tools: 'folded',
+  stand: 130,
 };
 
 /** The keys, and what they were heard to do. */
@@ -50,6 +51,7 @@ function listening(more: Partial<BenchKeysOf> = {}) {
     togglePlay: hear('togglePlay'),
     onEnter: hear('onEnter'),
     onSurvey: hear('onSurvey'),
+    onStand: hear('onStand'),
     onEscape: hear('onEscape'),
     paper: { view: 'both', onView: hear('onView'), zoom: 92 },
     layout: { beside: { isOpen: true, onFold: hear('fold') }, nextKeyboard: hear('nextKeyboard') },

@@ -21,6 +21,7 @@ export interface BenchKeysOf extends Pick<BenchActions, 'stepKey' | 'walk' | 'sa
   readonly togglePlay: () => void;
   readonly onEnter: () => void;
   readonly onSurvey: () => void;
+  readonly onStand: () => void;
   readonly onEscape: () => void;
   readonly paper: Pick<PaperPage, 'view' | 'onView' | 'zoom'>;
   readonly layout: Pick<Layout, 'beside' | 'nextKeyboard'>;
@@ -41,6 +42,7 @@ export function benchKeys({
   save,
   onEnter,
   onSurvey,
+  onStand,
   onEscape,
   paper: { view, onView, zoom },
   layout: { beside, nextKeyboard },
@@ -103,6 +105,7 @@ export function benchKeys({
     { key: 'PageDown', does: 'the next line of music', act: () => scrollMusic(1) },
     { key: 'PageUp', does: 'the line of music before', act: () => scrollMusic(-1) },
     { key: 'y', does: 'survey of all keys', act: onSurvey },
+    { key: 'm', does: 'onto the music stand: the new key alone, large', act: onStand },
     { key: 'w', does: 'change notes, or enter more', act: onEnter },
     { key: 's', does: 'save as MusicXML', act: () => save('musicxml') },
     { key: 'Escape', does: 'choose no hand note', act: onEscape },

@@ -13,6 +13,7 @@ import { BenchSide } from './bench-side';
 import { KeyboardDock } from './keyboard-dock';
 import { keyName, KeyStrip } from './key-strip';
 import { KeysOnTheWay } from './keys-on-the-way';
+import { queryNow } from '@/features/shared/use-query';
 import { useBench } from './use-bench';
 import { useBenchActions } from './use-bench-actions';
 import { useDecide } from './use-decide';
@@ -65,6 +66,7 @@ export function BenchPiece({ piece, address, settings, desk, pupils, pupil }: Be
     save,
     onEnter: () => router.push(`/enter?${pieceQuery}`),
     onSurvey: () => router.push(surveyAddress),
+    onStand: () => router.push(`/stand?${queryNow().toString()}`),
     onEscape: () => taken.choose(null),
     stepHandNote: (by) => {
       beside.onFold('open');

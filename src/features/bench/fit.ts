@@ -15,6 +15,8 @@ export interface Room {
   readonly heightPx: number;
   readonly versions: 1 | 2;
   readonly labelLines: number;
+  /** In per cent. */
+  readonly largest: number;
   /** What else decides how high a system is: the piece, and whether it has hand tracks. */
   readonly subject: string;
 }
@@ -24,10 +26,9 @@ export interface Room {
 const VERSION_PX = 225;
 const LINE_PX = 29;
 
-/** Sizes are found in these steps, in per cent, and are never smaller or larger than these: smaller than the first, fingers cannot be read. */
+/** Sizes are found in these steps, in per cent; below the smallest, fingers cannot be read. */
 const STEP = 2;
 const SMALLEST = 50;
-const LARGEST = 130;
 /** On a screen of which the music takes less than this part, it is made larger. */
 const WORTH_MORE = 0.88;
 
@@ -43,19 +44,18 @@ export function fitAfter(fit: Fit, room: Room, engraved: { readonly zoom: number
   const atFull = (engraved.tallestPx * 100) / engraved.zoom;
   const isTooHigh = (atFull * fit.zoom) / 100 > room.heightPx;
   const hasRoom = fit.source === 'usual' && (atFull * fit.zoom) / 100 < room.heightPx * WORTH_MORE;
-  if (!isTooHigh && !hasRoom) return fit;
-  const zoom = zoomFor(room, atFull);
+  const zoom = isTooHigh || hasRoom ? zoomFor(room, atFull) : fit.zoom;
   return zoom === fit.zoom && fit.source === 'measured' ? fit : { question: fit.question, zoom, source: 'measured' };
 }
 
-export function questionOf({ widthPx, heightPx, versions, labelLines, subject }: Room): string {
-  return [widthPx, heightPx, versions, labelLines, subject].join('/');
+export function questionOf({ widthPx, heightPx, versions, labelLines, largest, subject }: Room): string {
+  return [widthPx, heightPx, versions, labelLines, largest, subject].join('/');
 }
 
 /** As large as the height allows, and so that a line still holds a few notes. `atFull` is the height of a system at 100 %. */
-function zoomFor({ widthPx, heightPx }: Room, atFull: number): number {
+function zoomFor({ widthPx, heightPx, largest }: Room, atFull: number): number {
   const byHeight = (heightPx / atFull) * 100;
   const byWidth = (widthPx / widthOfColumns(FEWEST_COLUMNS)) * 100;
-  const zoom = Math.min(byHeight, byWidth, LARGEST);
+  const zoom = Math.min(byHeight, byWidth, largest);
   return Math.max(SMALLEST, Math.floor(zoom / STEP) * STEP);
 }

@@ -8,6 +8,7 @@ import type { Screen } from '@/features/shared/use-screen';
 import { pianoSounder } from '@/features/shared/sound/sounder';
 import { KeyboardMap, keyboardRange, type OldFinger } from '@/features/shared/keyboard-map';
 import { PlayerBar, type PlayableBar } from './player-bar';
+import { soundingMoment } from './sounding-moment';
 import type { BenchPlayer } from './use-player';
 
 interface KeyboardDockProps {
@@ -194,13 +195,6 @@ function hear(midi: number): void {
 
 const KEY_LENGTH_S = 0.8;
 const KEY_LOUDNESS = 0.6;
-
-function soundingMoment(moments: readonly Moment[], ids: readonly string[]): number | null {
-  const index = moments.findLastIndex(({ keys }) =>
-    keys.some(({ noteId, isStruck }) => isStruck && ids.includes(noteId)),
-  );
-  return index < 0 ? null : index;
-}
 
 function beatText(beat: number): string {
   return String(Math.round(beat * 100) / 100);

@@ -27,6 +27,8 @@ interface PaperProps {
   readonly marks: readonly PaperMark[];
   readonly tracks: 'shown' | 'hidden';
   readonly hasReminders: boolean;
+  /** So far beside a note it is still meant, in px. */
+  readonly reachPx?: number;
   readonly onNote: (id: string) => void;
   readonly onEngraved: PaperPage['onEngraved'];
 }
@@ -42,6 +44,7 @@ export const Paper = memo(function Paper({
   marks,
   tracks,
   hasReminders,
+  reachPx = 0,
   onNote,
   onEngraved,
 }: PaperProps) {
@@ -83,6 +86,7 @@ export const Paper = memo(function Paper({
       sought={flag?.noteIds[0] === undefined ? undefined : ID_PREFIXES.after + flag.noteIds[0]}
       follows={follows}
       signed={signed}
+      reachPx={reachPx}
       onNote={pressEngraved}
       onEngraved={onEngraved}
       overlay={overlay}

@@ -1,15 +1,17 @@
 'use client';
 
-import { useCallback, useMemo, useRef, useState, type RefObject } from 'react';
+import { useMemo, useRef, useState, type RefObject } from 'react';
 import { decidedFor, type Desk, type PieceRecord, type PupilRecord } from '@/data';
-import { columnsFor, engravedZoom, shownZoom } from '@/features/shared/paper-size';
+import type { Engraved } from '@/features/shared/engraved-page';
+import { columnsFor, engravedZoom } from '@/features/shared/paper-size';
 import { useSame } from '@/features/shared/use-same';
 import type { Screen } from '@/features/shared/use-screen';
 import { useSize, type Size } from '@/features/shared/use-size';
-import { fitAfter, fitAtFirst, questionOf, type Room } from './fit';
+import type { Room } from './fit';
 import type { PaperMark } from './paper';
 import type { PaperView } from './paper-tools';
 import type { BenchPage } from './use-bench';
+import { useFit } from './use-fit';
 
 /** What is on the paper, and how large: which versions, which marks, set out for the room that there is. */
 export interface PaperPage {
@@ -20,8 +22,8 @@ export interface PaperPage {
   readonly page: BenchPage | null;
   /** In per cent. */
   readonly zoom: number;
-  /** Told how high the highest system came out at the size that the engraver was told, so that the size can follow. */
-  readonly onEngraved: (engraved: { readonly zoom: number; readonly tallestPx: number }) => void;
+  /** Told how the systems came out, so that the size can follow. */
+  readonly onEngraved: (engraved: Engraved) => void;
 }
 
 type Place = RefObject<HTMLDivElement | null>;
@@ -38,6 +40,8 @@ interface PaperFor {
 /** What stands on the desk beside the music itself: the tools of the page, and the tabs of the panel where it comes from below. Unit: px. */
 const TOOLS_PX = 44;
 const TABS_PX = 44;
+/** Larger than this a pair is not made by itself, in per cent. */
+const LARGEST = 130;
 /** Between the music and its frame. */
 const FRAME_PX = 16;
 
@@ -85,28 +89,12 @@ function roomOf(
     heightPx: heightPx - besideMusic - FRAME_PX,
     versions: view === 'both' ? 2 : 1,
     labelLines: labels.length,
+    largest: LARGEST,
     subject: `${piece}/${tracks}`,
   };
 }
 
-/** How large the music can be in a room, in per cent, and where it is told what came of it. */
-function useFit(room: Room | null): readonly [number, PaperPage['onEngraved']] {
-  const [kept, setKept] = useState<ReturnType<typeof fitAtFirst> | null>(null);
-  const fit = room === null ? null : kept?.question === questionOf(room) ? kept : fitAtFirst(room);
-  const onEngraved = useCallback<PaperPage['onEngraved']>(
-    (engraved) => {
-      if (!room) return;
-      setKept((before) => {
-        const current = before?.question === questionOf(room) ? before : fitAtFirst(room);
-        return fitAfter(current, room, { ...engraved, zoom: shownZoom(engraved.zoom) });
-      });
-    },
-    [room],
-  );
-  return [fit?.zoom ?? 100, onEngraved];
-}
-
-function pageOf(
+export function pageOf(
   view: PaperView,
   widthPx: number,
   { zoom, labels, tracks }: Desk,

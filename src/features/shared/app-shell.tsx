@@ -18,10 +18,13 @@ import { useTakeFiles } from './use-take-files';
 import { useWelcome } from './use-welcome';
 
 /** Where music is engraved. */
-const ENGRAVED_PLACES: readonly string[] = ['/', '/bench', '/enter', '/atlas'];
+const ENGRAVED_PLACES: readonly string[] = ['/', '/bench', '/stand', '/enter', '/atlas'];
 
 /** Screens that fill the window and scroll in their parts: nothing of them is ever behind something else. */
-const FRAMED_PLACES: readonly string[] = ['/bench'];
+const FRAMED_PLACES: readonly string[] = ['/bench', '/stand'];
+
+/** Where there is nothing but music. */
+const BARE_PLACE = '/stand';
 
 /** What is around every screen: the places, undo, and the window as one large place to drop files on. */
 export function AppShell({ children }: { readonly children: ReactNode }) {
@@ -39,25 +42,29 @@ export function AppShell({ children }: { readonly children: ReactNode }) {
   const isFramed = FRAMED_PLACES.includes(path);
   return (
     <div className={isFramed ? 'flex h-dvh flex-col print:h-auto' : ''}>
-      <header className="print:hidden sticky top-0 z-30 flex h-12 shrink-0 items-center gap-2 border-b border-base-300 bg-base-100 px-4 max-sm:gap-1 max-sm:px-2">
-        <Link
-          href="/"
-          className="flex h-9 items-center gap-2 font-serif text-lg font-semibold whitespace-nowrap sm:mr-4"
-        >
-          <HandsGlyph left={[]} right={[1]} size={24} />
-          <span className="max-sm:sr-only">New Thumb</span>
-        </Link>
-        <Places />
-        <div className="ml-auto flex items-center gap-1">
-          <HistoryButtons />
-          <FileButton onFiles={take} />
-        </div>
-      </header>
+      {path === BARE_PLACE ? null : <Header onFiles={take} />}
       <StudioNotices />
       <main className={isFramed ? 'min-h-0 flex-1 overflow-y-auto print:overflow-visible' : ''}>
         {store === 'unreachable' ? <TroublePage what="The studio" onAgain={() => location.reload()} /> : children}
       </main>
       <DropPlace onFiles={take} />
     </div>
+  );
+}
+
+/** The places of the application, and what can be done from each of them. */
+function Header({ onFiles }: { readonly onFiles: (files: readonly File[]) => void }) {
+  return (
+    <header className="print:hidden sticky top-0 z-30 flex h-12 shrink-0 items-center gap-2 border-b border-base-300 bg-base-100 px-4 max-sm:gap-1 max-sm:px-2">
+      <Link href="/" className="flex h-9 items-center gap-2 font-serif text-lg font-semibold whitespace-nowrap sm:mr-4">
+        <HandsGlyph left={[]} right={[1]} size={24} />
+        <span className="max-sm:sr-only">New Thumb</span>
+      </Link>
+      <Places />
+      <div className="ml-auto flex items-center gap-1">
+        <HistoryButtons />
+        <FileButton onFiles={onFiles} />
+      </div>
+    </header>
   );
 }

@@ -34,10 +34,18 @@ interface EngravedPageProps {
   /** Whether the page moves so that what sounds now is seen. */
   readonly follows?: boolean;
   readonly onNote?: (id: string) => void;
-  /** Told the height of the highest system once they are engraved, in px, and the size at which they were. */
-  readonly onEngraved?: (engraved: { readonly zoom: number; readonly tallestPx: number }) => void;
+  /** So far beside a note head it is still meant, in px. A finger always has some. */
+  readonly reachPx?: number;
+  /** Told of the systems once they are there. */
+  readonly onEngraved?: (engraved: Engraved) => void;
   /** What is drawn over a system, in the units of its picture. It must keep its identity while it draws the same. */
   readonly overlay?: (system: EngravedSystem, index: number) => ReactNode;
+}
+
+/** What came of engraving a page at the size that the engraver was told: each system with its height in px and how many bars it has. */
+export interface Engraved {
+  readonly zoom: number;
+  readonly systems: readonly { readonly heightPx: number; readonly bars: number }[];
 }
 
 const NONE: readonly string[] = [];
@@ -73,6 +81,7 @@ export function EngravedPage({
   taken = NONE,
   sought,
   follows = false,
+  reachPx = 0,
   onNote,
   onEngraved,
   overlay,
@@ -104,7 +113,8 @@ export function EngravedPage({
       // What is in sight comes first; the rest follows a few at a time, so that nothing has to wait for it.
       const [first, ...rest] = batchesOf(places);
       for (const batch of [first, ...rest]) {
-        for (const at of batch) put.push(putSystem(places[at] as Element, answer.value[at] as EngravedSystem, at));
+        for (const at of batch)
+          put.push(putSystem(places[at] as HTMLElement, answer.value[at] as EngravedSystem, at, widthPx));
         const state = {
           page,
           widthPx,
@@ -143,9 +153,8 @@ export function EngravedPage({
   }, [follows, names]);
 
   const press = (event: MouseEvent): void => {
-    const path = event.nativeEvent.composedPath();
-    const note = path.find((place): place is Element => place instanceof Element && place.matches('g.note'));
-    if (note && onNote) onNote(note.id);
+    const note = onNote && noteAt(event, reachPx);
+    if (note) onNote(note.id);
   };
   const isShown = drawn.page === page && drawn.widthPx === widthPx && drawn.zoom === zoom;
   return (
@@ -160,12 +169,15 @@ export function EngravedPage({
   );
 }
 
-/** Tells how high the highest system came out once all are there. */
+/** Tells how the systems came out once all are there. */
 function useHeights(drawn: EngravedState, onEngraved: EngravedPageProps['onEngraved']): void {
   useEffect(() => {
     if (!drawn.isWhole || !onEngraved) return;
-    const heights = drawn.systems.map(({ system: { viewBox } }) => (viewBox[3] / viewBox[2]) * drawn.widthPx);
-    onEngraved({ zoom: drawn.zoom, tallestPx: Math.max(...heights) });
+    const systems = drawn.systems.map(({ system }) => ({
+      heightPx: heightPx(system, drawn.widthPx),
+      bars: system.bars.length,
+    }));
+    onEngraved({ zoom: drawn.zoom, systems });
   }, [drawn, onEngraved]);
 }
 
@@ -182,6 +194,11 @@ function useSought(holder: RefObject<HTMLElement | null>, sought: string | undef
   useEffect(() => {
     if (isWhole) seekAgain();
   }, [isWhole, widthPx, zoom]);
+}
+
+/** How high a system is on a page of this width. Unit: px. */
+function heightPx({ viewBox }: EngravedSystem, widthPx: number): number {
+  return (viewBox[3] / viewBox[2]) * widthPx;
 }
 
 function noMatter(): void {
@@ -219,7 +236,9 @@ function placesFor(paper: ShadowRoot, count: number): readonly Element[] {
   return places.slice(0, count);
 }
 
-function putSystem(place: Element, system: EngravedSystem, at: number): PutSystem {
+function putSystem(place: HTMLElement, system: EngravedSystem, at: number, widthPx: number): PutSystem {
+  // Out of sight it is not laid out, and takes as much room as it will in sight.
+  place.style.containIntrinsicBlockSize = `auto ${heightPx(system, widthPx)}px`;
   const [picture, over] = [...place.children] as [Element, Element];
   picture.innerHTML = system.svg;
   return { at, system, over };
@@ -237,6 +256,28 @@ function paperOf(holder: HTMLElement): ShadowRoot {
   style.replaceSync(ENGRAVING_STYLE);
   paper.adoptedStyleSheets = [style];
   return paper;
+}
+
+/** A finger covers so much beside what it points at. Unit: px. */
+const FINGER_PX = 24;
+
+/** The note that was pressed, or the nearest one within reach. */
+function noteAt(event: MouseEvent, reachPx: number): Element | null {
+  const { nativeEvent, clientX, clientY } = event;
+  const path = nativeEvent.composedPath();
+  const isPlace = (place: EventTarget): place is Element => place instanceof Element;
+  const exact = path.find((place) => isPlace(place) && place.matches('g.note')) as Element | undefined;
+  if (exact) return exact;
+  const isTouch = nativeEvent instanceof PointerEvent && nativeEvent.pointerType === 'touch';
+  const reach = Math.max(reachPx, isTouch ? FINGER_PX : 0);
+  const system = path.find((place) => isPlace(place) && place.matches('.system')) as Element | undefined;
+  if (reach === 0 || !system) return null;
+  const near = [...system.querySelectorAll('g.notehead')].map((head) => {
+    const { left, right, top, bottom } = head.getBoundingClientRect();
+    return { head, away: Math.hypot((left + right) / 2 - clientX, (top + bottom) / 2 - clientY) };
+  });
+  const nearest = near.toSorted((a, b) => a.away - b.away)[0];
+  return nearest && nearest.away <= reach ? nearest.head.closest('g.note') : null;
 }
 
 /** Scrolls to a note that is not seen: to its whole system where there is room for that. */

@@ -54,7 +54,7 @@ export function EffortPicture({ keys }: PictureProps) {
         <figcaption className="mb-1 text-sm text-secondary">
           Effort, from 0 for nothing to do. The numbers are in the table below.
         </figcaption>
-        <div className="h-72" aria-hidden>
+        <div className="h-72 overflow-hidden" aria-hidden>
           <ResponsiveContainer width="100%" height="100%">
             <BarChart data={data} margin={{ top: 4, right: 8, bottom: 4, left: -12 }} accessibilityLayer={false}>
               <CartesianGrid vertical={false} stroke="var(--color-base-300)" />
