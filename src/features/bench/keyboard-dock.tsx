@@ -5,6 +5,7 @@ import { ChevronLeft, ChevronRight } from 'lucide-react';
 import type { BenchView, HandNoteView, Moment } from '@/core/views';
 import { KEYBOARD_SIZES, type KeyboardSize } from '@/data';
 import type { Screen } from '@/features/shared/use-screen';
+import { useFootRoom } from '@/features/shared/use-foot-room';
 import { pianoSounder } from '@/features/shared/sound/sounder';
 import { KeyboardMap, keyboardRange, type OldFinger } from '@/features/shared/keyboard-map';
 import { PlayerBar, type PlayableBar } from './player-bar';
@@ -26,6 +27,8 @@ interface KeyboardDockProps {
 /** The keyboard at the foot of the Bench: both hands at the selected moment, or at the one that sounds. It is seen whole, as a strip, or not at all. */
 export const KeyboardDock = memo(function KeyboardDock(props: KeyboardDockProps) {
   const { view, at, chosen, player, reachMm, size, screen, onSize, onWalk } = props;
+  const foot = useRef<HTMLElement>(null);
+  useFootRoom(foot);
   const [shows, setShows] = useState<'before' | 'after'>('after');
   const range = useMemo(() => keyboardRange([...view.momentsBefore, ...view.momentsAfter]), [view]);
   const bars = useMemo(() => barsOf(view.momentsAfter), [view]);
@@ -40,6 +43,7 @@ export const KeyboardDock = memo(function KeyboardDock(props: KeyboardDockProps)
   const isFull = size === 'full';
   return (
     <section
+      ref={foot}
       aria-label="Keyboard map"
       data-role="foot"
       data-size={size}

@@ -1,9 +1,18 @@
 'use client';
 
-import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
+import {
+  createContext,
+  useCallback,
+  useContext,
+  useEffect,
+  useEffectEvent,
+  useMemo,
+  useState,
+  type ReactNode,
+} from 'react';
 import { CircleAlert, CircleCheck, X } from 'lucide-react';
 
-/** Something to tell the teacher. A trouble stays until it is put away; what went well leaves with the next message. */
+/** Something to tell the teacher. A trouble stays until it is put away; what went well leaves with the next message, or after a while. */
 export interface Message {
   readonly kind: 'done' | 'trouble';
   readonly text: string;
@@ -38,7 +47,7 @@ export function MessagesProvider({ children }: { readonly children: ReactNode })
   return (
     <MessagesContext.Provider value={value}>
       {children}
-      <div className="toast toast-end z-50 max-w-lg" role="status" aria-live="polite">
+      <div className="toast toast-end z-50 mb-(--foot) max-w-lg" role="status" aria-live="polite">
         {shown.map((message) => (
           <MessageBox key={message.number} message={message} onClose={() => putAway(message.number)} />
         ))}
@@ -47,12 +56,27 @@ export function MessagesProvider({ children }: { readonly children: ReactNode })
   );
 }
 
+/** So long it is seen that something went well; it stands in the history as well. Unit: ms. */
+const SEEN_MS = 6_000;
+
 function MessageBox({ message, onClose }: { readonly message: ShownMessage; readonly onClose: () => void }) {
   const isTrouble = message.kind === 'trouble';
+  const [isHeld, setHeld] = useState(false);
+  const close = useEffectEvent(onClose);
+  useEffect(() => {
+    if (isTrouble || isHeld) return;
+    const timer = setTimeout(close, SEEN_MS);
+    return () => clearTimeout(timer);
+  }, [isTrouble, isHeld]);
   const Icon = isTrouble ? CircleAlert : CircleCheck;
   return (
     <div
       data-message={message.kind}
+      // While it is being read it stays.
+      onPointerEnter={() => setHeld(true)}
+      onPointerLeave={() => setHeld(false)}
+      onFocus={() => setHeld(true)}
+      onBlur={() => setHeld(false)}
       className={`flex items-start gap-3 rounded-box border-2 bg-base-100 p-3 shadow-lg ${isTrouble ? 'border-error' : 'border-success'}`}
     >
       <Icon className={`mt-0.5 shrink-0 ${isTrouble ? 'text-error' : 'text-success'}`} size={20} aria-hidden />

@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { parseKey } from '@/core/pitch';
 import type { BenchView } from '@/core/views';
 import { change, type Desk, type PieceRecord, type PupilRecord, type Settings } from '@/data';
@@ -60,11 +60,7 @@ export function StandPiece({ piece, address, settings, desk, pupil }: StandPiece
   const turn = (by: 1 | -1): void => paper.turnTo(paper.at + by);
   const toggleBars = (): void => setBars(bars === 'shown' ? 'hidden' : 'shown');
   const togglePencil = (): void => setPencil(pencil === null ? 'ring' : null);
-  const resize = (by: 1 | -1): void => {
-    const others =
-      by > 0 ? SIZES.filter((size) => size > desk.stand) : SIZES.filter((size) => size < desk.stand).toReversed();
-    if (others[0] !== undefined) void change({ kind: 'note.desk', change: { stand: others[0] } });
-  };
+  const resize = useResizing(desk.stand);
   const shortcuts = standKeys({
     turn,
     turnToFirst: () => paper.turnTo(0),
@@ -105,21 +101,35 @@ export function StandPiece({ piece, address, settings, desk, pupil }: StandPiece
       ) : null}
       <PageView {...{ room, paper, view, player, desk, settings, onNote }} onTurn={turn} onMiddle={toggleBars} />
       {bars === 'shown' ? (
-        <div className="shrink-0 border-t border-base-300 bg-base-200 pt-1.5">
-          <div className="h-14">
-            {pencil !== null ? <PencilBar pencil={pencil} onPencil={setPencil} /> : null}
-            {pencil === null && ladder && view ? (
-              <KeyStrip ladder={ladder} chosen={view.toText} onChoose={goToKey} />
-            ) : null}
-            {pencil === null && !(ladder && view) ? (
-              <KeysOnTheWay progress={answers.progress} onStop={answers.stop} onGoOn={answers.goOn} />
-            ) : null}
-          </div>
-          <StandFoot paper={paper} player={player} onTurn={turn} onPlay={togglePlay} />
-        </div>
+        <StandFoot paper={paper} player={player} onTurn={turn} onPlay={togglePlay}>
+          {pencil !== null ? <PencilBar pencil={pencil} onPencil={setPencil} /> : null}
+          {pencil === null && ladder && view ? (
+            <KeyStrip ladder={ladder} chosen={view.toText} onChoose={goToKey} />
+          ) : null}
+          {pencil === null && !(ladder && view) ? (
+            <KeysOnTheWay progress={answers.progress} onStop={answers.stop} onGoOn={answers.goOn} />
+          ) : null}
+        </StandFoot>
       ) : null}
     </div>
   );
+}
+
+/** Makes the music larger or smaller. Presses in quick succession each go on from the one before, whether or not it is kept yet. */
+function useResizing(kept: number): (by: 1 | -1) => void {
+  const wanted = useRef(kept);
+  useEffect(() => {
+    wanted.current = kept;
+  }, [kept]);
+  return (by) => {
+    const [next] =
+      by > 0
+        ? SIZES.filter((size) => size > wanted.current)
+        : SIZES.filter((size) => size < wanted.current).toReversed();
+    if (next === undefined) return;
+    wanted.current = next;
+    void change({ kind: 'note.desk', change: { stand: next } });
+  };
 }
 
 /** Turns the pages while it plays, with the last note of each. */
