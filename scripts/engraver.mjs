@@ -37,6 +37,24 @@ function withoutProgram(script) {
   return apart.replace(STARTED, STREAMED);
 }
 
+/** The smallest score that has a sign among its text: a metronome mark. */
+const PROBE =
+  '<score-partwise version="4.0"><part-list><score-part id="P"><part-name/></score-part></part-list><part id="P"><measure number="1">' +
+  '<attributes><divisions>1</divisions><time><beats>4</beats><beat-type>4</beat-type></time><clef><sign>G</sign><line>2</line></clef></attributes>' +
+  '<direction><direction-type><metronome><beat-unit>quarter</beat-unit><per-minute>60</per-minute></metronome></direction-type></direction>' +
+  '<note><rest/><duration>4</duration><type>whole</type></note></measure></part></score-partwise>';
+
+/** The font of the signs that stand among text, as a style sheet. The engraver would put it into every picture; once in the document it serves all. */
+async function textFont() {
+  const [{ default: createModule }, { VerovioToolkit }] = [await import('verovio/wasm'), await import('verovio/esm')];
+  const toolkit = new VerovioToolkit(await createModule());
+  toolkit.setOptions({ font: 'Bravura', breaks: 'none', smuflTextFont: 'embedded' });
+  toolkit.loadData(PROBE);
+  const [rule] = /@font-face\s*\{[^}]*\}/.exec(toolkit.renderToSVG(1)) ?? [];
+  if (!rule) throw new Error(`verovio ${version} has no font for text that scripts/engraver.mjs knows of.`);
+  return rule.replaceAll('&quot;', '"').replaceAll('&amp;', '&');
+}
+
 /** The program, as the package itself hands it to be started. */
 async function program() {
   const { instantiate } = WebAssembly;
@@ -65,6 +83,7 @@ if (!isMade()) {
   rmSync(ALL, { recursive: true, force: true });
   mkdirSync(TO, { recursive: true });
   writeFileSync(join(TO, 'verovio.mjs'), withoutProgram(readFileSync(SCRIPT, 'utf8')));
+  writeFileSync(join(TO, 'text-font.css'), await textFont());
   // Kept as it is sent: the server need not press it together each time (see next.config.ts).
   writeFileSync(join(TO, 'verovio.wasm'), gzipSync(await program()));
 }

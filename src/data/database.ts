@@ -52,8 +52,10 @@ export const STORES: readonly { readonly version: number; readonly stores: Reado
     { version: 6, stores: { journal: null, steps: null, pending: null, finds: null } },
   ];
 
+export const DATABASE_NAME = 'new-thumb';
+
 /** Opens the studio's database, and brings up what an older version left. */
-export function openDatabase(name = 'new-thumb'): StudioDatabase {
+export function openDatabase(name = DATABASE_NAME): StudioDatabase {
   const database = new Dexie(name) as StudioDatabase;
   for (const { version, stores } of STORES) {
     const opened = database.version(version).stores({ ...stores });

@@ -13,14 +13,15 @@ export { fitName, fitStamp } from './fits';
 export type { KeptFit } from './fit-bytes';
 export type { SetAside } from './reading';
 export { editionAfter, isEntered } from './records/edition';
-export { KEYBOARD_SIZES, decidedSchema, pupilSchema } from './records/records';
-export type { Desk, KeyboardSize, NewPiece, PieceRecord, PupilRecord, Settings } from './records/records';
+export { KEYBOARD_SIZES, MOST_TAG_LETTERS, SHELF_ORDERS, decidedSchema, pupilSchema } from './records/records';
+export type { Desk, KeyboardSize, NewPiece, PieceRecord, PupilRecord, Settings, ShelfOrder } from './records/records';
 export { shelfFits } from './shelf-fits';
 export {
   change,
   compareWithStudio,
   editsAfter,
   fileText,
+  hasStudio,
   isFirstVisit,
   keepInFile,
   onRefusal,

@@ -2,7 +2,7 @@
 
 import { useSyncExternalStore } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { openDatabase, type StudioDatabase } from './database';
+import { DATABASE_NAME, openDatabase, type StudioDatabase } from './database';
 import { askToPersist } from './device/browser-store';
 import {
   allowKeptFile,
@@ -107,6 +107,12 @@ const TAB = 'new-thumb-tab';
 let hasAsked = false;
 
 /** Whether nothing was ever kept in this browser. */
+/** Whether this browser has a studio, as far as can be told without opening it: yes where it cannot. */
+export async function hasStudio(): Promise<boolean> {
+  const all = await indexedDB.databases?.().catch(() => null);
+  return !all || all.some(({ name }) => name === DATABASE_NAME);
+}
+
 export async function isFirstVisit(): Promise<boolean> {
   const database = studioDatabase();
   return (await database.kept.get('settings')) === undefined && (await database.pieces.count()) === 0;

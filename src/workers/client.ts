@@ -9,6 +9,7 @@ import type { StoreService } from './store-service';
 import { supervised } from './supervised';
 
 const CORE_QUESTIONS = [
+  'ready',
   'bringIn',
   'regrid',
   'shelf',
@@ -39,7 +40,7 @@ const ENTRY_QUESTIONS = [
   'undoOrRedoKept',
   'played',
 ] as const satisfies readonly (keyof EntryService)[];
-const ENGRAVE_QUESTIONS = ['engrave', 'textFont'] as const satisfies readonly (keyof EngraveService)[];
+const ENGRAVE_QUESTIONS = ['ready', 'engrave'] as const satisfies readonly (keyof EngraveService)[];
 
 const core = supervised<CoreService>(
   startWorker(() => new Worker(new URL('./core.worker', import.meta.url), { type: 'module' })),

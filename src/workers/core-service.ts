@@ -220,6 +220,7 @@ function coreService(): CoreService {
         ),
       );
     },
+    ready: () => ({ ok: true, value: null }),
     plannerDiffers: (key, player) =>
       answer(
         mapped(keyNamed(key), (found) =>

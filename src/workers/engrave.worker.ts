@@ -1,5 +1,4 @@
 import { expose } from 'comlink';
-import { childElements, parseXml, textOf } from '@/core/xml';
 import { engravedSystem } from './engraved-places';
 import { asWideAs, readPicture, trueToScale } from './picture';
 import { stayAlive } from './alive';
@@ -63,25 +62,6 @@ async function engrave(page: EngravingPage, layout: EngraveLayout): Promise<Answ
   }
 }
 
-/** The smallest score that has a sign among its text: a metronome mark. */
-const PROBE =
-  '<score-partwise version="4.0"><part-list><score-part id="P"><part-name/></score-part></part-list><part id="P"><measure number="1">' +
-  '<attributes><divisions>1</divisions><time><beats>4</beats><beat-type>4</beat-type></time><clef><sign>G</sign><line>2</line></clef></attributes>' +
-  '<direction><direction-type><metronome><beat-unit>quarter</beat-unit><per-minute>60</per-minute></metronome></direction-type></direction>' +
-  '<note><rest/><duration>4</duration><type>whole</type></note></measure></part></score-partwise>';
-
-/** The font of the signs that stand among text, as a rule for a style sheet. The engraver would put it into every
- * picture; once in the document it serves all of them. Empty where the engraver has none. */
-async function textFont(): Promise<Answer<string>> {
-  const toolkit = await starting;
-  toolkit.setOptions({ ...HOUSE_STYLE, breaks: 'none', smuflTextFont: 'embedded' });
-  const svg = toolkit.loadData(PROBE) ? toolkit.renderToSVG(1) : '';
-  const read = parseXml(svg);
-  const style = read.ok ? childElements(read.value.root, 'style').map(textOf).join('') : '';
-  const from = style.indexOf('@font-face');
-  return { ok: true, value: from < 0 ? '' : style.slice(from, style.indexOf('}', from) + 1) };
-}
-
 /** The release of the engraver whose pictures we know. Another one may do as well; where its pictures are others, it is said. */
 const KNOWN_RELEASE = '6.3.0';
 
@@ -128,5 +108,10 @@ const HOUSE_STYLE = {
   fingeringScale: 1,
 };
 
-expose(guarded<EngraveService>({ engrave, textFont }));
+async function ready(): Promise<Answer<null>> {
+  await starting;
+  return { ok: true, value: null };
+}
+
+expose(guarded<EngraveService>({ engrave, ready }));
 stayAlive();

@@ -74,6 +74,8 @@ export interface Performances {
 
 /** What the core worker does. Every question is answered with a value. */
 export interface CoreService {
+  /** Answered once the worker is there: a screen that will soon have questions starts it before it has any. */
+  ready(): Answer<null>;
   /** Reads the bytes of a dropped file and gives back its pieces as MusicXML, each once it is known to be one. */
   bringIn(bytes: Uint8Array): Answer<readonly Answer<BroughtPiece>[]>;
   /** Reads a MIDI file again with its rhythm set to another grid, in parts of a quarter; null finds one. */
@@ -201,8 +203,8 @@ export interface EngraveService {
     page: EngravingPage,
     layout: EngraveLayout,
   ): Answer<readonly EngravedSystem[]> | Promise<Answer<readonly EngravedSystem[]>>;
-  /** The font of the signs among text, as a rule for a style sheet. */
-  textFont(): Answer<string> | Promise<Answer<string>>;
+  /** Answered once the worker is there: a screen that will soon have pages starts the engraver before it has any. */
+  ready(): Answer<null> | Promise<Answer<null>>;
 }
 
 /** `breaks`: as the page says, or none (one long line). */

@@ -59,6 +59,8 @@ type Chance = ReturnType<typeof chance>;
 export const MAY_CHANGE: { readonly [Kind in Command['kind']]: readonly RegExp[] } = {
   'piece.add': [/^pieces\/\w+$/],
   'piece.remove': [/^pieces\/\w+$/],
+  'piece.tag': [/^pieces\/\w+\/tags$/],
+  'piece.place': [/^pieces\/\w+\/place$/],
   'piece.part': [/^pieces\/\w+\/part$/],
   'piece.own-key': [/^pieces\/\w+\/(ownKey|lastKey)$/],
   'piece.respell': [/^pieces\/\w+\/respelled$/],
@@ -79,6 +81,7 @@ export const MAY_CHANGE: { readonly [Kind in Command['kind']]: readonly RegExp[]
   'studio.take-in': [/^(pieces|pupils|plan|answers|aside)\//, /^kept\/(settings|carried|desk)/],
   'aside.delete': [/^aside\//],
   'note.key': [/^pieces\/\w+\/lastKey$/],
+  'note.used': [/^pieces\/\w+\/usedAt$/],
   'note.desk': [/^kept\/desk/],
   'note.find': [/^answers\//],
   'note.saved': [/^kept\/saved/],
@@ -102,6 +105,10 @@ async function anyCommand(world: World, { below, of }: Chance, made: number): Pr
       };
     case 'piece.remove':
       return { kind, id };
+    case 'piece.tag':
+      return { kind, id, tag: of(['recital', 'rote', 'spring']), as: of(['put', 'taken']) };
+    case 'piece.place':
+      return { kind, id, place: of(['shelf', 'archive']) };
     case 'piece.part':
       return { kind, id, part: of(['P1', 'P2']) };
     case 'piece.own-key':
@@ -173,6 +180,8 @@ async function anyCommand(world: World, { below, of }: Chance, made: number): Pr
       return { kind, place: { table: 'aside', id: 'odd' }, field: [], value: null };
     case 'note.key':
       return { kind, id, key: of(['D-major', 'G-major']) };
+    case 'note.used':
+      return { kind, id, atMs: made };
     case 'note.desk':
       return { kind, change: { zoom: 50 + below(100) } };
     case 'note.find':

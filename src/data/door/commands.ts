@@ -10,6 +10,8 @@ import type { RecordPlace } from './history-records';
 export type EditCommand =
   | { readonly kind: 'piece.add'; readonly pieces: readonly NewPiece[] }
   | { readonly kind: 'piece.remove'; readonly id: string }
+  | { readonly kind: 'piece.tag'; readonly id: string; readonly tag: string; readonly as: 'put' | 'taken' }
+  | { readonly kind: 'piece.place'; readonly id: string; readonly place: PieceRecord['place'] }
   | { readonly kind: 'piece.part'; readonly id: string; readonly part: string }
   | { readonly kind: 'piece.own-key'; readonly id: string; readonly ownKey: string | null }
   /** `entry` is a respelling as it is kept; `as`: under the other letter, or as the key has it. */
@@ -104,6 +106,7 @@ export interface EnteredChange {
 /** What is noted without being an edit: nobody would take it back. */
 export type NoteCommand =
   | { readonly kind: 'note.key'; readonly id: string; readonly key: string }
+  | { readonly kind: 'note.used'; readonly id: string; readonly atMs: number }
   | { readonly kind: 'note.desk'; readonly change: Partial<Desk> }
   | { readonly kind: 'note.find'; readonly find: Omit<FindRecord, 'form'> }
   | { readonly kind: 'note.saved'; readonly atMs: number }

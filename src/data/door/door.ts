@@ -37,6 +37,7 @@ export async function runCommand(
       case 'piece.enter':
         return enter(database, command, attribution);
       case 'note.key':
+      case 'note.used':
       case 'note.desk':
       case 'note.find':
       case 'note.saved':

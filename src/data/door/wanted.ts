@@ -27,6 +27,10 @@ export async function wantedBy(view: StudioView, command: EditCommand | NoteComm
       return addable(view, command.pieces.map(newPiece));
     case 'piece.remove':
       return removal(view, { table: 'pieces', id: command.id });
+    case 'piece.tag':
+      return ok([ofPiece(command.id, ['tags', command.tag], command.as === 'put' ? command.tag : undefined)]);
+    case 'piece.place':
+      return ok([ofPiece(command.id, ['place'], command.place)]);
     case 'piece.part':
       return ok([ofPiece(command.id, ['part'], command.part)]);
     case 'piece.own-key':
@@ -76,6 +80,8 @@ export async function wantedBy(view: StudioView, command: EditCommand | NoteComm
       return withoutUnclear(view, command);
     case 'note.key':
       return ok([ofPiece(command.id, ['lastKey'], command.key)]);
+    case 'note.used':
+      return ok([ofPiece(command.id, ['usedAt'], command.atMs)]);
     case 'note.desk':
       return ok(ofKept('desk', command.change));
     case 'note.find':

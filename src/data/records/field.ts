@@ -11,6 +11,7 @@ type Plain = Readonly<Record<string, unknown>>;
  * their keys, so that taking an entry out and putting it back gives the same list. */
 const KEYED_LISTS: Readonly<Record<string, (entry: unknown) => string | null>> = {
   respelled: (entry) => (typeof entry === 'string' ? entry : null),
+  tags: (entry) => (typeof entry === 'string' ? entry : null),
   'decided/fingers': (entry) => keyFrom(entry, ['pupil', 'key', 'note']),
   'decided/aside': (entry) => keyFrom(entry, ['pupil', 'key', 'flag']),
   'decided/marks': (entry) => keyFrom(entry, ['pupil', 'key', 'kind', 'note']),
@@ -51,7 +52,9 @@ function placed(at: Held, field: Field, value: Held, path: Field): { readonly re
   const [name, ...rest] = field;
   if (name === undefined) return { record: value };
   const keyOf = KEYED_LISTS[path.join('/')];
-  if (keyOf) return Array.isArray(at) && rest.length === 0 ? { record: withEntry(at, name, value, keyOf) } : null;
+  // A list that a record was written before is empty.
+  const list = at === undefined ? [] : at;
+  if (keyOf) return Array.isArray(list) && rest.length === 0 ? { record: withEntry(list, name, value, keyOf) } : null;
   if (!isPlain(at)) return null;
   const inner = placed(at[name], rest, value, [...path, name]);
   if (!inner) return null;

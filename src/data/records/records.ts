@@ -36,6 +36,9 @@ export const FORM = 5;
 
 const form = number().integer().min(1);
 
+/** A tag is a word or two. */
+export const MOST_TAG_LETTERS = 40;
+
 /** A piece as it is kept. `musicXml` is the file as it was brought in; what the teacher chose stands beside it. */
 export const pieceRecordSchema = object({
   id: string().required(),
@@ -59,6 +62,12 @@ export const pieceRecordSchema = object({
   /** What was doubtful when the file was read, in words. */
   remarks: array(object({ message: string().required(), bar: string() })).required(),
   decided: decidedSchema.required(),
+  /** Words that the teacher put on the card, to find it by. */
+  tags: array(string().trim().required().max(MOST_TAG_LETTERS)).required(),
+  /** On the shelf, or put away in the archive. */
+  place: mixed<'shelf' | 'archive'>().oneOf(['shelf', 'archive']).required(),
+  /** When it was opened last; null where it never was. */
+  usedAt: number().nullable().defined(),
   /** Names this state of the music: another with every change of `musicXml`, never used twice. None where the music never changed. */
   edition: string().nullable().defined(),
 });
@@ -76,6 +85,9 @@ const USUAL_PIECE = {
   respelled: [],
   remarks: [],
   decided: NOTHING_DECIDED,
+  tags: [],
+  place: 'shelf' as const,
+  usedAt: null,
   edition: null,
 };
 
@@ -83,11 +95,13 @@ export const PIECE: Shape<PieceRecord> = { schema: pieceRecordSchema, usual: USU
 
 /** A piece that comes onto the shelf: what is left out is what is usual. */
 export type NewPiece = Pick<PieceRecord, 'id' | 'origin' | 'fileName' | 'musicXml' | 'addedAt'> &
-  Partial<Pick<PieceRecord, 'lastKey' | 'ownKey' | 'part' | 'respelled' | 'remarks' | 'decided' | 'midi' | 'beside'>>;
+  Partial<
+    Pick<PieceRecord, 'tags' | 'lastKey' | 'ownKey' | 'part' | 'respelled' | 'remarks' | 'decided' | 'midi' | 'beside'>
+  >;
 
 /** A new piece with everything that a record has. */
 export function pieceRecord(piece: NewPiece): PieceRecord {
-  const { respelled, decided, ...rest } = { ...USUAL_PIECE, ...definedOf(piece) };
+  const { respelled, tags, decided, ...rest } = { ...USUAL_PIECE, ...definedOf(piece) };
   const { fingers, aside, marks } = decided;
   const ordered = {
     fingers: inKeyOrder(['decided', 'fingers'], fingers),
@@ -97,6 +111,7 @@ export function pieceRecord(piece: NewPiece): PieceRecord {
   return {
     ...rest,
     respelled: inKeyOrder(['respelled'], respelled) as string[],
+    tags: inKeyOrder(['tags'], tags) as string[],
     decided: { ...decided, ...ordered } as Decided,
   };
 }
@@ -188,6 +203,10 @@ export type FitPack = InferType<typeof fitPackSchema>;
 export const KEYBOARD_SIZES = ['full', 'strip', 'away'] as const;
 export type KeyboardSize = (typeof KEYBOARD_SIZES)[number];
 
+/** Orders of the shelf: as pieces came onto it, or by something that a teacher looks for. */
+export const SHELF_ORDERS = ['added', 'title', 'key', 'level', 'used'] as const;
+export type ShelfOrder = (typeof SHELF_ORDERS)[number];
+
 /** How the desk was left: no edit, and nothing to undo. */
 const deskSchema = object({
   /** The pupil chosen last; null for any hand. */
@@ -212,6 +231,10 @@ const deskSchema = object({
   tools: mixed<'open' | 'folded'>().oneOf(['open', 'folded']).required(),
   /** How large the music is on the music stand, in per cent. */
   stand: number().integer().min(50).max(250).required(),
+  /** How the cards of the shelf are ordered. */
+  shelfOrder: mixed<ShelfOrder>()
+    .oneOf([...SHELF_ORDERS])
+    .required(),
 });
 export type Desk = InferType<typeof deskSchema>;
 
@@ -226,6 +249,7 @@ export const USUAL_DESK: Desk = {
   beside: 'open',
   tools: 'folded',
   stand: 130,
+  shelfOrder: 'added',
 };
 
 export const DESK: Shape<Desk> = { schema: deskSchema, usual: USUAL_DESK };

@@ -23,6 +23,7 @@ const DESK: Desk = {
   beside: 'open',
   tools: 'folded',
   stand: 130,
+  shelfOrder: 'added',
 };
 
 /** The keys, and what they were heard to do. */

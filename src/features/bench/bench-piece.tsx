@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { parseKey } from '@/core/pitch';
 import type { Desk, PieceRecord, PupilRecord, Settings } from '@/data';
 import { ScreenKeys } from '@/features/shared/key-help';
+import { useNotedUse } from '@/features/shared/use-noted-use';
 import type { BenchAddress } from './bench-address';
 import { BenchHead } from './bench-head';
 import { benchKeys } from './bench-keys';
@@ -37,6 +38,7 @@ interface BenchPieceProps {
 /** One piece on the Bench: what is asked of the core, what the teacher is at, and the parts of the screen that show it. */
 export function BenchPiece({ piece, address, settings, desk, pupils, pupil }: BenchPieceProps) {
   const router = useRouter();
+  useNotedUse(piece.id);
   const layout = useLayout(desk);
   const { screen, beside } = layout;
   const [column, body, paper] = usePaperPage({ piece, pupil, key: address.key, desk, screen });

@@ -5,6 +5,7 @@ import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react'
 import type { Hand } from '@/core/score';
 import type { Desk, PieceRecord, Settings } from '@/data';
 import { columnsFor } from '@/features/shared/paper-size';
+import { useNotedUse } from '@/features/shared/use-noted-use';
 import { useWidth } from '@/features/shared/use-size';
 import { AbcPanel } from './abc-panel';
 import { AskBox, type Asked } from './ask-box';
@@ -32,6 +33,7 @@ const NO_KEYS: Settings['entryKeys'] = [];
 /** Entering a piece, and changing it: paper, keys, hands, and all that was done. */
 export function EntryPiece({ piece, settings, desk }: EntryPieceProps) {
   const router = useRouter();
+  useNotedUse(piece.id);
   const paper = useRef<HTMLDivElement>(null);
   const width = useWidth(paper);
   const { view, tracks, trouble, isKept, notice, press, take, flush } = useEntering(

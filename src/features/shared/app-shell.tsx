@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useEffect, type ReactNode } from 'react';
 import { useStoreState } from '@/data';
+import { coreWorker, engraveWorker } from '@/workers/client';
 import { openConsoleDoor } from './console-door';
 import { DropPlace } from './drop-place';
 import { FileButton } from './file-button';
@@ -35,7 +36,10 @@ export function AppShell({ children }: { readonly children: ReactNode }) {
   const isEngraved = ENGRAVED_PLACES.includes(path);
   useEffect(() => {
     // Elsewhere the engraver would only take a core away from other work.
-    if (isEngraved) void layOutTextFont();
+    if (!isEngraved) return;
+    void engraveWorker().ready();
+    void coreWorker().ready();
+    layOutTextFont();
   }, [isEngraved]);
   useEffect(openConsoleDoor, []);
   useWelcome();

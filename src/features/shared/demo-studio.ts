@@ -3,9 +3,11 @@
 import { array, object, string } from 'yup';
 import { pupilSchema, type NewPiece, type PupilRecord } from '@/data';
 
-const indexSchema = object({
+const demoSchema = object({
   studio: string().required(),
-  pieces: array(object({ id: string().required(), shows: string().required() })).required(),
+  pieces: array(
+    object({ id: string().required(), shows: string().required(), musicXml: string().required() }),
+  ).required(),
   pupils: array(pupilSchema).required(),
 });
 
@@ -17,21 +19,17 @@ export interface DemoStudio {
 
 /** Loads the demo studio, which is shipped with the application. */
 export async function loadDemoStudio(): Promise<DemoStudio> {
-  const index = indexSchema.validateSync(await (await shipped('/demo/index.json')).json());
-  const pieces = await Promise.all(
-    index.pieces.map(async ({ id }, i) => ({
+  const response = await fetch('/demo-studio');
+  if (!response.ok) throw new Error('the demo studio is missing from the build');
+  const { pieces, pupils } = demoSchema.validateSync(await response.json());
+  return {
+    pieces: pieces.map(({ id, musicXml }, i) => ({
       id,
-      origin: 'demo' as const,
+      origin: 'demo',
       fileName: `${id}.musicxml`,
-      musicXml: await (await shipped(`/demo/${id}.musicxml`)).text(),
+      musicXml,
       addedAt: i,
     })),
-  );
-  return { pieces, pupils: index.pupils };
-}
-
-async function shipped(address: string): Promise<Response> {
-  const response = await fetch(address);
-  if (!response.ok) throw new Error(`${address} is missing from the build`);
-  return response;
+    pupils,
+  };
 }

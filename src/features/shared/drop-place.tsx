@@ -1,9 +1,12 @@
 'use client';
 
 import { useEffect, useState } from 'react';
+import { droppedFiles } from './dropped-files';
+import { useMessages } from './messages';
 
 /** Makes the whole window a place to drop files on, and shows so while files are dragged over it. */
 export function DropPlace({ onFiles }: { readonly onFiles: (files: readonly File[]) => void }) {
+  const { say } = useMessages();
   const [isDragging, setDragging] = useState(false);
   useEffect(() => {
     const over = (event: DragEvent): void => {
@@ -17,7 +20,17 @@ export function DropPlace({ onFiles }: { readonly onFiles: (files: readonly File
     const drop = (event: DragEvent): void => {
       event.preventDefault();
       setDragging(false);
-      onFiles([...(event.dataTransfer?.files ?? [])]);
+      void droppedFiles(event.dataTransfer).then(
+        ({ files, passedOver }) => {
+          if (passedOver > 0)
+            say({
+              kind: 'done',
+              text: `${passedOver} ${passedOver === 1 ? 'file' : 'files'} of the folder passed over: no MusicXML, ABC or MIDI.`,
+            });
+          if (files.length > 0) onFiles(files);
+        },
+        () => say({ kind: 'trouble', text: 'The folder could not be read.', hint: 'Drop the files themselves.' }),
+      );
     };
     window.addEventListener('dragover', over);
     window.addEventListener('dragleave', leave);
@@ -27,7 +40,7 @@ export function DropPlace({ onFiles }: { readonly onFiles: (files: readonly File
       window.removeEventListener('dragleave', leave);
       window.removeEventListener('drop', drop);
     };
-  }, [onFiles]);
+  }, [onFiles, say]);
   if (!isDragging) return null;
   return (
     <div

@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import { useSettled } from './use-settled';
 
 const PLACES = [
   { href: '/', name: 'Shelf' },
@@ -14,12 +15,14 @@ const PLACES = [
 /** The places of the application, and which one this is. */
 export function Places() {
   const path = usePathname();
+  const isSettled = useSettled();
   return (
     <nav aria-label="Places" className="flex min-w-0 gap-1 max-sm:gap-0 max-sm:overflow-x-auto">
       {PLACES.map(({ href, name }) => (
         <Link
           key={href}
           href={href}
+          prefetch={isSettled ? 'auto' : false}
           aria-current={
             path === href || (path === '/enter' && href === '/bench') || (path === '/fit' && href === '/')
               ? 'page'

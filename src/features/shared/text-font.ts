@@ -1,16 +1,14 @@
 'use client';
 
-import { engraveWorker } from '@/workers/client';
-
 const ID = 'engraving-text-font';
 
-/** Puts the font of the signs among engraved text (a note in a metronome mark) into the document, once. Asking for it
- * also starts the engraver before the first page is there. */
-export async function layOutTextFont(): Promise<void> {
-  const rule = await engraveWorker().textFont();
-  if (!rule.ok || document.getElementById(ID)) return;
-  const style = document.createElement('style');
-  style.id = ID;
-  style.textContent = rule.value;
-  document.head.append(style);
+/** Puts the font of the signs among engraved text (a note in a metronome mark) into the document, once. scripts/engraver.mjs takes it out of the
+ * engraver, so that no page has to wait for it. */
+export function layOutTextFont(): void {
+  if (document.getElementById(ID)) return;
+  const sheet = document.createElement('link');
+  sheet.id = ID;
+  sheet.rel = 'stylesheet';
+  sheet.href = `${process.env['NEXT_PUBLIC_ENGRAVER']}/text-font.css`;
+  document.head.append(sheet);
 }

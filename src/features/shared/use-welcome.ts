@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect } from 'react';
-import { change, isFirstVisit } from '@/data';
+import { change, hasStudio, isFirstVisit } from '@/data';
 import { loadDemoStudio } from './demo-studio';
 import { useMessages } from './messages';
 
@@ -16,7 +16,10 @@ export function useWelcome(): void {
         hint: 'Reload the page; your own pieces are not touched.',
       });
     const welcome = async (): Promise<void> => {
-      if (await isFirstVisit()) await change({ kind: 'note.first-visit', ...(await loadDemoStudio()) });
+      // Where there is no studio yet the demo comes in while one is made.
+      const early = (await hasStudio()) ? null : loadDemoStudio();
+      early?.catch(() => undefined);
+      if (await isFirstVisit()) await change({ kind: 'note.first-visit', ...(await (early ?? loadDemoStudio())) });
     };
     welcome().catch(tell);
   }, [say]);

@@ -1,19 +1,27 @@
 'use client';
 
 import Link from 'next/link';
-import { PencilLine, Trash2 } from 'lucide-react';
+import { memo } from 'react';
+import { Archive, ArchiveRestore, PencilLine, Trash2 } from 'lucide-react';
 import type { ShelfView } from '@/core/views';
 import { change, type PieceRecord } from '@/data';
 import { EngravedPage } from '@/features/shared/engraved-page';
 import { HandsGlyph } from '@/features/shared/hand-glyph';
 import { useMessages } from '@/features/shared/messages';
 import { SeverityMark } from '@/features/shared/severity-mark';
+import { CardTags } from './card-tags';
 import type { PieceFacts } from './use-piece-facts';
 
 const OPENING_LAYOUT = { widthPx: 380, zoom: 34, breaks: 'none' } as const;
 
+interface PieceCardProps {
+  readonly piece: PieceRecord;
+  readonly facts: PieceFacts | undefined;
+  readonly allTags: readonly string[];
+}
+
 /** A piece on the shelf: its opening, its key, its hands, and what stands in the way of it. */
-export function PieceCard({ piece, facts }: { readonly piece: PieceRecord; readonly facts: PieceFacts | undefined }) {
+export const PieceCard = memo(function PieceCard({ piece, facts, allTags }: PieceCardProps) {
   const view = facts?.view ?? null;
   const title = view?.title || piece.fileName;
   const { say } = useMessages();
@@ -29,7 +37,7 @@ export function PieceCard({ piece, facts }: { readonly piece: PieceRecord; reado
       <div className="flex items-start gap-3 px-4 pt-3">
         <div className="min-w-0 flex-1">
           <h2 className="truncate text-lg font-semibold">
-            <Link href={address} className="after:absolute after:inset-0">
+            <Link href={address} prefetch={false} className="after:absolute after:inset-0">
               {title}
             </Link>
           </h2>
@@ -47,8 +55,20 @@ export function PieceCard({ piece, facts }: { readonly piece: PieceRecord; reado
         ) : null}
       </div>
       <div className="mt-auto flex items-end gap-2 px-4 pb-3">
-        <div className="min-w-0 flex-1 text-sm">{view ? <Standing view={view} /> : null}</div>
+        <div className="min-w-0 flex-1 text-sm">
+          {view ? <Standing view={view} /> : null}
+          {piece.tags.length > 0 ? (
+            <p className="truncate text-xs text-secondary" data-role="tags">
+              {piece.tags.join(' · ')}
+            </p>
+          ) : null}
+        </div>
+        <div className="relative z-10 flex">
+          <CardTags piece={piece} title={title} allTags={allTags} />
+          <PlaceButton piece={piece} title={title} />
+        </div>
         <Link
+          prefetch={false}
           className="btn btn-ghost btn-sm btn-square relative z-10 size-9"
           href={enterAddress(piece.id)}
           aria-label={`Enter or change notes of “${title}”`}
@@ -73,6 +93,37 @@ export function PieceCard({ piece, facts }: { readonly piece: PieceRecord; reado
         </button>
       </div>
     </li>
+  );
+});
+
+/** Puts a piece away that is not needed now, and back. */
+function PlaceButton({ piece, title }: Pick<PieceCardProps, 'piece'> & { readonly title: string }) {
+  const { say } = useMessages();
+  const isAway = piece.place === 'archive';
+  const words = isAway ? `Put “${title}” back on the shelf` : `Put “${title}” into the archive`;
+  const Icon = isAway ? ArchiveRestore : Archive;
+  const put = async (): Promise<void> => {
+    const fault = await change(
+      { kind: 'piece.place', id: piece.id, place: isAway ? 'shelf' : 'archive' },
+      isAway ? `“${title}” back on the shelf` : `“${title}” put into the archive`,
+    );
+    if (fault) return;
+    say(
+      isAway
+        ? { kind: 'done', text: `“${title}” is back on the shelf.` }
+        : { kind: 'done', text: `“${title}” is in the archive.`, hint: 'The shelf shows it under “In the archive”.' },
+    );
+  };
+  return (
+    <button
+      type="button"
+      className="btn btn-ghost btn-sm btn-square size-9"
+      aria-label={words}
+      title={isAway ? 'Back on the shelf' : 'Into the archive'}
+      onClick={() => void put()}
+    >
+      <Icon size={16} aria-hidden />
+    </button>
   );
 }
 

@@ -3,20 +3,24 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useRef, useState } from 'react';
-import { ArrowRight, Hand, Plus, Search } from 'lucide-react';
-import { change, usePieces } from '@/data';
+import { ArrowRight, Hand, Plus } from 'lucide-react';
+import { change, useDesk, usePieces, type PieceRecord } from '@/data';
 import { loadDemoStudio } from '@/features/shared/demo-studio';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { useMessages } from '@/features/shared/messages';
+import { useSame } from '@/features/shared/use-same';
+import { CardGrid } from './card-grid';
 import { NewPiece } from './new-piece';
-import { PieceCard } from './piece-card';
+import { tagsOf, wantedPieces } from './shelf-order';
+import { ShelfTools, type Asked } from './shelf-tools';
 import { usePieceFacts } from './use-piece-facts';
 
-/** The pieces, with words to find them by. */
+/** The pieces, with words, tags and orders to find them by. */
 export function Shelf() {
   const pieces = usePieces();
-  const facts = usePieceFacts(pieces);
-  const [words, setWords] = useState('');
+  const desk = useDesk();
+  const [facts, onSeen] = usePieceFacts(pieces);
+  const [asked, setAsked] = useState<Asked>({ words: '', tag: null, place: 'shelf' });
   const [isBeginning, setBeginning] = useState(false);
   const router = useRouter();
   const search = useRef<HTMLInputElement>(null);
@@ -28,67 +32,66 @@ export function Shelf() {
     ],
     [router],
   );
-  const found = useMemo(() => {
-    const wanted = words.toLocaleLowerCase().split(/\s+/).filter(Boolean);
-    return (pieces ?? []).filter((piece) =>
-      wanted.every((word) => (facts.get(piece.id)?.words ?? piece.fileName.toLocaleLowerCase()).includes(word)),
-    );
-  }, [pieces, facts, words]);
+  const order = desk?.shelfOrder ?? 'added';
+  const found = useMemo(() => wantedPieces(pieces ?? [], facts, { ...asked, order }), [pieces, facts, asked, order]);
+  const tags = useMemo(() => tagsOf(pieces ?? []), [pieces]);
+  const tagNames = useSame([...tags.keys()]);
 
   if (!pieces) return <p className="p-8">Opening the shelf …</p>;
+  const here = pieces.filter(({ place }) => place === asked.place).length;
   const hasDemo = pieces.some(({ origin }) => origin === 'demo');
+  const isPlain = asked.words === '' && asked.tag === null && asked.place === 'shelf';
   return (
     <div className="mx-auto max-w-7xl px-4 py-5">
       <ScreenKeys keys={keys} />
-      <div className="mb-4 flex flex-wrap items-center gap-4">
+      <div className="mb-4 flex flex-wrap items-center gap-x-3 gap-y-2">
         <h1 className="text-2xl font-semibold">Shelf</h1>
         {pieces.length > 0 ? (
-          <label className="input input-sm h-9 w-72">
-            <Search size={16} aria-hidden />
-            <input
-              ref={search}
-              type="search"
-              placeholder="Title, key or what it trains"
-              aria-label="Find a piece"
-              value={words}
-              onChange={(event) => setWords(event.target.value)}
+          <>
+            <ShelfTools
+              {...{ search, asked, tags, order }}
+              archived={pieces.length - countOn(pieces)}
+              onAsk={setAsked}
             />
-          </label>
+            <p className="text-sm text-secondary" data-role="count">
+              {found.length < here ? `${found.length} of ${here} pieces` : `${here} ${here === 1 ? 'piece' : 'pieces'}`}
+            </p>
+          </>
         ) : null}
-        {pieces.length > 0 ? (
-          <p className="text-sm text-secondary">
-            {words ? `${found.length} of ${pieces.length} pieces` : `${pieces.length} pieces`}
-          </p>
-        ) : null}
-        {pieces.length > 0 ? (
-          <Link className="btn btn-sm ml-auto h-9" href="/fit" data-role="ask-shelf">
-            <Hand size={16} aria-hidden /> What fits? <kbd className="kbd kbd-sm">F</kbd>
-          </Link>
-        ) : null}
-        <button
-          type="button"
-          className={`btn btn-sm h-9 ${pieces.length > 0 ? '' : 'ml-auto'}`}
-          data-role="new-piece"
-          onClick={() => setBeginning(true)}
-        >
-          <Plus size={16} aria-hidden /> New piece <kbd className="kbd kbd-sm">N</kbd>
-        </button>
+        <div className="ml-auto flex gap-2">
+          {pieces.length > 0 ? (
+            <Link className="btn btn-sm h-9" href="/fit" data-role="ask-shelf">
+              <Hand size={16} aria-hidden /> What fits? <kbd className="kbd kbd-sm max-sm:hidden">F</kbd>
+            </Link>
+          ) : null}
+          <button type="button" className="btn btn-sm h-9" data-role="new-piece" onClick={() => setBeginning(true)}>
+            <Plus size={16} aria-hidden /> New piece <kbd className="kbd kbd-sm max-sm:hidden">N</kbd>
+          </button>
+        </div>
       </div>
       {isBeginning ? <NewPiece onClose={() => setBeginning(false)} /> : null}
-      {hasDemo && words === '' ? <DemoBanner /> : null}
+      {hasDemo && isPlain ? <DemoBanner /> : null}
       {pieces.length === 0 ? <EmptyShelf /> : null}
-      {pieces.length > 0 && found.length === 0 ? (
-        <p className="py-10 text-center">
-          No piece has these words. Try fewer letters, a key such as “minor”, or a hand note such as “thumb”.
-        </p>
-      ) : null}
-      <ul className="grid gap-4 sm:grid-cols-2 xl:grid-cols-3">
-        {found.map((piece) => (
-          <PieceCard key={piece.id} piece={piece} facts={facts.get(piece.id)} />
-        ))}
-      </ul>
+      {pieces.length > 0 && found.length === 0 ? <NothingFound asked={asked} /> : null}
+      <CardGrid pieces={found} facts={facts} tags={tagNames} onSeen={onSeen} />
     </div>
   );
+}
+
+function countOn(pieces: readonly PieceRecord[]): number {
+  return pieces.filter(({ place }) => place === 'shelf').length;
+}
+
+function NothingFound({ asked }: { readonly asked: Asked }) {
+  const words =
+    asked.words !== ''
+      ? 'No piece has these words. Try fewer letters, a key such as “minor”, or a hand note such as “thumb”.'
+      : asked.tag !== null
+        ? `No piece here has the tag “${asked.tag}”.`
+        : asked.place === 'archive'
+          ? 'Nothing is in the archive. Pieces that are not needed now can be put here: they stay found by “What fits?”.'
+          : 'All pieces are in the archive.';
+  return <p className="py-10 text-center">{words}</p>;
 }
 
 function DemoBanner() {

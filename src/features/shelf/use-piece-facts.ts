@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { PieceRecord } from '@/data';
 import type { ShelfView } from '@/core/views';
 import { coreWorker } from '@/workers/client';
@@ -15,26 +15,41 @@ export interface PieceFacts {
   readonly words: string;
 }
 
-/** Has the core look at each piece, one after the other; cards fill as the answers come. A piece is looked at again
+/** What is known of pieces, and where it is told which of them are in sight: those are looked at first. */
+export type KnownFacts = readonly [facts: ReadonlyMap<string, PieceFacts>, onSeen: (ids: readonly string[]) => void];
+
+/** Of pieces out of sight so many are looked at before the screen is told. */
+const TOLD_TOGETHER = 12;
+
+/** Has the core look at each piece, one after the other, those in sight first; cards fill as the answers come. A piece is looked at again
  * only when its file or its key changed. */
-export function usePieceFacts(pieces: readonly PieceRecord[] | undefined): ReadonlyMap<string, PieceFacts> {
+export function usePieceFacts(pieces: readonly PieceRecord[] | undefined): KnownFacts {
   const [facts, setFacts] = useState<ReadonlyMap<string, PieceFacts>>(new Map());
-  const seen = useRef(new Map<string, string>());
+  const looked = useRef(new Map<string, string>());
+  const seen = useRef<ReadonlySet<string>>(new Set());
+  const onSeen = useCallback((ids: readonly string[]): void => void (seen.current = new Set(ids)), []);
   useEffect(() => {
     let isWanted = true;
+    const waiting = (): readonly PieceRecord[] =>
+      (pieces ?? []).filter((piece) => looked.current.get(piece.id) !== versionOf(piece));
     const look = async (): Promise<void> => {
-      for (const piece of pieces ?? []) {
-        const version = `${piece.ownKey}/${piece.part}\n${piece.musicXml}`;
-        if (seen.current.get(piece.id) === version) continue;
+      const left = new Map(waiting().map((piece) => [piece.id, piece]));
+      const told = new Map<string, PieceFacts>();
+      while (left.size > 0) {
+        const id = [...seen.current].find((one) => left.has(one)) ?? (left.keys().next().value as string);
+        const piece = left.get(id) as PieceRecord;
+        left.delete(id);
         const answer = await coreWorker().shelf(
           { musicXml: piece.musicXml, ownKey: piece.ownKey, part: piece.part ?? null },
           `card-${piece.id}-`,
         );
         if (!isWanted) return;
-        seen.current.set(piece.id, version);
-        setFacts((before) =>
-          new Map(before).set(piece.id, answer.ok ? factsOf(piece, answer.value) : troubleOf(piece, answer.trouble)),
-        );
+        looked.current.set(piece.id, versionOf(piece));
+        told.set(piece.id, answer.ok ? factsOf(piece, answer.value) : troubleOf(piece, answer.trouble));
+        if (!seen.current.has(id) && told.size < TOLD_TOGETHER && left.size > 0) continue;
+        const news = [...told];
+        told.clear();
+        setFacts((before) => new Map([...before, ...news]));
       }
     };
     void look();
@@ -42,7 +57,12 @@ export function usePieceFacts(pieces: readonly PieceRecord[] | undefined): Reado
       isWanted = false;
     };
   }, [pieces]);
-  return facts;
+  return [facts, onSeen];
+}
+
+/** What the facts of a piece are made from. */
+function versionOf({ ownKey, part, musicXml }: PieceRecord): string {
+  return `${ownKey}/${part}\n${musicXml}`;
 }
 
 function factsOf(piece: PieceRecord, view: ShelfView): PieceFacts {

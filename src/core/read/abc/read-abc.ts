@@ -1,4 +1,4 @@
-import abcjs from 'abcjs';
+import tunebook from 'abcjs/src/api/abc_tunebook.js';
 import { err, ok, type Fault, type Remark, type Result } from '../../base';
 import { barTicks, type Meter, type Ticks } from '../../time';
 import {
@@ -31,7 +31,7 @@ export function splitAbc(text: string): readonly string[] {
 /** Reads one ABC tune. Errors: `read.no-notes`, `read.key-steps`, `read.quarter-tone`. What the parser did not
  * understand is told in remarks with its place. */
 export function readAbc(text: string): Result<PlainReading, Fault> {
-  const tune = (abcjs.parseOnly(text) as unknown as readonly AbcTune[])[0];
+  const tune = (tunebook.parseOnly(text) as readonly AbcTune[])[0];
   if (!tune) return err({ code: 'read.no-notes' });
   const propagation = propagationOf(text);
   const keys = (tune.warnings ?? []).flatMap((warning) => wrongKey(warning, text) ?? []);

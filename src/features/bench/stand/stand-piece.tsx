@@ -7,6 +7,7 @@ import { parseKey } from '@/core/pitch';
 import type { BenchView } from '@/core/views';
 import { change, type Desk, type PieceRecord, type PupilRecord, type Settings } from '@/data';
 import { ScreenKeys } from '@/features/shared/key-help';
+import { useNotedUse } from '@/features/shared/use-noted-use';
 import type { BenchAddress } from '../bench-address';
 import { keyName, KeyStrip } from '../key-strip';
 import { KeysOnTheWay } from '../keys-on-the-way';
@@ -40,6 +41,7 @@ const SIZES = [80, 100, 115, 130, 150, 175, 200] as const;
 /** A piece on the music stand: one key, large, page by page. Pages are turned by a tap, by a pedal, or by themselves while it plays. */
 export function StandPiece({ piece, address, settings, desk, pupil }: StandPieceProps) {
   const router = useRouter();
+  useNotedUse(piece.id);
   const benchAddress = `/bench?${useSearchParams().toString()}`;
   const [room, paper] = useStandPage({ piece, pupil, key: address.key, desk });
   const answers = useBench({ piece, settings, pupil }, address, paper.page);

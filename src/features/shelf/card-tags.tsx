@@ -1,0 +1,67 @@
+'use client';
+
+import { useState } from 'react';
+import { Tag } from 'lucide-react';
+import { change, MOST_TAG_LETTERS, type PieceRecord } from '@/data';
+import { FoldOut } from '@/features/shared/fold-out';
+
+interface CardTagsProps {
+  readonly piece: PieceRecord;
+  readonly title: string;
+  /** All tags there are. */
+  readonly allTags: readonly string[];
+}
+
+function putTag(piece: PieceRecord, title: string, tag: string): void {
+  const as = piece.tags.includes(tag) ? 'taken' : 'put';
+  void change(
+    { kind: 'piece.tag', id: piece.id, tag, as },
+    as === 'put' ? `“${tag}” put on “${title}”` : `“${tag}” taken off “${title}”`,
+  );
+}
+
+/** The teacher's own words on a card: any that there are with one press, or a new one. */
+export function CardTags({ piece, title, allTags }: CardTagsProps) {
+  const [typed, setTyped] = useState('');
+  return (
+    <FoldOut
+      summary={<Tag size={16} aria-hidden />}
+      className="btn btn-ghost btn-sm btn-square size-9"
+      role="card-tags"
+      label={`Tags of “${title}”`}
+      title="Tags"
+      width="w-60 bottom-full mb-1"
+    >
+      <form
+        className="flex flex-col gap-1 p-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          const tag = typed.trim().replace(/\s+/g, ' ');
+          if (tag === '') return;
+          if (!piece.tags.includes(tag)) putTag(piece, title, tag);
+          setTyped('');
+        }}
+      >
+        {allTags.map((tag) => (
+          <label key={tag} className="flex min-h-8 cursor-pointer items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-4"
+              checked={piece.tags.includes(tag)}
+              onChange={() => putTag(piece, title, tag)}
+            />
+            <span className="min-w-0 truncate">{tag}</span>
+          </label>
+        ))}
+        <input
+          className="input input-sm h-9 w-full"
+          placeholder="A new tag, then Enter"
+          aria-label="A new tag"
+          maxLength={MOST_TAG_LETTERS}
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+        />
+      </form>
+    </FoldOut>
+  );
+}
