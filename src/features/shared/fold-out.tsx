@@ -37,7 +37,14 @@ export function FoldOut({ summary, className, role, label, title, side = 'right'
     };
   }, []);
   return (
-    <details ref={fold} className="relative text-sm">
+    <details
+      ref={fold}
+      className="relative text-sm"
+      // Where something is to be typed, it can be typed at once.
+      onToggle={({ currentTarget }) =>
+        currentTarget.open ? currentTarget.querySelector<HTMLElement>('[data-first]')?.focus() : undefined
+      }
+    >
       <summary className={className} data-role={role} aria-label={label} title={title}>
         {summary}
       </summary>

@@ -57,6 +57,7 @@ export function CardTags({ piece, title, allTags }: CardTagsProps) {
           className="input input-sm h-9 w-full"
           placeholder="A new tag, then Enter"
           aria-label="A new tag"
+          data-first
           maxLength={MOST_TAG_LETTERS}
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
