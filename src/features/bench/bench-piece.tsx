@@ -4,9 +4,12 @@ import { useDeferredValue, useMemo } from 'react';
 import { useRouter } from 'next/navigation';
 import { parseKey } from '@/core/pitch';
 import type { Desk, PieceRecord, PupilRecord, Settings } from '@/data';
+import { choosePupil } from '@/features/shared/choose-pupil';
+import type { Choice } from '@/features/shared/commands/find-command';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { useNotedUse } from '@/features/shared/use-noted-use';
 import type { BenchAddress } from './bench-address';
+import { benchChoices } from './bench-choices';
 import { BenchHead } from './bench-head';
 import { benchKeys } from './bench-keys';
 import { BenchPaper } from './bench-paper';
@@ -15,6 +18,7 @@ import { KeyboardDock } from './keyboard-dock';
 import { keyName, KeyStrip } from './key-strip';
 import { KeysOnTheWay } from './keys-on-the-way';
 import { queryNow } from '@/features/shared/use-query';
+import { leave, withLabel } from './paper-tools';
 import { useBench } from './use-bench';
 import { useBenchActions } from './use-bench-actions';
 import { useDecide } from './use-decide';
@@ -78,9 +82,27 @@ export function BenchPiece({ piece, address, settings, desk, pupils, pupil }: Be
     layout,
     desk,
   });
+  const choices = (typed: string): readonly Choice[] =>
+    benchChoices(
+      {
+        view,
+        keys,
+        pupils,
+        pupil,
+        actions: actionsNow,
+        goToKey,
+        choosePupil,
+        selectNote,
+        playBars: player.playBars,
+        onView: paper.onView,
+        toggleLabel: (kind) => leave({ labels: [...withLabel(desk.labels, kind)] }),
+        save,
+      },
+      typed,
+    );
   return (
     <div className="flex h-full min-h-[26rem] flex-col print:h-auto">
-      <ScreenKeys keys={shortcuts} />
+      <ScreenKeys keys={shortcuts} choices={choices} />
       <BenchHead {...{ piece, settings, desk, screen, pupils, pupil, address, answers, surveyAddress }} onSave={save} />
       {trouble ? (
         <div role="alert" className="mx-4 mb-2 rounded-box border-2 border-error bg-base-100 p-3">

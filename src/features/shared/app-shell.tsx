@@ -13,6 +13,7 @@ import { HistoryButtons } from './history-buttons';
 import { Places } from './places';
 import { StudioNotices } from './studio-notices';
 import { layOutTextFont } from './text-font';
+import { Tour } from './tour/tour';
 import { TroublePage } from './trouble-page';
 import { useLook } from './use-look';
 import { useTakeFiles } from './use-take-files';
@@ -52,6 +53,7 @@ export function AppShell({ children }: { readonly children: ReactNode }) {
         {store === 'unreachable' ? <TroublePage what="The studio" onAgain={() => location.reload()} /> : children}
       </main>
       <DropPlace onFiles={take} />
+      <Tour />
     </div>
   );
 }

@@ -1,32 +1,69 @@
 'use client';
 
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { CommandBox } from './commands/command-box';
+import type { Choice } from './commands/find-command';
+import { useAnywhere } from './commands/use-anywhere';
 import { useKeys, type ScreenKey } from './use-keys';
 
 const EVERYWHERE = [
+  { key: 'Control+k', does: 'say what to do: every command by its words' },
   { key: 'Control+z', does: 'take the last edit back' },
   { key: 'Control+Shift+z', does: 'do it again' },
-  { key: '?', does: 'show these keys' },
+  { key: 'Control+h', does: 'show everything that was done' },
+  { key: '?', does: 'show these keys; while it is held, only so long' },
 ];
 
-/** Listens to a screen's keys, and lists them when `?` is pressed. */
-export function ScreenKeys({ keys }: { readonly keys: readonly ScreenKey[] }) {
-  const [isOpen, setOpen] = useState(false);
-  const dialog = useRef<HTMLDialogElement>(null);
-  const all = useMemo(() => [...keys, { key: '?', does: 'show these keys', act: () => setOpen(true) }], [keys]);
+interface ScreenKeysProps {
+  readonly keys: readonly ScreenKey[];
+  /** What can be done here beyond the keys, for what is typed so far: to go to a key, to ring every F♯ … */
+  readonly choices?: ((typed: string) => readonly Choice[]) | undefined;
+}
+
+/** Listens to a screen's keys, lists them when `?` is pressed, and finds all that can be done by its words. */
+export function ScreenKeys({ keys, choices }: ScreenKeysProps) {
+  const [shown, setShown] = useState<'keys' | 'commands' | null>(null);
+  const all = useMemo(
+    () => [
+      ...keys,
+      { key: '?', does: '', act: () => setShown('keys') },
+      { key: 'Control+k', does: '', act: () => setShown('commands') },
+    ],
+    [keys],
+  );
   useKeys(all);
+  const close = useCallback((): void => setShown(null), []);
+  if (shown === 'keys') return <KeyList keys={keys} onClose={close} />;
+  if (shown === 'commands') return <Commands keys={keys} choices={choices} onClose={close} />;
+  return null;
+}
+
+/** Held so long, `?` is held to look, and the list goes when it is let go. Unit: ms. */
+const HELD_MS = 450;
+
+function KeyList({ keys, onClose }: Pick<ScreenKeysProps, 'keys'> & { readonly onClose: () => void }) {
+  const dialog = useRef<HTMLDialogElement>(null);
+  useEffect(() => dialog.current?.showModal(), []);
   useEffect(() => {
-    if (isOpen) dialog.current?.showModal();
-  }, [isOpen]);
+    const since = performance.now();
+    const letGo = ({ key }: KeyboardEvent): void => {
+      // On many keyboards it is made of two keys; the first that is let go ends it.
+      if (!['?', '/', 'Shift', 'ß'].includes(key)) return;
+      window.removeEventListener('keyup', letGo);
+      if (performance.now() - since >= HELD_MS) dialog.current?.close();
+    };
+    window.addEventListener('keyup', letGo);
+    return () => window.removeEventListener('keyup', letGo);
+  }, []);
   return (
-    <dialog ref={dialog} className="modal" aria-label="Keys of this screen" onClose={() => setOpen(false)}>
-      <div className="modal-box">
+    <dialog ref={dialog} className="modal" aria-label="Keys of this screen" onClose={onClose}>
+      <div className="modal-box max-w-3xl">
         <h2 className="mb-3 text-lg font-semibold">Keys of this screen</h2>
-        <dl className="grid grid-cols-[auto_1fr] items-center gap-x-4 gap-y-2">
+        <dl className="gap-x-8 sm:columns-2">
           {[...keys, ...EVERYWHERE].map(({ key, does }) => (
-            <div key={key} className="contents">
+            <div key={key} className="mb-2 grid break-inside-avoid grid-cols-[7.5rem_1fr] items-center gap-x-3">
               <dt>
-                <kbd className="kbd">{PRINTED[key] ?? key}</kbd>
+                <kbd className="kbd">{printed(key)}</kbd>
               </dt>
               <dd>{does}</dd>
             </div>
@@ -42,11 +79,34 @@ export function ScreenKeys({ keys }: { readonly keys: readonly ScreenKey[] }) {
   );
 }
 
+function Commands({ keys, choices, onClose }: ScreenKeysProps & { readonly onClose: () => void }) {
+  const anywhere = useAnywhere();
+  const choicesFor = useCallback(
+    (typed: string): readonly Choice[] => [
+      // What more keys than one do is offered by names, not by keys.
+      ...keys.flatMap(({ key, does, act, anyOf }) =>
+        anyOf ? [] : [{ words: does, key: printed(key), act: () => act(key) }],
+      ),
+      ...(choices?.(typed) ?? []),
+      ...anywhere(),
+    ],
+    [keys, choices, anywhere],
+  );
+  return <CommandBox choicesFor={choicesFor} onClose={onClose} />;
+}
+
+function printed(key: string): string {
+  return PRINTED[key] ?? key;
+}
+
 const PRINTED: Readonly<Record<string, string>> = {
   ArrowLeft: '←',
   ArrowRight: '→',
   ArrowUp: '↑',
   ArrowDown: '↓',
+  Escape: 'Esc',
+  'Control+k': 'Ctrl + K',
+  'Control+h': 'Ctrl + H',
   'Control+z': 'Ctrl + Z',
   'Control+Shift+z': 'Ctrl + Shift + Z',
 };

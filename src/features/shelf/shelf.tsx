@@ -6,8 +6,11 @@ import { useMemo, useRef, useState } from 'react';
 import { ArrowRight, Hand, Plus } from 'lucide-react';
 import { change, useDesk, usePieces, type PieceRecord } from '@/data';
 import { loadDemoStudio } from '@/features/shared/demo-studio';
+import { FileButton } from '@/features/shared/file-button';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { useMessages } from '@/features/shared/messages';
+import { startTour, TOUR_PIECE } from '@/features/shared/tour/tour-state';
+import { useTakeFiles } from '@/features/shared/use-take-files';
 import { useSame } from '@/features/shared/use-same';
 import { CardGrid } from './card-grid';
 import { NewPiece } from './new-piece';
@@ -70,8 +73,8 @@ export function Shelf() {
         </div>
       </div>
       {isBeginning ? <NewPiece onClose={() => setBeginning(false)} /> : null}
-      {hasDemo && isPlain ? <DemoBanner /> : null}
-      {pieces.length === 0 ? <EmptyShelf /> : null}
+      {hasDemo && isPlain ? <DemoBanner hasTour={pieces.some(({ id }) => id === TOUR_PIECE)} /> : null}
+      {pieces.length === 0 ? <EmptyShelf onNew={() => setBeginning(true)} /> : null}
       {pieces.length > 0 && found.length === 0 ? <NothingFound asked={asked} /> : null}
       <CardGrid pieces={found} facts={facts} tags={tagNames} onSeen={onSeen} />
     </div>
@@ -94,7 +97,7 @@ function NothingFound({ asked }: { readonly asked: Asked }) {
   return <p className="py-10 text-center">{words}</p>;
 }
 
-function DemoBanner() {
+function DemoBanner({ hasTour }: { readonly hasTour: boolean }) {
   const { say } = useMessages();
   return (
     <section
@@ -107,6 +110,7 @@ function DemoBanner() {
       <Link className="btn btn-primary btn-sm h-9" href="/bench?piece=lantern-walk&key=D-major">
         See “Lantern Walk” moved to D <ArrowRight size={16} />
       </Link>
+      {hasTour ? <TourButton /> : null}
       <button
         type="button"
         className="btn btn-ghost btn-sm ml-auto h-9"
@@ -124,23 +128,55 @@ function DemoBanner() {
   );
 }
 
-function EmptyShelf() {
+function TourButton() {
+  const router = useRouter();
   return (
-    <section className="mx-auto max-w-xl py-16 text-center">
-      <h2 className="mb-2 text-xl font-semibold">Your pieces stand here</h2>
-      <p className="mb-4">
-        Drop a MusicXML, ABC or MIDI file anywhere on this page, choose one with “Bring in a piece”, or enter a new one
-        by finger numbers: press N. It stays in this browser and goes nowhere else.
-      </p>
-      <button
-        type="button"
-        className="btn h-9"
-        onClick={() =>
-          void loadDemoStudio().then((demo) => change({ kind: 'demo.bring', ...demo }, 'demo studio brought back'))
-        }
-      >
-        Bring the demo studio back
-      </button>
+    <button type="button" className="btn btn-sm h-9" data-role="tour-start" onClick={() => router.push(startTour())}>
+      Show me round
+    </button>
+  );
+}
+
+/** What a teacher with a stack of paper can do first. */
+function EmptyShelf({ onNew }: { readonly onNew: () => void }) {
+  const take = useTakeFiles();
+  return (
+    <section className="mx-auto max-w-3xl py-10" data-role="empty-shelf">
+      <h2 className="mb-1 text-center text-xl font-semibold">Your pieces stand here</h2>
+      <p className="mb-6 text-center text-secondary">They stay in this browser and go nowhere else.</p>
+      <ol className="grid gap-4 sm:grid-cols-3">
+        <li className="flex flex-col gap-3 rounded-box border border-base-300 bg-base-100 p-4">
+          <h3 className="font-semibold">From paper</h3>
+          <p className="flex-1 text-sm">
+            Put both hands in a position and type finger numbers: eight bars take about two minutes.
+          </p>
+          <button type="button" className="btn btn-primary btn-sm h-9" onClick={onNew}>
+            <Plus size={16} aria-hidden /> New piece
+          </button>
+        </li>
+        <li className="flex flex-col gap-3 rounded-box border border-base-300 bg-base-100 p-4">
+          <h3 className="font-semibold">From files</h3>
+          <p className="flex-1 text-sm">
+            MusicXML, ABC and MIDI, one or many: drop them anywhere on this page, whole folders too.
+          </p>
+          <FileButton onFiles={take} />
+        </li>
+        <li className="flex flex-col gap-3 rounded-box border border-base-300 bg-base-100 p-4">
+          <h3 className="font-semibold">To look round first</h3>
+          <p className="flex-1 text-sm">
+            The demo studio: twelve short pieces and three pupils, put away again with one press.
+          </p>
+          <button
+            type="button"
+            className="btn btn-sm h-9"
+            onClick={() =>
+              void loadDemoStudio().then((demo) => change({ kind: 'demo.bring', ...demo }, 'demo studio brought back'))
+            }
+          >
+            Bring the demo studio back
+          </button>
+        </li>
+      </ol>
     </section>
   );
 }

@@ -1,0 +1,93 @@
+'use client';
+
+import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { CornerDownLeft } from 'lucide-react';
+import { findCommands, type Choice } from './find-command';
+
+interface CommandBoxProps {
+  /** What can be done here, for what is typed so far. */
+  readonly choicesFor: (typed: string) => readonly Choice[];
+  readonly onClose: () => void;
+}
+
+/** One line to say what is wanted: every command of the screen and of the application is found by its words. */
+export function CommandBox({ choicesFor, onClose }: CommandBoxProps) {
+  const dialog = useRef<HTMLDialogElement>(null);
+  const list = useId();
+  const [typed, setTyped] = useState('');
+  const [at, setAt] = useState(0);
+  useEffect(() => dialog.current?.showModal(), []);
+  const found = useMemo(() => findCommands(typed, choicesFor(typed)), [typed, choicesFor]);
+  const chosen = Math.min(at, found.length - 1);
+  useEffect(() => {
+    document.getElementById(`${list}-${chosen}`)?.scrollIntoView({ block: 'nearest' });
+  }, [list, chosen]);
+  const take = (choice: Choice | undefined): void => {
+    if (!choice) return;
+    dialog.current?.close();
+    onClose();
+    choice.act();
+  };
+  const press = (event: KeyboardEvent): void => {
+    const step = { ArrowDown: 1, ArrowUp: -1, PageDown: 8, PageUp: -8 }[event.key];
+    if (event.key === 'Enter') take(found[chosen]);
+    else if (step !== undefined) setAt(Math.min(found.length - 1, Math.max(0, chosen + step)));
+    else return;
+    event.preventDefault();
+  };
+  return (
+    <dialog
+      ref={dialog}
+      className="modal modal-top"
+      aria-label="Say what to do"
+      data-role="command-box"
+      onClose={onClose}
+    >
+      <div className="modal-box mx-auto mt-[12dvh] flex max-h-[70dvh] max-w-xl flex-col gap-2 rounded-box p-3">
+        <input
+          className="input h-11 w-full text-base"
+          role="combobox"
+          aria-expanded
+          aria-controls={list}
+          aria-activedescendant={found.length > 0 ? `${list}-${chosen}` : undefined}
+          aria-label="Say what to do"
+          placeholder="Say what to do: a key, a bar, a pupil, a piece …"
+          autoFocus
+          value={typed}
+          onChange={(event) => {
+            setTyped(event.target.value);
+            setAt(0);
+          }}
+          onKeyDown={press}
+        />
+        <ul id={list} role="listbox" aria-label="What can be done" className="min-h-0 overflow-y-auto">
+          {found.map((choice, i) => (
+            <li
+              key={choice.words}
+              id={`${list}-${i}`}
+              role="option"
+              aria-selected={i === chosen}
+              className={`flex min-h-9 cursor-pointer items-center justify-between gap-3 rounded px-3 ${i === chosen ? 'bg-base-200 font-semibold' : ''}`}
+              onPointerMove={() => setAt(i)}
+              onClick={() => take(choice)}
+            >
+              <span>{choice.words}</span>
+              {choice.key ? <kbd className="kbd kbd-sm font-normal">{choice.key}</kbd> : null}
+              {!choice.key && i === chosen ? <CornerDownLeft size={14} aria-hidden /> : null}
+            </li>
+          ))}
+        </ul>
+        {found.length === 0 ? (
+          <p className="px-3 pb-1 text-sm text-secondary">
+            Nothing here is called so. Try fewer letters, as “go to D” or “hear bars 3–4”.
+          </p>
+        ) : null}
+      </div>
+      <form method="dialog" className="modal-backdrop">
+        <button type="submit" aria-label="Close" tabIndex={-1}>
+          Close
+        </button>
+      </form>
+    </dialog>
+  );
+}
