@@ -28,6 +28,8 @@ export type StudioDatabase = Dexie & {
   /** What was worked out about pieces for the whole shelf: can be thrown away at any time. */
   readonly fits: EntityTable<FitPack, 'number'>;
   /** Handles of the browser to files outside: they cannot leave it. */
+  /** Photos of pages, by the piece that is entered from them: large, of no use elsewhere, and not in the studio file. */
+  readonly photos: Table<{ readonly piece: string; readonly photo: Blob }, string>;
   readonly handles: Table<{ readonly id: 'studio'; readonly handle: FileSystemFileHandle }, string>;
 };
 
@@ -50,6 +52,7 @@ export const STORES: readonly { readonly version: number; readonly stores: Reado
     },
     // What these held stands in history, pieces and answers by now.
     { version: 6, stores: { journal: null, steps: null, pending: null, finds: null } },
+    { version: 7, stores: { photos: 'piece' } },
   ];
 
 export const DATABASE_NAME = 'new-thumb';

@@ -155,6 +155,22 @@ export function usePieces(): readonly PieceRecord[] | undefined {
   return useLiveQuery(() => allPieces(studioDatabase()), []);
 }
 
+/** The photo that stands beside a piece while it is entered; null where there is none, undefined until it is read. */
+export function usePhotoOf(piece: string): Blob | null | undefined {
+  return useLiveQuery(async () => (await studioDatabase().photos.get(piece))?.photo ?? null, [piece]);
+}
+
+/** Keeps a photo beside a piece, or puts it away. False where there is no room for it on this device. */
+export async function keepPhoto(piece: string, photo: Blob | null): Promise<boolean> {
+  try {
+    if (photo) await studioDatabase().photos.put({ piece, photo });
+    else await studioDatabase().photos.delete(piece);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
 /** How many pieces there are, kept up to date; undefined until it is known. */
 export function usePieceCount(): number | undefined {
   return useLiveQuery(() => studioDatabase().pieces.count(), []);

@@ -11,6 +11,7 @@ import { change, type NewPiece } from '@/data';
 import { EngravedPage } from '@/features/shared/engraved-page';
 import { useMessages } from '@/features/shared/messages';
 import { useAnswer } from '@/features/shared/use-answer';
+import { ownOrderOf } from '@/features/shared/own-order';
 import { useWidth } from '@/features/shared/use-size';
 import { coreWorker } from '@/workers/client';
 import { ATLAS_ORDERS, show, type AtlasAddress } from './atlas-address';
@@ -160,7 +161,11 @@ function KeysOfDrill({ keys, ownOrder }: { readonly keys: readonly string[]; rea
           data-role="twelve"
           value=""
           onChange={(event) =>
-            set(twelveKeys(mode, event.target.value as (typeof TWELVE_ORDERS)[number], ownOrder).map(keyText))
+            set(
+              twelveKeys(mode, event.target.value as (typeof TWELVE_ORDERS)[number], ownOrderOf(ownOrder, mode)).map(
+                keyText,
+              ),
+            )
           }
         >
           <option value="">choose an order …</option>

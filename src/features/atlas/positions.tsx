@@ -4,12 +4,23 @@ import { useMemo } from 'react';
 import { fingerOn, fiveFingers, turning, type FiveFingers } from '@/core/reference';
 import { blackWordsOf, turningWords } from '@/core/explain';
 import { isBlackKey } from '@/core/keyboard';
-import { keyPrint, keyText, midiNumber, namePrint, parseKey, pitchPrint, sameKey, type Key } from '@/core/pitch';
+import {
+  keyPrint,
+  keyText,
+  midiNumber,
+  namePrint,
+  nameText,
+  parseKey,
+  pitchPrint,
+  sameKey,
+  type Key,
+} from '@/core/pitch';
 import type { Moment } from '@/core/views';
 import type { PupilRecord } from '@/data';
 import { EngravedPage } from '@/features/shared/engraved-page';
 import { HandsGlyph } from '@/features/shared/hand-glyph';
 import { keyboardRange, KeyboardMap } from '@/features/shared/keyboard-map';
+import { useBeginPiece } from '@/features/shared/use-begin-piece';
 import { useAnswer } from '@/features/shared/use-answer';
 import { coreWorker } from '@/workers/client';
 import { ATLAS_ORDERS, show, type AtlasAddress, type AtlasOrder } from './atlas-address';
@@ -130,6 +141,11 @@ function PositionButton({
   );
 }
 
+/** A key as it is typed for a new piece. */
+function openingOf({ tonic, mode }: Key): string {
+  return `${nameText(tonic)}${mode === 'minor' ? 'm' : ''} 4/4`;
+}
+
 function PositionDetail({ shown, from }: { readonly shown: Key; readonly from: Key }) {
   const position = fiveFingers(shown);
   const other = fiveFingers(from);
@@ -141,6 +157,7 @@ function PositionDetail({ shown, from }: { readonly shown: Key; readonly from: K
     [name],
   );
   const { value } = useAnswer(name, ask);
+  const beginPiece = useBeginPiece();
   return (
     <section
       aria-label={`${keyPrint(shown)} position`}
@@ -195,6 +212,14 @@ function PositionDetail({ shown, from }: { readonly shown: Key; readonly from: K
         </button>
         <button type="button" className="btn btn-sm h-9 font-normal" onClick={() => show({ from: name })}>
           Compare others with it
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm h-9 font-normal"
+          data-role="enter-here"
+          onClick={() => void beginPiece({ title: '', opening: openingOf(shown) })}
+        >
+          Enter a piece here
         </button>
       </div>
     </section>

@@ -24,10 +24,11 @@ export interface DecisionActions {
   readonly mark: (kind: MarkKind, notes: readonly string[], text: string, words: string) => void;
 }
 
+/** `key` is the one that is shown; where another one is asked for and on its way, what is decided counts there. */
 export function useDecide(pieceId: string, pupil: string | null, key: string): DecisionActions {
   return useMemo(() => {
-    const here: Whose = { pupil, key };
-    const whoseOf = (reach: Reach): Whose => ({ pupil, key: reach === 'here' ? key : null });
+    const keyNow = (): string => addressNow().key ?? key;
+    const whoseOf = (reach: Reach): Whose => ({ pupil, key: reach === 'here' ? keyNow() : null });
     const make = (command: Command, words: string): void => {
       // Where the address names no key, the decision is what makes this one meant.
       if (addressNow().key === null) note({ key });
@@ -36,13 +37,13 @@ export function useDecide(pieceId: string, pupil: string | null, key: string): D
     return {
       fingers: (fingers, reach, words) =>
         make({ kind: 'piece.fingers', id: pieceId, whose: whoseOf(reach), wanted: fingers }, words),
-      letGo: (notes, words) => make({ kind: 'piece.let-go', id: pieceId, whose: here, notes }, words),
+      letGo: (notes, words) => make({ kind: 'piece.let-go', id: pieceId, whose: whoseOf('here'), notes }, words),
       putAside: (flag, reason, reach, words) =>
         make({ kind: 'piece.put-aside', id: pieceId, whose: whoseOf(reach), flag, reason }, words),
       bringBack: (flag, words) =>
-        make({ kind: 'piece.put-aside', id: pieceId, whose: here, flag, reason: null }, words),
+        make({ kind: 'piece.put-aside', id: pieceId, whose: whoseOf('here'), flag, reason: null }, words),
       mark: (kind, notes, text, words) =>
-        make({ kind: 'piece.mark', id: pieceId, whose: here, mark: kind, notes, text }, words),
+        make({ kind: 'piece.mark', id: pieceId, whose: whoseOf('here'), mark: kind, notes, text }, words),
     };
   }, [pieceId, pupil, key]);
 }

@@ -68,8 +68,8 @@ export function useTakenUp({ view, address, selectNote, playBars }: TakingUp): T
     at,
     moment: view && at !== null ? (view.momentsAfter[at] ?? null) : null,
     note,
-    // While another key is on its way there is nothing to decide in it.
-    noteNow: () => (addressNow().key === address.key ? takenOf(struckAt(view, addressNow().at), taken) : null),
+    // While another key is on its way the note is the same one: notes keep their names from key to key.
+    noteNow: () => takenOf(struckAt(view, addressNow().at), taken),
     handNote: view?.handNotes.find(({ name }) => name === chosenName) ?? null,
     choose,
     takeUp,

@@ -1,21 +1,42 @@
 'use client';
 
 import Image from 'next/image';
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { ImagePlus, PanelLeft, X } from 'lucide-react';
-import { change, type Desk } from '@/data';
+import { change, keepPhoto, usePhotoOf, type Desk } from '@/data';
+import { useMessages } from '@/features/shared/messages';
 
 interface BesideToolsProps {
   readonly desk: Desk;
   readonly photo: string | null;
-  readonly onPhoto: (photo: string | null) => void;
+  readonly onPhoto: (photo: Blob | null) => void;
 }
 
-/** A picture that stands beside the paper while this page is open: an address of the browser's own. */
-export function usePhoto(): readonly [string | null, (photo: string | null) => void] {
-  const [photo, setPhoto] = useState<string | null>(null);
-  useEffect(() => () => (photo ? URL.revokeObjectURL(photo) : undefined), [photo]);
-  return [photo, setPhoto];
+/** The photo beside the paper, kept with its piece on this device: an address of the browser's own, and what puts another one there. */
+export function usePhoto(piece: string): readonly [string | null, (photo: Blob | null) => void] {
+  const kept = usePhotoOf(piece);
+  const [address, setAddress] = useState<string | null>(null);
+  const { say } = useMessages();
+  useEffect(() => {
+    const own = kept ? URL.createObjectURL(kept) : null;
+    // eslint-disable-next-line react-hooks/set-state-in-effect -- an address is made and given back by the browser
+    setAddress(own);
+    return () => (own ? URL.revokeObjectURL(own) : undefined);
+  }, [kept]);
+  const keep = useCallback(
+    (photo: Blob | null): void =>
+      void keepPhoto(piece, photo).then((isKept) =>
+        isKept
+          ? undefined
+          : say({
+              kind: 'trouble',
+              text: 'The photo could not be kept: there is no room left on this device.',
+              hint: 'Make room, or take a smaller picture.',
+            }),
+      ),
+    [piece, say],
+  );
+  return [address, keep];
 }
 
 /** Room beside the paper: for a photo of the page that is entered, or for the page itself beside the screen. */
@@ -23,7 +44,7 @@ export function BesideTools({ desk, photo, onPhoto }: BesideToolsProps) {
   const isNarrow = desk.entering === 'narrow';
   const choose = (file: File | undefined): void => {
     if (!file) return;
-    onPhoto(URL.createObjectURL(file));
+    onPhoto(file);
     void change({ kind: 'note.desk', change: { entering: 'narrow' } });
   };
   return (
@@ -69,8 +90,8 @@ export function Photo({ photo }: { readonly photo: string | null }) {
   if (photo === null) {
     return (
       <p className="sticky top-32 rounded-box border border-dashed border-base-300 p-4 text-sm text-secondary">
-        Room for the page you enter from. “Photo beside” shows a picture of it here; it stays on this page and is not
-        kept with the piece.
+        Room for the page you enter from. “Photo beside” shows a picture of it here. It is kept with the piece on this
+        device, and goes into no file.
       </p>
     );
   }

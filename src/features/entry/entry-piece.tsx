@@ -45,7 +45,7 @@ export function EntryPiece({ piece, settings, desk }: EntryPieceProps) {
   const [isAbc, setAbc] = useState(false);
   const [ask, setAsk] = useState<Asked | null>(null);
   const [askedKey, setAskedKey] = useState<string | null>(null);
-  const [photo, setPhoto] = usePhoto();
+  const [photo, setPhoto] = usePhoto(piece.id);
   const chosen = settings.entryKeys ?? NO_KEYS;
   const keys = useMemo(() => keysWith(chosen), [chosen]);
   const method: ScreenMethod = isAbc ? 'abc' : (view?.method ?? 'fingers');

@@ -1,11 +1,9 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
-import { change } from '@/data';
 import { readOpening } from '@/core/edit';
 import { keyPrint, parseKey } from '@/core/pitch';
-import { entryWorker } from '@/workers/client';
+import { useBeginPiece } from '@/features/shared/use-begin-piece';
 
 interface NewPieceProps {
   readonly onClose: () => void;
@@ -13,7 +11,7 @@ interface NewPieceProps {
 
 /** Begins a new piece: Enter takes what is usual; what differs is written in a few letters. */
 export function NewPiece({ onClose }: NewPieceProps) {
-  const router = useRouter();
+  const beginPiece = useBeginPiece();
   const [opening, setOpening] = useState('');
   const [title, setTitle] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -23,25 +21,9 @@ export function NewPiece({ onClose }: NewPieceProps) {
   const begin = async (): Promise<void> => {
     if (isMaking) return;
     setMaking(true);
-    const answer = await entryWorker().create({ title: title.trim(), opening });
+    const wrong = await beginPiece({ title, opening });
     setMaking(false);
-    if (!answer.ok) {
-      setTrouble(`${answer.trouble.message} ${answer.trouble.hint}`);
-      return;
-    }
-    const id = crypto.randomUUID();
-    const label = title.trim() === '' ? 'new piece' : `new piece “${title.trim()}”`;
-    if (
-      await change(
-        {
-          kind: 'piece.add',
-          pieces: [{ id, origin: 'own', fileName: 'New piece', musicXml: answer.value, addedAt: Date.now() }],
-        },
-        label,
-      )
-    )
-      return;
-    router.push(`/enter?piece=${encodeURIComponent(id)}`);
+    if (wrong) setTrouble(`${wrong.message} ${wrong.hint}`);
   };
   return (
     <form

@@ -3,11 +3,14 @@
 import Link from 'next/link';
 import { useCallback, useMemo, useState } from 'react';
 import { Columns3, Download, List, Printer, SlidersHorizontal } from 'lucide-react';
+import { parseKey, type Mode } from '@/core/pitch';
 import type { PartnerKey } from '@/core/survey';
 import { change, type PieceRecord, type PupilRecord, type Settings } from '@/data';
 import { choosePupil } from '@/features/shared/choose-pupil';
 import type { ForWhom } from '@/features/shared/for-whom';
 import { ScreenKeys } from '@/features/shared/key-help';
+import { ownOrderOf, withOwnOrder } from '@/features/shared/own-order';
+import type { SurveyKey } from '@/workers/protocol';
 import { usePieceOptions } from '@/features/shared/piece-options';
 import { pieceTitle } from '@/features/shared/piece-title';
 import { PupilSelect } from '@/features/shared/pupil-select';
@@ -66,6 +69,27 @@ const SHORTCUTS = [
   })),
 ];
 
+/** The teacher's own order of keys for the mode of the piece, and what keeps another one. */
+function useOwnOrder(
+  kept: readonly string[],
+  keys: readonly SurveyKey[],
+): readonly [readonly string[], (tonics: readonly string[]) => void] {
+  const mode = useMemo(() => modeOf(keys), [keys]);
+  const own = useMemo(() => ownOrderOf(kept, mode), [kept, mode]);
+  const keep = (tonics: readonly string[]): void =>
+    void change(
+      { kind: 'settings.change', change: { ownOrder: [...withOwnOrder(kept, mode, tonics)] } },
+      `own order of ${mode} keys`,
+    );
+  return [own, keep];
+}
+
+/** The mode in which the piece stands. */
+function modeOf(keys: readonly SurveyKey[]): Mode {
+  const own = keys.find(({ isOwn }) => isOwn);
+  return (own && parseKey(own.name, 'major')?.mode) ?? 'major';
+}
+
 export function SurveyPiece({ piece, whom, address }: SurveyPieceProps) {
   const { settings, pupils, pupil } = whom;
   const asked = usePieceOptions(piece, settings, pupil);
@@ -73,7 +97,8 @@ export function SurveyPiece({ piece, whom, address }: SurveyPieceProps) {
   const modes = useMemo(() => ['own' as const, ...(also === '' ? [] : (also.split(',') as OtherMode[]))], [also]);
   const survey = useSurvey(asked, modes);
   const order = address.order ?? settings.keyOrder;
-  const keys = useMemo(() => ranked(survey.keys, order, settings.ownOrder), [survey.keys, order, settings.ownOrder]);
+  const [ownOrder, setOwnOrder] = useOwnOrder(settings.ownOrder, survey.keys);
+  const keys = useMemo(() => ranked(survey.keys, order, ownOrder), [survey.keys, order, ownOrder]);
   const [partners, setPartners] = useState<ReadonlyMap<string, PartnerKey> | null>(null);
   const own = keys.find(({ isOwn }) => isOwn);
   const chosen = address.keys.filter((name) => keys.some((key) => key.name === name));
@@ -84,8 +109,6 @@ export function SurveyPiece({ piece, whom, address }: SurveyPieceProps) {
       ),
     [address.keys],
   );
-  const setOwnOrder = (tonics: readonly string[]): void =>
-    void change({ kind: 'settings.change', change: { ownOrder: [...tonics] } }, 'own order of keys');
   return (
     <div
       className="mx-auto max-w-7xl px-4 py-4"

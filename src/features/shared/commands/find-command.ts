@@ -9,23 +9,29 @@ export interface Choice {
 /** So many are offered at most. */
 const MOST_OFFERED = 40;
 
-/** The choices that every typed word begins a word of, those that begin with what was typed first. Signs of keys are found by the letters that are typed for
+/** The choices that every typed word begins a word of, those first in which least is missing from it: `e` is E before it is E♭, and E♭ before “every”. Signs of keys are found by the letters that are typed for
  * them: `eb` and `e flat` find E♭, `f#` and `f sharp` find F♯. */
 export function findCommands(typed: string, choices: readonly Choice[]): readonly Choice[] {
   const wanted = wordsOf(typed);
   if (wanted.length === 0) return choices.slice(0, MOST_OFFERED);
   const found = choices.flatMap((choice) => {
     const own = wordsOf(choice.words);
-    const places = wanted.map((word) => own.findIndex((one) => one.startsWith(word)));
-    if (places.some((place) => place < 0)) return [];
-    // A whole word counts more than the beginning of one: `e` is E before it is E♭.
-    const beginnings = wanted.filter((word) => !own.includes(word)).length;
-    return [{ choice, weight: beginnings * 100 + places.reduce((sum, place) => sum + place, 0) }];
+    const distances = wanted.flatMap((word) => nearestWord(word, own) ?? []);
+    if (distances.length < wanted.length) return [];
+    return [{ choice, weight: distances.reduce((sum, distance) => sum + distance, 0) }];
   });
   return found
     .toSorted((a, b) => a.weight - b.weight)
     .slice(0, MOST_OFFERED)
     .map(({ choice }) => choice);
+}
+
+/** How far a typed word is from the nearest word that it begins: the letters that are missing, then its place. Null where it begins none. */
+function nearestWord(typed: string, words: readonly string[]): number | null {
+  const distances = words.flatMap((word, place) =>
+    word.startsWith(typed) ? [(word.length - typed.length) * 100 + place] : [],
+  );
+  return distances.length === 0 ? null : Math.min(...distances);
 }
 
 /** The words of a text as they are compared: small letters, signs as they are typed. */
