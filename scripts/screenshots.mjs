@@ -1,4 +1,4 @@
-// Takes the pictures of docs/screenshots from the demo studio, each main view at 1280 by 800.
+// Takes the pictures of docs/screenshots from the demo studio, each main view at 1280 by 800 or on the screen it is made for.
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import puppeteer from 'puppeteer-core';
@@ -50,7 +50,25 @@ const VIEWS = [
     waitsFor: ENGRAVED,
     presses: ['#tab-chords'],
   },
-  { name: 'bench-key-change', path: '/bench?piece=bridge-to-the-other-bank&key=Eb-major', waitsFor: ENGRAVED },
+  {
+    name: 'bench-phone',
+    path: '/bench?piece=market-chords&key=Eb-major&pupil=any&at=1:1',
+    waitsFor: ENGRAVED,
+    size: [390, 844],
+    keys: ['n'],
+  },
+  {
+    name: 'stand',
+    path: '/stand?piece=bridge-to-the-other-bank&key=Eb-major',
+    waitsFor: '[data-role=stand-page] figure[aria-busy=false]',
+    size: [820, 1180],
+  },
+  {
+    name: 'commands',
+    path: '/bench?piece=market-chords&key=Eb-major&pupil=any',
+    waitsFor: ENGRAVED,
+    keys: ['Control+k', 'r', 'i', 'n', 'g', ' ', 'e'],
+  },
   { name: 'bench-lamplight', path: '/bench?piece=night-baker&key=Eb-major', waitsFor: ENGRAVED, dark: true },
   {
     name: 'enter',
@@ -82,11 +100,6 @@ const VIEWS = [
     path: '/atlas?part=cards&key=A-major',
     waitsFor: '[data-card-line="fifth-sixth/left"] figure[aria-busy=false]',
   },
-  {
-    name: 'atlas-drill',
-    path: '/atlas?part=drills&keys=D-major,A-minor,Eb-major&drill=cross-hands&rhythm=waltz',
-    waitsFor: '[data-role=drill] figure[aria-busy=false]',
-  },
   { name: 'settings', path: '/settings', waitsFor: 'input[name=outer]' },
   { name: 'studio-file', path: '/settings', waitsFor: '[data-role=room]', file: 'tests/fixtures/studio-files/v4.json' },
 ];
@@ -101,7 +114,8 @@ const page = await browser.newPage();
 await page.setViewport({ width: 1280, height: 800 });
 await page.goto(address);
 await page.waitForFunction(() => document.querySelectorAll('[data-piece] figure[aria-busy=false]').length === 12);
-for (const { name, path, waitsFor, presses, keys, dark, file } of VIEWS) {
+for (const { name, path, waitsFor, presses, keys, dark, file, size = [1280, 800] } of VIEWS) {
+  await page.setViewport({ width: size[0], height: size[1] });
   await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: dark ? 'dark' : 'light' }]);
   await page.goto(address + path);
   await page.waitForSelector(waitsFor);
@@ -109,6 +123,7 @@ for (const { name, path, waitsFor, presses, keys, dark, file } of VIEWS) {
     await page.waitForSelector(selector);
     await page.click(selector);
   }
+  if (keys && !path.startsWith('/enter')) await page.waitForSelector('button[data-key]');
   for (const key of keys ?? []) {
     const [held, last] = key.includes('+') ? key.split('+') : [null, key];
     if (held) await page.keyboard.down(held);
@@ -123,7 +138,7 @@ for (const { name, path, waitsFor, presses, keys, dark, file } of VIEWS) {
     );
   }
   await page.waitForNetworkIdle();
-  if (keys) await page.waitForSelector('[data-role=kept][data-kept=true]');
+  if (keys && path.startsWith('/enter')) await page.waitForSelector('[data-role=kept][data-kept=true]');
   if (path.startsWith('/atlas'))
     await page.waitForFunction(() => document.querySelector('figure[aria-busy=true]') === null);
   if (path.startsWith('/bench'))

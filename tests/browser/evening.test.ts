@@ -86,7 +86,7 @@ describe('an evening at the Bench', () => {
     await page.waitForFunction(() => document.querySelector('[data-role=moment]')?.textContent?.startsWith('bar 1'));
     // What a screen reader hears of the selected place: bar, beat, notes with hand and finger, and the hand notes there.
     await page.waitForFunction(() =>
-      /^Bar 1, beat 1: E♭3 left hand finger 5, E♭4 right hand finger 1\. .*watch: Thumb on E♭/.test(
+      /^Bar 1, beat 1: E♭3 left hand finger 5, E♭4 right hand finger 1\. .*to know: Thumb on E♭/.test(
         document.querySelector('[data-role=said]')?.textContent ?? '',
       ),
     );

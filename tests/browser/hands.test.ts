@@ -57,7 +57,7 @@ describe('fingers in another key', () => {
     const note = await unfolded('finger-change');
     expect(note).toContain('4 1 2 3 4 3 2 1 …');
     expect(note).toContain('because of the colour of the keys');
-    expect(note).toMatch(/Effort \d+\.\d with the old fingers, \d+\.\d with the new ones/);
+    expect(note).toMatch(/The old fingers cost the hand \d+\.\d, the new ones \d+\.\d/);
     expect(note).toContain('For the pupil: In bars 1, 2 and 3, start on B♭ with finger 4.');
   });
 

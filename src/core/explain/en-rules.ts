@@ -68,8 +68,8 @@ export function reasonWords({ worse, better }: Comparison): string {
 export function costWords(comparison: Comparison): string {
   const [worse, better] = [totalOf(comparison.worse).toFixed(1), totalOf(comparison.better).toFixed(1)];
   return comparison.between === 'fingers'
-    ? `Effort ${worse} with the old fingers, ${better} with the new ones.`
-    : `Effort ${worse} on these keys, ${better} if they were white.`;
+    ? `The old fingers cost the hand ${worse}, the new ones ${better}.`
+    : `These keys cost the hand ${worse}, white ones would cost ${better}.`;
 }
 
 /** How much harder something is, in words. */

@@ -200,7 +200,7 @@ describe('words', () => {
       'In bars 3 and 5 the left hand plays 2 3 instead of 1 2, because of the colour of the keys. The old fingers would bring the thumb on a black key.',
     );
     expect(words.suggestion).toContain('To begin with finger 4 (a little harder) also works.');
-    expect(costWords(costs)).toBe('Effort 6.0 with the old fingers, 2.0 with the new ones.');
+    expect(costWords(costs)).toBe('The old fingers cost the hand 6.0, the new ones 2.0.');
     expect(reasonWords({ ...costs, worse: costs.better })).toBe('');
   });
 });

@@ -8,7 +8,7 @@ import { GridChoice } from './grid-choice';
 import { HandNotes } from './hand-notes';
 import { KeyCardPanel } from './key-card-panel';
 import { NotePanel } from './note-panel';
-import type { PaperMark } from './paper';
+import type { PaperMark } from './paper-mark';
 import { PartnerPanel } from './partner-panel';
 import type { Screen } from '@/features/shared/use-screen';
 import { SidePanels } from './side-panels';

@@ -7,7 +7,8 @@ import { sightOf } from '@/features/shared/in-sight';
 import { SeverityMark } from '@/features/shared/severity-mark';
 import type { DecisionActions, NoteFinger, Reach } from './use-decide';
 
-const SEVERITY_WORDS = { must: 'must change', should: 'better otherwise', watch: 'to know' } as const;
+/** The weight of a hand note in words. */
+export const SEVERITY_WORDS = { must: 'must change', should: 'better otherwise', watch: 'to know' } as const;
 
 interface HandNoteProps {
   readonly note: HandNoteView;

@@ -8,6 +8,7 @@ import type { Screen } from '@/features/shared/use-screen';
 import { useFootRoom } from '@/features/shared/use-foot-room';
 import { pianoSounder } from '@/features/shared/sound/sounder';
 import { KeyboardMap, keyboardRange, type OldFinger } from '@/features/shared/keyboard-map';
+import { SEVERITY_WORDS } from './hand-note';
 import { PlayerBar, type PlayableBar } from './player-bar';
 import { soundingMoment } from './sounding-moment';
 import type { BenchPlayer } from './use-player';
@@ -223,6 +224,6 @@ function momentWords({ bar, beat, keys }: Moment, notes: readonly HandNoteView[]
   );
   const told = notes
     .filter(({ aside, noteIds }) => aside === null && struck.some(({ noteId }) => noteIds.includes(noteId)))
-    .map(({ title, severity }) => `${severity}: ${title}`);
+    .map(({ title, severity }) => `${SEVERITY_WORDS[severity]}: ${title}`);
   return [`Bar ${bar}, beat ${beatText(beat)}: ${played.join(', ')}`, ...told].join('. ');
 }

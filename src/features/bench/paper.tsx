@@ -2,19 +2,12 @@
 
 import { memo, useCallback, useMemo } from 'react';
 import type { BenchView, HandNoteView } from '@/core/views';
-import type { MarkKind } from '@/core/annotate';
 import { EngravedPage } from '@/features/shared/engraved-page';
 import { ID_PREFIXES, type EngravedSystem, type EngraveLayout } from '@/workers/protocol';
 import { HandTracks } from '@/features/shared/hand-track';
 import { NoteMarks } from './note-marks';
+import type { PaperMark } from './paper-mark';
 import type { PaperPage } from './use-paper-page';
-
-/** A mark at a note. */
-export interface PaperMark {
-  readonly kind: MarkKind;
-  readonly note: string;
-  readonly text: string;
-}
 
 interface PaperProps {
   readonly view: BenchView;

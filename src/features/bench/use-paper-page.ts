@@ -8,7 +8,7 @@ import { useSame } from '@/features/shared/use-same';
 import type { Screen } from '@/features/shared/use-screen';
 import { useSize, type Size } from '@/features/shared/use-size';
 import type { Room } from './fit';
-import type { PaperMark } from './paper';
+import type { PaperMark } from './paper-mark';
 import type { PaperView } from './paper-tools';
 import type { BenchPage } from './use-bench';
 import { useFit } from './use-fit';

@@ -1,6 +1,8 @@
 'use client';
 
+import { ChevronDown } from 'lucide-react';
 import { memo, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useScreen } from '@/features/shared/use-screen';
 import type { EntryView } from '@/core/views';
 import { keyOfSignature, keyPrint, type Mode } from '@/core/pitch';
 import type { ScreenCommand } from '@/workers/entry-protocol';
@@ -20,8 +22,9 @@ export const EntryBar = memo(function EntryBar({ view, onPress }: EntryBarProps)
   const barQuarters = (frame.meter.beats * 4) / frame.meter.beatType;
   const beat = 4 / frame.meter.beatType;
   const mode: Mode = frame.mode ?? 'major';
+  const isPhone = useScreen() === 'phone';
   return (
-    <div className="flex flex-wrap items-end gap-x-3 gap-y-1 px-4 pt-2" onKeyDown={backToNotes}>
+    <Frame title={view.title || 'A new piece'} isFolded={isPhone}>
       <TextField
         label="Title"
         value={view.title}
@@ -98,9 +101,36 @@ export const EntryBar = memo(function EntryBar({ view, onPress }: EntryBarProps)
         </select>
       </Field>
       <TempoField onPress={onPress} />
-    </div>
+    </Frame>
   );
 });
+
+interface FrameProps {
+  readonly title: string;
+  readonly isFolded: boolean;
+  readonly children: ReactNode;
+}
+
+/** Around the fields: on a phone they are folded away under the title. */
+function Frame({ title, isFolded, children }: FrameProps) {
+  const fields = (
+    <div className="flex flex-wrap items-end gap-x-3 gap-y-1 px-4 pt-2" onKeyDown={backToNotes}>
+      {children}
+    </div>
+  );
+  if (!isFolded) return fields;
+  return (
+    <details data-role="about-piece">
+      <summary className="flex min-h-11 cursor-pointer items-center gap-2 px-4 font-serif text-lg font-semibold">
+        <span className="min-w-0 truncate">{title}</span>
+        <span className="ml-auto flex shrink-0 items-center font-sans text-sm font-normal">
+          title, key, time <ChevronDown size={16} aria-hidden />
+        </span>
+      </summary>
+      {fields}
+    </details>
+  );
+}
 
 /** From a choice, Escape and Enter go back to the notes. */
 function backToNotes({ key, target }: KeyboardEvent): void {

@@ -2,6 +2,9 @@
 
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import { ChevronDown } from 'lucide-react';
+import { FoldOut } from './fold-out';
+import { useScreen } from './use-screen';
 import { useSettled } from './use-settled';
 
 const PLACES = [
@@ -12,27 +15,62 @@ const PLACES = [
   { href: '/settings', name: 'Settings' },
 ] as const;
 
-/** The places of the application, and which one this is. */
+/** The places of the application, and which one this is. On a phone they stand under the name of this one. */
 export function Places() {
   const path = usePathname();
-  const isSettled = useSettled();
+  const isPhone = useScreen() === 'phone';
+  const isHere = (href: string): boolean =>
+    path === href || (path === '/enter' && href === '/bench') || (path === '/fit' && href === '/');
+  if (!isPhone) {
+    return (
+      <nav aria-label="Places" className="flex min-w-0 gap-1">
+        <PlaceLinks isHere={isHere} shape="btn btn-ghost btn-sm h-9 font-normal" />
+      </nav>
+    );
+  }
+  const here = PLACES.find(({ href }) => isHere(href))?.name ?? 'Places';
   return (
-    <nav aria-label="Places" className="flex min-w-0 gap-1 max-sm:gap-0 max-sm:overflow-x-auto">
-      {PLACES.map(({ href, name }) => (
-        <Link
-          key={href}
-          href={href}
-          prefetch={isSettled ? 'auto' : false}
-          aria-current={
-            path === href || (path === '/enter' && href === '/bench') || (path === '/fit' && href === '/')
-              ? 'page'
-              : undefined
-          }
-          className="btn btn-ghost btn-sm h-9 font-normal max-sm:px-2 aria-[current]:bg-base-200 aria-[current]:font-bold aria-[current]:underline aria-[current]:underline-offset-4"
+    <nav aria-label="Places">
+      <FoldOut
+        summary={
+          <>
+            {here} <ChevronDown size={16} aria-hidden />
+          </>
+        }
+        className="btn btn-ghost h-10 px-2"
+        role="places"
+        label={`${here}: to another place`}
+        side="left"
+        width="w-56"
+      >
+        {/* A press goes there, and what was unfolded goes away. */}
+        <div
+          className="flex flex-col p-1"
+          onClick={({ currentTarget }) => currentTarget.closest('details')?.removeAttribute('open')}
         >
-          {name}
-        </Link>
-      ))}
+          <PlaceLinks isHere={isHere} shape="btn btn-ghost h-11 justify-start font-normal" />
+        </div>
+      </FoldOut>
     </nav>
   );
+}
+
+interface PlaceLinksProps {
+  readonly isHere: (href: string) => boolean;
+  readonly shape: string;
+}
+
+function PlaceLinks({ isHere, shape }: PlaceLinksProps) {
+  const isSettled = useSettled();
+  return PLACES.map(({ href, name }) => (
+    <Link
+      key={href}
+      href={href}
+      prefetch={isSettled ? 'auto' : false}
+      aria-current={isHere(href) ? 'page' : undefined}
+      className={`${shape} aria-[current]:bg-base-200 aria-[current]:font-bold aria-[current]:underline aria-[current]:underline-offset-4`}
+    >
+      {name}
+    </Link>
+  ));
 }

@@ -6,7 +6,7 @@ import { useSyncExternalStore } from 'react';
 export type Screen = 'wide' | 'narrow' | 'phone';
 
 const WIDE = '(width >= 64rem)';
-const PHONE = '(width < 40rem)';
+const PHONE = '(width < 45rem)';
 /** Where the window is so low that the music needs what the keyboard would take. */
 const LOW = '(height < 40rem)';
 

@@ -1,7 +1,7 @@
 import { Circle, Eraser } from 'lucide-react';
 import type { BenchView } from '@/core/views';
 import type { Finger } from '@/core/score';
-import type { PaperMark } from '../paper';
+import type { PaperMark } from '../paper-mark';
 import type { DecisionActions } from '../use-decide';
 
 /** What the pencil does to the note it touches. */

@@ -6,7 +6,7 @@ import type { Engraved } from '@/features/shared/engraved-page';
 import { useSame } from '@/features/shared/use-same';
 import { useSize } from '@/features/shared/use-size';
 import type { Room } from '../fit';
-import type { PaperMark } from '../paper';
+import type { PaperMark } from '../paper-mark';
 import type { BenchPage } from '../use-bench';
 import { useFit } from '../use-fit';
 import { pageOf } from '../use-paper-page';
