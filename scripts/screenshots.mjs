@@ -22,7 +22,7 @@ const VIEWS = [
     name: 'bench-hand-tracks',
     path: '/bench?piece=the-sixth-step&key=B-major&pupil=demo-tam&at=1:1',
     waitsFor: ENGRAVED,
-    presses: ['[data-role=tools]', '[data-view=after]'],
+    presses: ['[data-role=tools]', '[data-view=after]', '[data-role=tools]'],
   },
   {
     name: 'bench-note',
@@ -35,14 +35,14 @@ const VIEWS = [
       '[data-role=tools]',
       '[data-role=under-notes]',
       '[data-label=degrees]',
-      '[data-role=under-notes]',
+      '[data-role=tools]',
     ],
   },
   {
     name: 'bench-finger-numbers',
     path: '/bench?piece=two-boats&key=D-major&at=1:2',
     waitsFor: ENGRAVED,
-    presses: ['[data-role=tools]', '[data-view=fingers]', '#tab-key'],
+    presses: ['[data-role=tools]', '[data-view=fingers]', '[data-role=tools]', '#tab-key'],
   },
   {
     name: 'bench-chords',
