@@ -72,14 +72,14 @@ describe('the core behind the worker’s door', () => {
   });
 
   it('saves what it shows', async () => {
-    const file = valueOf(await service.save(source('lantern-walk'), { ...USUAL, to: 'F' }, 'musicxml', {}));
+    const file = valueOf(await service.save(source('lantern-walk'), { ...USUAL, to: 'F' }, 'musicxml', {}, []));
     expect(file.name).toBe('lantern-walk-in-F.musicxml');
     expect(open(String(file.content)).key.key.tonic).toEqual({ step: 3, alter: 0 });
   });
 
   it('puts the teacher’s decisions into a piece file, and gives them back from it with whatever else is there', async () => {
     const beside = { part: 'P1', pupils: [{ name: 'Ilse' }] };
-    const file = valueOf(await service.save(source('lantern-walk'), { ...USUAL, to: 'F' }, 'newthumb', beside));
+    const file = valueOf(await service.save(source('lantern-walk'), { ...USUAL, to: 'F' }, 'newthumb', beside, []));
     const [again] = valueOf(await service.bringIn(bytesOf(String(file.content))));
     expect(again?.ok && again.value).toMatchObject({ title: 'Lantern Walk', format: 'newthumb', beside });
   });
@@ -112,8 +112,8 @@ describe('the core behind the worker’s door', () => {
     ['an octave too far', () => service.bench(source('lantern-walk'), { ...USUAL, octaveRight: 9 }, PAGE)],
     ['a mode that is none', () => service.ladder(source('lantern-walk'), USUAL, 'ease', 'blue' as 'major')],
     ['an order that is none', () => service.ladder(source('lantern-walk'), USUAL, 'size' as 'ease', null)],
-    ['a format that is none', () => service.save(source('lantern-walk'), USUAL, 'docx' as 'abc', {})],
-    ['no object beside the music', () => service.save(source('lantern-walk'), USUAL, 'abc', null as never)],
+    ['a format that is none', () => service.save(source('lantern-walk'), USUAL, 'docx' as 'abc', {}, [])],
+    ['no object beside the music', () => service.save(source('lantern-walk'), USUAL, 'abc', null as never, [])],
     ['a note without a name', () => service.choices(source('lantern-walk'), USUAL, '')],
     ['a school that is none', () => service.atlasCard('C-major', 'best' as 'interval', USUAL_PLAYER)],
     ['a piece that is none', () => service.shelf({ musicXml: 7 } as never, 'card-')],

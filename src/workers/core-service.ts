@@ -15,6 +15,7 @@ import {
   positionViews,
   rungIn,
   shelfView,
+  writtenMarks,
   type Rung,
 } from '@/core/views';
 import { ladderKeys, partnerKeys } from '@/core/survey';
@@ -39,6 +40,7 @@ import {
   keyOrderSchema,
   modeOrOwnSchema,
   modeSchema,
+  marksSchema,
   modesSchema,
   noteIdSchema,
   partnerOptionsSchema,
@@ -243,14 +245,15 @@ function coreService(): CoreService {
           notesPage(found, pitchesSchema.validateSync(pitches, { strict: true }) as readonly Pitch[]),
         ),
       ),
-    save: (source, options, format, beside) => {
-      const [wanted, carried] = [
+    save: (source, options, format, beside, marks) => {
+      const [wanted, carried, drawn] = [
         formatSchema.validateSync(format, { strict: true }),
         besideSchema.validateSync(beside, { strict: true }),
+        marksSchema.validateSync(marks, { strict: true }),
       ];
       return answer(
         mapped(moved(source, options), ({ piece, after }) =>
-          saveAs({ ...piece, carried: { ...piece.carried, ...carried } }, after, wanted),
+          saveAs({ ...piece, carried: { ...piece.carried, ...carried } }, after, wanted, writtenMarks(after, drawn)),
         ),
       );
     },

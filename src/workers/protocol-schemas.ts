@@ -91,6 +91,8 @@ export const partnerOptionsSchema = object({
     .required(),
 });
 
+export const marksSchema = array(markSchema).required();
+
 export const benchPageSchema = object({
   view: mixed<PageOptions['view']>().oneOf(['both', 'after']).required(),
   columns: number().integer().min(1).required(),
@@ -99,7 +101,7 @@ export const benchPageSchema = object({
       .oneOf([...LABEL_KINDS])
       .required(),
   ).required(),
-  marks: array(markSchema).required(),
+  marks: marksSchema,
   tracks: mixed<PageOptions['tracks']>().oneOf(['shown', 'hidden']).required(),
 });
 

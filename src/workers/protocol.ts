@@ -13,6 +13,7 @@ import type {
   PositionView,
   ShelfView,
 } from '@/core/views';
+import type { Mark } from '@/core/annotate';
 import type { Decisions } from '@/core/piece';
 import { type PartnerKey, type PartnerOptions, type KeyOrder } from '@/core/survey';
 import { type DrillKind, type DrillRhythm } from '@/core/practice';
@@ -123,8 +124,14 @@ export interface CoreService {
   drill(options: DrillAsked, columns: number): Answer<MadePiece>;
   /** Notes to look at, in a key. */
   notes(key: string, pitches: readonly Pitch[]): Answer<MadePiece>;
-  /** `beside` goes into a piece file of ours beside the music. */
-  save(source: PieceSource, options: BenchOptions, format: FileFormat, beside: Beside): Answer<SavedPiece>;
+  /** `beside` goes into a piece file of ours beside the music; marks are written into MusicXML. */
+  save(
+    source: PieceSource,
+    options: BenchOptions,
+    format: FileFormat,
+    beside: Beside,
+    marks: readonly Mark[],
+  ): Answer<SavedPiece>;
 }
 
 /** A mode whose keys are surveyed: the piece's own, the other one on the same tonics, or by name. */

@@ -1,5 +1,15 @@
 import type { FileFormat } from '../base';
-import { fileStem, packMxl, writeAbc, writeMidiFile, writeMusicXml, writeOwnFile } from '../write';
+import {
+  fileStem,
+  NO_MARKS,
+  packMxl,
+  withWrittenMarks,
+  writeAbc,
+  writeMidiFile,
+  writeMusicXml,
+  writeOwnFile,
+  type WrittenMarks,
+} from '../write';
 import type { OpenedPiece, Version } from './open-piece';
 
 /** A file ready to be saved or sent. */
@@ -18,13 +28,21 @@ const FORMATS: Readonly<Record<FileFormat, { readonly ending: string; readonly m
   newthumb: { ending: 'newthumb', mediaType: 'application/vnd.new-thumb+json' },
 };
 
-/** Writes a piece in one key as a file. */
-export function saveAs(piece: OpenedPiece, version: Version, format: FileFormat): SavedFile {
+/** Writes a piece in one key as a file. Marks for the pupil go into MusicXML, for programs that know nothing of them; a piece file of ours has them beside
+ * the music. */
+export function saveAs(
+  piece: OpenedPiece,
+  version: Version,
+  format: FileFormat,
+  marks: WrittenMarks = NO_MARKS,
+): SavedFile {
+  const isForOthers = format === 'musicxml' || format === 'mxl';
+  const written = isForOthers ? { ...version, score: withWrittenMarks(version.score, marks) } : version;
   const { ending, mediaType } = FORMATS[format];
   return {
     name: `${fileStem(version.score.title, version.key)}.${ending}`,
     mediaType,
-    content: contentOf(piece, version, format),
+    content: contentOf(piece, written, format),
   };
 }
 

@@ -28,3 +28,4 @@ export { drillView, notesPage } from './made-pieces';
 export type { MadePiece } from './made-pieces';
 export type { HandPlace } from './entry-hands';
 export { sourcesIn } from './finger-sources';
+export { writtenMarks } from './written-marks';

@@ -9,3 +9,5 @@ export type { EngravingPage, StaffKeyChange } from './engraving';
 export { NO_TEXTS, ROOM_MARK } from './note-texts';
 export type { NoteTexts } from './note-texts';
 export { systemBreaks } from './page-layout';
+export { NO_MARKS, withWrittenMarks } from './written-marks';
+export type { WrittenMarks } from './written-marks';

@@ -271,12 +271,13 @@ describe('taking back', () => {
     expect(await turns(studio, 'undo')).toBe('later');
   });
 
-  it('does not mind the key that was looked at meanwhile, and brings it back with its piece', async () => {
+  it('does not mind the key that was looked at meanwhile, nor that the piece was opened, and brings both back with it', async () => {
     await does(studio, { kind: 'piece.add', pieces: [newPiece('a')] }, 'brought in');
     await does(studio, { kind: 'note.key', id: 'a', key: 'Eb-major' });
+    await does(studio, { kind: 'note.used', id: 'a', atMs: 77 });
     expect(await turns(studio, 'undo')).toBe('brought in');
     expect(await turns(studio, 'redo')).toBe('brought in');
-    expect((await pieceById(studio, 'a'))?.lastKey).toBe('Eb-major');
+    expect(await pieceById(studio, 'a')).toMatchObject({ lastKey: 'Eb-major', usedAt: 77 });
   });
 
   it('goes back to any place of the list, through the edits of all tabs', async () => {

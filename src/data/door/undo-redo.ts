@@ -102,20 +102,25 @@ async function laterThan(database: StudioDatabase, head: HistoryHead): Promise<r
     .toSorted((a, b) => a.number - b.number);
 }
 
-/** Whether the fields hold what the edit left, or for doing again what it found. The key that was looked at last is no edit. */
+/** Whether the fields hold what the edit left, or for doing again what it found. What is only noted is no edit. */
 async function holds(database: StudioDatabase, fields: readonly ChangedField[], undoRedo: UndoRedo): Promise<boolean> {
   // Of a field that an edit changed twice the last counts when it is taken back, the first when it is done again.
   const seen = new Map(fields.map((one) => [JSON.stringify([one.table, one.id, one.field]), one]));
   for (const { table, id, field, before, after } of seen.values()) {
-    if (field[0] === 'lastKey') continue;
+    if (NOTED.some((name) => name === field[0])) continue;
     const here = heldIn(await database.table(table).get(id), field);
     if (!sameHeld(withoutNoted(here), withoutNoted(undoRedo === 'undo' ? after : before))) return false;
   }
   return true;
 }
 
+/** Fields of a piece that are noted without being an edit: the key that was looked at last, and when the piece was opened last. */
+const NOTED = ['lastKey', 'usedAt'] as const;
+
 function withoutNoted(held: Held): Held {
-  return isPlain(held) && 'lastKey' in held ? { ...held, lastKey: null } : held;
+  if (!isPlain(held)) return held;
+  const noted = NOTED.filter((name) => name in held).map((name) => [name, null] as const);
+  return noted.length === 0 ? held : { ...held, ...Object.fromEntries(noted) };
 }
 
 async function undoOrRedoFields(

@@ -50,7 +50,7 @@ export function BenchPiece({ piece, address, settings, desk, pupils, pupil }: Be
   const { value: view, trouble } = answers.view;
   const { value: ladder } = answers.ladder;
   const keys = useMemo(() => ladder?.keys.map(keyName) ?? [], [ladder]);
-  const { goToKey, stepKey, walk, selectNote, save } = useBenchActions(answers, keys);
+  const { goToKey, stepKey, walk, selectNote, save } = useBenchActions(answers, keys, paper.marks);
   useKeysAhead(keys, view?.toText ?? null, answers.prepare);
   useRememberedKey(piece, address.key, trouble === null);
   const player = usePlayer(answers.source, answers.options);

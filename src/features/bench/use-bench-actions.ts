@@ -1,6 +1,7 @@
 'use client';
 
 import { useCallback } from 'react';
+import type { Mark } from '@/core/annotate';
 import type { BenchView, Moment } from '@/core/views';
 import type { FileFormat } from '@/core/base';
 import { useMessages } from '@/features/shared/messages';
@@ -22,6 +23,7 @@ export interface BenchActions {
 export function useBenchActions(
   { source, beside, options, view: { value: view }, prepare }: BenchAnswers,
   keys: readonly string[],
+  marks: readonly Mark[],
 ): BenchActions {
   const { say } = useMessages();
   const goToKey = useCallback(
@@ -59,14 +61,14 @@ export function useBenchActions(
   const save = useCallback(
     (format: FileFormat): void => {
       void coreWorker()
-        .save(source, options, format, beside)
+        .save(source, options, format, beside, marks)
         .then((saved) => {
           if (!saved.ok) return say({ kind: 'trouble', text: saved.trouble.message, hint: saved.trouble.hint });
           saveFile(saved.value.name, saved.value.mediaType, saved.value.content);
           say({ kind: 'done', text: `Saved as ${saved.value.name}.` });
         });
     },
-    [source, beside, options, say],
+    [source, beside, options, marks, say],
   );
   return { goToKey, stepKey, walk, selectNote, save };
 }

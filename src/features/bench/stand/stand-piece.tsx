@@ -48,7 +48,7 @@ export function StandPiece({ piece, address, settings, desk, pupil }: StandPiece
   const { value: view, trouble } = answers.view;
   const { value: ladder } = answers.ladder;
   const keys = useMemo(() => ladder?.keys.map(keyName) ?? [], [ladder]);
-  const { goToKey, stepKey } = useBenchActions(answers, keys);
+  const { goToKey, stepKey } = useBenchActions(answers, keys, paper.marks);
   useKeysAhead(keys, view?.toText ?? null, answers.prepare);
   useRememberedKey(piece, address.key, trouble === null);
   const player = usePlayer(answers.source, answers.options);
