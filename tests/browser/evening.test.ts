@@ -35,9 +35,24 @@ async function standing(tab: Page): Promise<number> {
   return tab.$$eval('[data-flag]', (notes) => notes.length);
 }
 
-/** How far the music is scrolled. */
+/** So many frames in a row must the music stand where it is to be at rest. */
+const FRAMES_AT_REST = 10;
+
+/** How far the music is scrolled, once it is at rest. */
 function paperPlace(tab: Page): Promise<number> {
-  return tab.$eval('[data-role=paper]', (paper) => paper.scrollTop);
+  return tab.$eval(
+    '[data-role=paper]',
+    (paper, frames) =>
+      new Promise<number>((resolve) => {
+        const look = (last: number, same: number): void => {
+          const now = paper.scrollTop;
+          if (now === last && same >= frames) resolve(now);
+          else requestAnimationFrame(() => look(now, now === last ? same + 1 : 0));
+        };
+        look(paper.scrollTop, 0);
+      }),
+    FRAMES_AT_REST,
+  );
 }
 
 /** Presses what may be scrolled out of its panel: it is scrolled into sight first, and pressed once it keeps still. */
