@@ -21,18 +21,18 @@ async function withControl(key: KeyInput): Promise<void> {
 /** Says what to do, in a few letters, and takes the first that is found. Gives what it was. */
 async function say(words: string): Promise<string> {
   await withControl('k');
-  await page.waitForSelector('[data-role=command-box] input:focus');
+  await page.waitForSelector('[data-role=choice-box] input:focus');
   await page.keyboard.type(words);
   await page.waitForFunction(
     (typed: string) =>
-      (document.querySelector('[data-role=command-box] input') as HTMLInputElement | null)?.value === typed &&
-      document.querySelector('[data-role=command-box] [aria-selected=true]') !== null,
+      (document.querySelector('[data-role=choice-box] input') as HTMLInputElement | null)?.value === typed &&
+      document.querySelector('[data-role=choice-box] [aria-selected=true]') !== null,
     {},
     words,
   );
-  const found = await textOf(page, '[data-role=command-box] [aria-selected=true] span');
+  const found = await textOf(page, '[data-role=choice-box] [aria-selected=true] span');
   await page.keyboard.press('Enter');
-  await page.waitForFunction(() => document.querySelector('[data-role=command-box]') === null);
+  await page.waitForFunction(() => document.querySelector('[data-role=choice-box]') === null);
   return found;
 }
 
@@ -81,8 +81,8 @@ describe('every command by its words', () => {
     const single = told.filter(([key]) => key?.length === 1 && !'?'.includes(key));
     expect(single.length).toBeGreaterThan(15);
     await withControl('k');
-    await page.waitForSelector('[data-role=command-box]');
-    const offered = await page.$$eval('[data-role=command-box] [role=option]', (options) =>
+    await page.waitForSelector('[data-role=choice-box]');
+    const offered = await page.$$eval('[data-role=choice-box] [role=option]', (options) =>
       options.map((option) => [
         option.querySelector('kbd')?.textContent ?? '',
         option.querySelector('span')?.textContent,

@@ -4,7 +4,7 @@ import { LABEL_KINDS, type LabelKind } from '@/core/annotate';
 import type { FileFormat } from '@/core/base';
 import type { BenchView } from '@/core/views';
 import type { PupilRecord } from '@/data';
-import { barsIn, type Choice } from '@/features/shared/commands/find-command';
+import { barsIn, type Choice } from '@/features/shared/choices/find-choices';
 import { ANY_HAND } from '@/features/shared/pupil-select';
 import { ALL_FORMATS } from './bench-tools';
 import type { PaperView } from './paper-tools';

@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { parseKey } from '@/core/pitch';
 import type { Desk, PieceRecord, PupilRecord, Settings } from '@/data';
 import { choosePupil } from '@/features/shared/choose-pupil';
-import type { Choice } from '@/features/shared/commands/find-command';
+import type { Choice } from '@/features/shared/choices/find-choices';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { useNotedUse } from '@/features/shared/use-noted-use';
 import type { BenchAddress } from './bench-address';

@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { fitAfter, fitAtFirst, type Room } from './fit';
+import { fitAfter, fitAtFirst, type PaperSpace } from './fit';
 
-const ROOM: Room = {
+const SPACE: PaperSpace = {
   widthPx: 880,
   heightPx: 500,
   versions: 2,
@@ -21,9 +21,9 @@ describe('the size of the music', () => {
         fc.record({ heightPx: fc.integer({ min: 260, max: 1200 }), widthPx: fc.integer({ min: 320, max: 2000 }) }),
         fc.integer({ min: 150, max: 500 }),
         (size, atFull) => {
-          const room = { ...ROOM, ...size };
-          const first = fitAtFirst(room);
-          const { zoom } = fitAfter(first, room, engravedAt(first.zoom, atFull));
+          const space = { ...SPACE, ...size };
+          const first = fitAtFirst(space);
+          const { zoom } = fitAfter(first, space, engravedAt(first.zoom, atFull));
           expect((atFull * zoom) / 100).toBeLessThanOrEqual(size.heightPx);
         },
       ),
@@ -33,22 +33,22 @@ describe('the size of the music', () => {
   it('settles: a page engraved at the size that was found asks for no other', () => {
     fc.assert(
       fc.property(fc.integer({ min: 150, max: 900 }), (atFull) => {
-        const first = fitAtFirst(ROOM);
-        const second = fitAfter(first, ROOM, engravedAt(first.zoom, atFull));
-        const third = fitAfter(second, ROOM, engravedAt(second.zoom, atFull));
+        const first = fitAtFirst(SPACE);
+        const second = fitAfter(first, SPACE, engravedAt(first.zoom, atFull));
+        const third = fitAfter(second, SPACE, engravedAt(second.zoom, atFull));
         expect(third.zoom).toBe(second.zoom);
       }),
     );
   });
 
-  it('gets no larger from key to key once it was measured, but smaller where a key needs more room', () => {
-    const measured = fitAfter(fitAtFirst(ROOM), ROOM, engravedAt(100, 480));
-    expect(fitAfter(measured, ROOM, engravedAt(measured.zoom, 300))).toBe(measured);
-    expect(fitAfter(measured, ROOM, engravedAt(measured.zoom, 600)).zoom).toBe(82);
+  it('gets no larger from key to key once it was measured, but smaller where a key needs more space', () => {
+    const measured = fitAfter(fitAtFirst(SPACE), SPACE, engravedAt(100, 480));
+    expect(fitAfter(measured, SPACE, engravedAt(measured.zoom, 300))).toBe(measured);
+    expect(fitAfter(measured, SPACE, engravedAt(measured.zoom, 600)).zoom).toBe(82);
   });
 
   it('keeps a line of music on a phone, and a page from shouting on a large screen', () => {
-    expect(fitAtFirst({ ...ROOM, widthPx: 360, heightPx: 560, versions: 1 }).zoom).toBe(86);
-    expect(fitAtFirst({ ...ROOM, widthPx: 2400, heightPx: 1400 }).zoom).toBe(130);
+    expect(fitAtFirst({ ...SPACE, widthPx: 360, heightPx: 560, versions: 1 }).zoom).toBe(86);
+    expect(fitAtFirst({ ...SPACE, widthPx: 2400, heightPx: 1400 }).zoom).toBe(130);
   });
 });

@@ -10,7 +10,7 @@ export interface Fit {
 }
 
 /** What the music has to fit into. Units: px; lines of labels under each staff. */
-export interface Room {
+export interface PaperSpace {
   readonly widthPx: number;
   readonly heightPx: number;
   readonly versions: 1 | 2;
@@ -33,27 +33,31 @@ const SMALLEST = 50;
 const WORTH_MORE = 0.88;
 
 /** The size to begin with, before anything is engraved. */
-export function fitAtFirst(room: Room): Fit {
-  const usual = room.versions * (VERSION_PX + room.labelLines * LINE_PX);
-  return { question: questionOf(room), zoom: zoomFor(room, usual), source: 'usual' };
+export function fitAtFirst(space: PaperSpace): Fit {
+  const usual = space.versions * (VERSION_PX + space.labelLines * LINE_PX);
+  return { question: questionOf(space), zoom: zoomFor(space, usual), source: 'usual' };
 }
 
-/** The size after systems were engraved at a size: smaller where the highest of them does not fit, larger where there is room to spare and nothing was
+/** The size after systems were engraved at a size: smaller where the highest of them does not fit, larger where there is space to spare and nothing was
  * measured yet. The same object where it stays as it is. */
-export function fitAfter(fit: Fit, room: Room, engraved: { readonly zoom: number; readonly tallestPx: number }): Fit {
+export function fitAfter(
+  fit: Fit,
+  space: PaperSpace,
+  engraved: { readonly zoom: number; readonly tallestPx: number },
+): Fit {
   const atFull = (engraved.tallestPx * 100) / engraved.zoom;
-  const isTooHigh = (atFull * fit.zoom) / 100 > room.heightPx;
-  const hasRoom = fit.source === 'usual' && (atFull * fit.zoom) / 100 < room.heightPx * WORTH_MORE;
-  const zoom = isTooHigh || hasRoom ? zoomFor(room, atFull) : fit.zoom;
+  const isTooHigh = (atFull * fit.zoom) / 100 > space.heightPx;
+  const hasRoom = fit.source === 'usual' && (atFull * fit.zoom) / 100 < space.heightPx * WORTH_MORE;
+  const zoom = isTooHigh || hasRoom ? zoomFor(space, atFull) : fit.zoom;
   return zoom === fit.zoom && fit.source === 'measured' ? fit : { question: fit.question, zoom, source: 'measured' };
 }
 
-export function questionOf({ widthPx, heightPx, versions, labelLines, largest, subject }: Room): string {
+export function questionOf({ widthPx, heightPx, versions, labelLines, largest, subject }: PaperSpace): string {
   return [widthPx, heightPx, versions, labelLines, largest, subject].join('/');
 }
 
 /** As large as the height allows, and so that a line still holds a few notes. `atFull` is the height of a system at 100 %. */
-function zoomFor({ widthPx, heightPx, largest }: Room, atFull: number): number {
+function zoomFor({ widthPx, heightPx, largest }: PaperSpace, atFull: number): number {
   const byHeight = (heightPx / atFull) * 100;
   const byWidth = (widthPx / widthOfColumns(FEWEST_COLUMNS)) * 100;
   const zoom = Math.min(byHeight, byWidth, largest);

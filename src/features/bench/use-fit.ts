@@ -3,22 +3,22 @@
 import { useCallback, useState } from 'react';
 import type { Engraved } from '@/features/shared/engraved-page';
 import { shownZoom } from '@/features/shared/paper-size';
-import { fitAfter, fitAtFirst, questionOf, type Fit, type Room } from './fit';
+import { fitAfter, fitAtFirst, questionOf, type Fit, type PaperSpace } from './fit';
 
-/** How large the music can be in a room, in per cent, and where it is told what came of it. */
-export function useFit(room: Room | null): readonly [number, (engraved: Engraved) => void] {
+/** How large the music can be in a space, in per cent, and where it is told what came of it. */
+export function useFit(space: PaperSpace | null): readonly [number, (engraved: Engraved) => void] {
   const [kept, setKept] = useState<Fit | null>(null);
-  const fit = room === null ? null : kept?.question === questionOf(room) ? kept : fitAtFirst(room);
+  const fit = space === null ? null : kept?.question === questionOf(space) ? kept : fitAtFirst(space);
   const onEngraved = useCallback(
     ({ zoom, systems }: Engraved): void => {
-      if (!room) return;
+      if (!space) return;
       const tallestPx = Math.max(...systems.map(({ heightPx }) => heightPx));
       setKept((before) => {
-        const current = before?.question === questionOf(room) ? before : fitAtFirst(room);
-        return fitAfter(current, room, { zoom: shownZoom(zoom), tallestPx });
+        const current = before?.question === questionOf(space) ? before : fitAtFirst(space);
+        return fitAfter(current, space, { zoom: shownZoom(zoom), tallestPx });
       });
     },
-    [room],
+    [space],
   );
   return [fit?.zoom ?? 100, onEngraved];
 }

@@ -7,18 +7,18 @@ import { columnsFor, engravedZoom } from '@/features/shared/paper-size';
 import { useSame } from '@/features/shared/use-same';
 import type { Screen } from '@/features/shared/use-screen';
 import { useSize, type Size } from '@/features/shared/use-size';
-import type { Room } from './fit';
+import type { PaperSpace } from './fit';
 import type { PaperMark } from './paper-mark';
 import type { PaperView } from './paper-tools';
 import type { BenchPage } from './use-bench';
 import { useFit } from './use-fit';
 
-/** What is on the paper, and how large: which versions, which marks, set out for the room that there is. */
+/** What is on the paper, and how large: which versions, which marks, set out for the space that there is. */
 export interface PaperPage {
   readonly view: PaperView;
   readonly onView: (view: PaperView) => void;
   readonly marks: readonly PaperMark[];
-  /** Null until the room is known. */
+  /** Null until the space is known. */
   readonly page: BenchPage | null;
   /** In per cent. */
   readonly zoom: number;
@@ -55,34 +55,34 @@ export function usePaperPage({
   screen,
 }: PaperFor): readonly [column: Place, body: Place, paper: PaperPage] {
   const [chosen, onView] = useState<PaperView | null>(null);
-  // On a phone there is no room for two versions.
+  // On a phone there is no space for two versions.
   const view = chosen ?? (screen === 'phone' ? 'after' : 'both');
   const [column, body] = [useRef<HTMLDivElement>(null), useRef<HTMLDivElement>(null)];
   const [widthPx, heightPx] = [useSize(column)?.widthPx, useSize(body)?.heightPx];
   const own = decidedFor(piece, pupil?.id ?? null).marks.filter((mark) => mark.key === null || mark.key === key);
   const marks = useSame(own.map(({ kind, note, text }) => ({ kind, note, text })));
-  const room = useMemo(
+  const space = useMemo(
     () =>
       widthPx === undefined || heightPx === undefined
         ? null
-        : roomOf({ widthPx, heightPx }, piece.id, desk, { view, screen }),
+        : spaceOf({ widthPx, heightPx }, piece.id, desk, { view, screen }),
     [widthPx, heightPx, piece.id, desk, view, screen],
   );
-  const [fit, onEngraved] = useFit(room);
+  const [fit, onEngraved] = useFit(space);
   const zoom = desk.sizing === 'fit' ? fit : desk.zoom;
   const page = useMemo(
-    () => (room === null ? null : pageOf(view, room.widthPx, { ...desk, zoom }, marks)),
-    [view, room, desk, zoom, marks],
+    () => (space === null ? null : pageOf(view, space.widthPx, { ...desk, zoom }, marks)),
+    [view, space, desk, zoom, marks],
   );
   return [column, body, { view, onView, marks, page, zoom, onEngraved }];
 }
 
-function roomOf(
+function spaceOf(
   { widthPx, heightPx }: Size,
   piece: string,
   { labels, tracks, tools }: Desk,
   { view, screen }: { readonly view: PaperView; readonly screen: Screen },
-): Room {
+): PaperSpace {
   const besideMusic = (tools === 'open' ? TOOLS_PX : 0) + (screen === 'wide' ? 0 : TABS_PX);
   return {
     widthPx: widthPx - FRAME_PX,

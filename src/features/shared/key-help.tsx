@@ -1,9 +1,9 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { CommandBox } from './commands/command-box';
-import type { Choice } from './commands/find-command';
-import { useAnywhere } from './commands/use-anywhere';
+import { ChoiceBox } from './choices/choice-box';
+import type { Choice } from './choices/find-choices';
+import { useAnywhere } from './choices/use-anywhere';
 import { useKeys, type ScreenKey } from './use-keys';
 
 const EVERYWHERE = [
@@ -22,19 +22,19 @@ interface ScreenKeysProps {
 
 /** Listens to a screen's keys, lists them when `?` is pressed, and finds all that can be done by its words. */
 export function ScreenKeys({ keys, choices }: ScreenKeysProps) {
-  const [shown, setShown] = useState<'keys' | 'commands' | null>(null);
+  const [shown, setShown] = useState<'keys' | 'choices' | null>(null);
   const all = useMemo(
     () => [
       ...keys,
       { key: '?', does: '', act: () => setShown('keys') },
-      { key: 'Control+k', does: '', act: () => setShown('commands') },
+      { key: 'Control+k', does: '', act: () => setShown('choices') },
     ],
     [keys],
   );
   useKeys(all);
   const close = useCallback((): void => setShown(null), []);
   if (shown === 'keys') return <KeyList keys={keys} onClose={close} />;
-  if (shown === 'commands') return <Commands keys={keys} choices={choices} onClose={close} />;
+  if (shown === 'choices') return <Choices keys={keys} choices={choices} onClose={close} />;
   return null;
 }
 
@@ -79,7 +79,7 @@ function KeyList({ keys, onClose }: Pick<ScreenKeysProps, 'keys'> & { readonly o
   );
 }
 
-function Commands({ keys, choices, onClose }: ScreenKeysProps & { readonly onClose: () => void }) {
+function Choices({ keys, choices, onClose }: ScreenKeysProps & { readonly onClose: () => void }) {
   const anywhere = useAnywhere();
   const choicesFor = useCallback(
     (typed: string): readonly Choice[] => [
@@ -92,7 +92,7 @@ function Commands({ keys, choices, onClose }: ScreenKeysProps & { readonly onClo
     ],
     [keys, choices, anywhere],
   );
-  return <CommandBox choicesFor={choicesFor} onClose={onClose} />;
+  return <ChoiceBox choicesFor={choicesFor} onClose={onClose} />;
 }
 
 function printed(key: string): string {

@@ -5,7 +5,7 @@ import { decidedFor, type Desk, type PieceRecord, type PupilRecord } from '@/dat
 import type { Engraved } from '@/features/shared/engraved-page';
 import { useSame } from '@/features/shared/use-same';
 import { useSize } from '@/features/shared/use-size';
-import type { Room } from '../fit';
+import type { PaperSpace } from '../fit';
 import type { PaperMark } from '../paper-mark';
 import type { BenchPage } from '../use-bench';
 import { useFit } from '../use-fit';
@@ -15,7 +15,7 @@ import { pageOfBar, standPages, type StandPage } from './pages';
 /** What the music stand shows: the new key alone, page by page. */
 export interface StandPaper {
   readonly marks: readonly PaperMark[];
-  /** Null until the room is known. */
+  /** Null until the space is known. */
   readonly page: BenchPage | null;
   readonly pages: readonly StandPage[];
   /** Which page is open; they stay at their bars when the key or the size changes. */
@@ -35,7 +35,7 @@ interface StandFor {
   readonly desk: Desk;
 }
 
-/** The paper on the stand. The first is where it is, so that its room is known. */
+/** The paper on the stand. The first is where it is, so that its space is known. */
 export function useStandPage({
   piece,
   pupil,
@@ -46,8 +46,8 @@ export function useStandPage({
   const size = useSize(ref);
   const own = decidedFor(piece, pupil?.id ?? null).marks.filter((mark) => mark.key === null || mark.key === key);
   const marks = useSame(own.map(({ kind, note, text }) => ({ kind, note, text })));
-  const room = useMemo(
-    (): Room | null =>
+  const space = useMemo(
+    (): PaperSpace | null =>
       size && {
         widthPx: size.widthPx - MARGIN_PX,
         heightPx: size.heightPx,
@@ -58,10 +58,10 @@ export function useStandPage({
       },
     [size, desk, piece.id],
   );
-  const [zoom, fitTo] = useFit(room);
+  const [zoom, fitTo] = useFit(space);
   const page = useMemo(
-    () => (room === null ? null : pageOf('after', room.widthPx, { ...desk, zoom }, marks)),
-    [room, desk, zoom, marks],
+    () => (space === null ? null : pageOf('after', space.widthPx, { ...desk, zoom }, marks)),
+    [space, desk, zoom, marks],
   );
   const [systems, setSystems] = useState<Engraved['systems']>([]);
   const onEngraved = useCallback(
@@ -71,7 +71,7 @@ export function useStandPage({
     },
     [fitTo],
   );
-  const pages = useMemo(() => standPages(systems, room?.heightPx ?? 0), [systems, room]);
+  const pages = useMemo(() => standPages(systems, space?.heightPx ?? 0), [systems, space]);
   const [bar, showBar] = useState(0);
   const turnTo = useCallback(
     (wanted: number): void => {

@@ -11,7 +11,7 @@ const MOST_OFFERED = 40;
 
 /** The choices that every typed word begins a word of, those first in which least is missing from it: `e` is E before it is E♭, and E♭ before “every”. Signs of keys are found by the letters that are typed for
  * them: `eb` and `e flat` find E♭, `f#` and `f sharp` find F♯. */
-export function findCommands(typed: string, choices: readonly Choice[]): readonly Choice[] {
+export function findChoices(typed: string, choices: readonly Choice[]): readonly Choice[] {
   const wanted = wordsOf(typed);
   if (wanted.length === 0) return choices.slice(0, MOST_OFFERED);
   const found = choices.flatMap((choice) => {

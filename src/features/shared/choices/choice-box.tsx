@@ -2,22 +2,22 @@
 
 import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { CornerDownLeft } from 'lucide-react';
-import { findCommands, type Choice } from './find-command';
+import { findChoices, type Choice } from './find-choices';
 
-interface CommandBoxProps {
+interface ChoiceBoxProps {
   /** What can be done here, for what is typed so far. */
   readonly choicesFor: (typed: string) => readonly Choice[];
   readonly onClose: () => void;
 }
 
 /** One line to say what is wanted: every command of the screen and of the application is found by its words. */
-export function CommandBox({ choicesFor, onClose }: CommandBoxProps) {
+export function ChoiceBox({ choicesFor, onClose }: ChoiceBoxProps) {
   const dialog = useRef<HTMLDialogElement>(null);
   const list = useId();
   const [typed, setTyped] = useState('');
   const [at, setAt] = useState(0);
   useEffect(() => dialog.current?.showModal(), []);
-  const found = useMemo(() => findCommands(typed, choicesFor(typed)), [typed, choicesFor]);
+  const found = useMemo(() => findChoices(typed, choicesFor(typed)), [typed, choicesFor]);
   const chosen = Math.min(at, found.length - 1);
   useEffect(() => {
     document.getElementById(`${list}-${chosen}`)?.scrollIntoView({ block: 'nearest' });
@@ -40,7 +40,7 @@ export function CommandBox({ choicesFor, onClose }: CommandBoxProps) {
       ref={dialog}
       className="modal modal-top"
       aria-label="Say what to do"
-      data-role="command-box"
+      data-role="choice-box"
       onClose={onClose}
     >
       <div className="modal-box mx-auto mt-[12dvh] flex max-h-[70dvh] max-w-xl flex-col gap-2 rounded-box p-3">

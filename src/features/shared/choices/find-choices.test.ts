@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { barsIn, findCommands } from './find-command';
+import { barsIn, findChoices } from './find-choices';
 
 const nothing = (): void => undefined;
 const CHOICES = [
@@ -13,7 +13,7 @@ const CHOICES = [
   'open “Two Boats, One Mooring”',
 ].map((words) => ({ words, act: nothing }));
 
-const found = (typed: string): readonly string[] => findCommands(typed, CHOICES).map(({ words }) => words);
+const found = (typed: string): readonly string[] => findChoices(typed, CHOICES).map(({ words }) => words);
 
 describe('what is typed finds', () => {
   it.each([

@@ -6,7 +6,7 @@ import { usePieces } from '@/data';
 import { pieceTitle } from '../piece-title';
 import { startTour, TOUR_PIECE } from '../tour/tour-state';
 import { useUndo } from '../use-undo';
-import type { Choice } from './find-command';
+import type { Choice } from './find-choices';
 
 const PLACES = [
   ['to the Shelf', '/'],
