@@ -19,13 +19,15 @@ export function WhichPiece({ words, addressOf }: WhichPieceProps) {
       <p className="mb-4">{words}</p>
       {pieces?.length === 0 ? <ToShelf /> : null}
       <ul className="flex flex-col gap-1">
-        {(pieces ?? []).map((piece) => (
-          <li key={piece.id}>
-            <Link className="btn btn-ghost h-10 w-full justify-start font-normal" href={addressOf(piece)}>
-              {pieceTitle(piece)}
-            </Link>
-          </li>
-        ))}
+        {(pieces ?? [])
+          .filter(({ place }) => place === 'shelf')
+          .map((piece) => (
+            <li key={piece.id}>
+              <Link className="btn btn-ghost h-10 w-full justify-start font-normal" href={addressOf(piece)}>
+                {pieceTitle(piece)}
+              </Link>
+            </li>
+          ))}
       </ul>
     </section>
   );
