@@ -55,7 +55,7 @@ export const STORES: readonly { readonly version: number; readonly stores: Reado
     { version: 7, stores: { photos: 'piece' } },
   ];
 
-export const DATABASE_NAME = 'new-thumb';
+const DATABASE_NAME = 'new-thumb';
 
 /** Opens the studio's database, and brings up what an older version left. */
 export function openDatabase(name = DATABASE_NAME): StudioDatabase {
@@ -65,4 +65,10 @@ export function openDatabase(name = DATABASE_NAME): StudioDatabase {
     if (version === FORM) opened.upgrade(broughtToForm5);
   }
   return database;
+}
+
+/** Whether this browser has a studio, as far as can be told without opening it: yes where it cannot. */
+export async function hasStudio(): Promise<boolean> {
+  const all = await indexedDB.databases?.().catch(() => null);
+  return !all || all.some(({ name }) => name === DATABASE_NAME);
 }

@@ -1,3 +1,4 @@
+export { hasStudio } from './database';
 export { decidedFor } from './decided';
 export type { Whose } from './decided';
 export type { Command } from './door/commands';
@@ -13,15 +14,16 @@ export { fitName, fitStamp } from './fits';
 export type { KeptFit } from './fit-bytes';
 export type { SetAside } from './reading';
 export { editionAfter, isEntered } from './records/edition';
-export { KEYBOARD_SIZES, MOST_TAG_LETTERS, SHELF_ORDERS, decidedSchema, pupilSchema } from './records/records';
-export type { Desk, KeyboardSize, NewPiece, PieceRecord, PupilRecord, Settings, ShelfOrder } from './records/records';
+export { KEYBOARD_SIZES, SHELF_ORDERS } from './records/desk';
+export type { Desk, KeyboardSize, ShelfOrder } from './records/desk';
+export { MOST_TAG_LETTERS, decidedSchema, pupilSchema } from './records/records';
+export type { NewPiece, PieceRecord, PupilRecord, Settings } from './records/records';
 export { shelfFits } from './shelf-fits';
 export {
   change,
   compareWithStudio,
   editsAfter,
   fileText,
-  hasStudio,
   isFirstVisit,
   keepInFile,
   keepPhoto,

@@ -1,13 +1,12 @@
 import type { StudioDatabase } from './database';
 import { isPlain, heldIn, type Field } from './records/field';
+import { DESK, type Desk } from './records/desk';
 import {
-  DESK,
   FIND,
   PIECE,
   PLAN_ENTRY,
   PUPIL,
   SETTINGS,
-  type Desk,
   type FindRecord,
   type PieceRecord,
   type PlanEntry,

@@ -1,8 +1,9 @@
 'use client';
 
+import { viewOf } from './door/view';
 import { useSyncExternalStore } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { DATABASE_NAME, openDatabase, type StudioDatabase } from './database';
+import { openDatabase, type StudioDatabase } from './database';
 import { askToPersist } from './device/browser-store';
 import {
   allowKeptFile,
@@ -14,7 +15,7 @@ import {
 } from './device/kept-file';
 import type { Command, StoreFault } from './door/commands';
 import { storeWorker } from '@/workers/client';
-import { enteredSteps, runCommand, viewOf, type EnteredSteps } from './door/door';
+import { enteredSteps, runCommand, type EnteredSteps } from './door/door';
 import type { HistoryHead } from './door/history-records';
 import { createStudio, type Studio, type Waiting, type Write } from './door/studio';
 import { doneAfter, historyList, nextToUndoOrRedo, type Next } from './door/undo-redo';
@@ -34,7 +35,8 @@ import {
   setAside,
   type SetAside,
 } from './reading';
-import type { Desk, FindRecord, PieceRecord, PlanEntry, PupilRecord, Settings } from './records/records';
+import type { Desk } from './records/desk';
+import type { FindRecord, PieceRecord, PlanEntry, PupilRecord, Settings } from './records/records';
 
 /** How the browser's store stands to this tab. `old`: another tab opened it in a newer version. `gone`: it was deleted or closed. `blocked`: it cannot
  * be brought up while another tab has it open in an older version. `unreachable`: the browser does not open it at all. */
@@ -107,12 +109,6 @@ const TAB = 'new-thumb-tab';
 let hasAsked = false;
 
 /** Whether nothing was ever kept in this browser. */
-/** Whether this browser has a studio, as far as can be told without opening it: yes where it cannot. */
-export async function hasStudio(): Promise<boolean> {
-  const all = await indexedDB.databases?.().catch(() => null);
-  return !all || all.some(({ name }) => name === DATABASE_NAME);
-}
-
 export async function isFirstVisit(): Promise<boolean> {
   const database = studioDatabase();
   return (await database.kept.get('settings')) === undefined && (await database.pieces.count()) === 0;

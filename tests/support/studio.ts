@@ -1,4 +1,5 @@
-import { runCommand, viewOf } from '@/data/door/door';
+import { viewOf } from '@/data/door/view';
+import { runCommand } from '@/data/door/door';
 import type { Command } from '@/data/door/commands';
 import { openDatabase, type StudioDatabase } from '@/data/database';
 import { createStudio, type Studio } from '@/data/door/studio';

@@ -2,7 +2,8 @@ import type { Finger } from '@/core/score';
 import type { Whose } from '../decided';
 import type { StudioContents, TakingIn } from '../file/contents';
 import type { Field } from '../records/field';
-import type { Decided, Desk, FindRecord, NewPiece, PieceRecord, PupilRecord, Settings } from '../records/records';
+import type { Desk } from '../records/desk';
+import type { Decided, FindRecord, NewPiece, PieceRecord, PupilRecord, Settings } from '../records/records';
 import type { RecordPlace } from './history-records';
 
 /** What may be asked of the studio. Each command names what it changes and touches nothing else: there is none that puts a whole record in the

@@ -7,7 +7,7 @@ import { TABLES } from '../records/tables';
 import { applied, type Becoming, type Strictness } from './apply';
 import type { Command, EditCommand, EnterCommand, NoteCommand, StoreFault } from './commands';
 import { MUSIC_FIELDS, recordName, type ChangedField, type HistoryHead, type RecordPlace } from './history-records';
-import type { StudioView, Wanted } from './view';
+import { viewOf, type Wanted } from './view';
 import { wantedBy } from './wanted';
 
 /** Who does something, what it is in words, and when (ms since 1970). */
@@ -47,11 +47,6 @@ export async function runCommand(
         return edit(database, command, attribution);
     }
   });
-}
-
-/** The studio as it is in the database. */
-export function viewOf(database: StudioDatabase): StudioView {
-  return { get: ({ table, id }) => database.table(table).get(id), all: (table) => database.table(table).toArray() };
 }
 
 /** Thrown inside a transaction to end it with nothing done; never leaves this file. */

@@ -5,9 +5,9 @@ import type { Held } from '../records/field';
 import type { TableName } from '../records/tables';
 import { applied } from './apply';
 import type { Command, StoreFault } from './commands';
-import { musicOf, runCommand, viewOf, type Attribution, type Done } from './door';
+import { musicOf, runCommand, type Attribution, type Done } from './door';
 import { nextToUndoOrRedo, undoOrRedoEdit, type How, type Next, type UndoRedoResult, type UndoRedo } from './undo-redo';
-import type { StudioView } from './view';
+import { type StudioView, viewOf } from './view';
 import { wantedBy } from './wanted';
 
 /** What was done but could not be written, since there is no room on the device. It is written as soon as there is. */

@@ -4,9 +4,9 @@ import type { StudioDatabase } from '../database';
 import { heldIn, isPlain, overlap, sameHeld, type Held } from '../records/field';
 import { applied } from './apply';
 import type { StoreFault } from './commands';
-import { editFields, inTransaction, putAll, viewOf, type Attribution } from './door';
+import { editFields, inTransaction, putAll, type Attribution } from './door';
 import { recordName, type ChangedField, type HistoryHead } from './history-records';
-import type { Wanted } from './view';
+import { type Wanted, viewOf } from './view';
 
 export type UndoRedo = 'undo' | 'redo';
 

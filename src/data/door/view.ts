@@ -1,3 +1,4 @@
+import type { StudioDatabase } from '../database';
 import type { Field, Held } from '../records/field';
 import type { TableName } from '../records/tables';
 import type { RecordPlace } from './history-records';
@@ -12,4 +13,9 @@ export interface StudioView {
 export interface Wanted extends RecordPlace {
   readonly field: Field;
   readonly value: Held;
+}
+
+/** The studio as it is in the database. */
+export function viewOf(database: StudioDatabase): StudioView {
+  return { get: ({ table, id }) => database.table(table).get(id), all: (table) => database.table(table).toArray() };
 }

@@ -1,9 +1,10 @@
+import { viewOf } from '../door/view';
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { contents, does, emptyStudio, newPiece, newPupil, tabOf, turns, written } from '../../../tests/support/studio';
 import { unwrap } from '@/core/base';
 import type { StudioDatabase } from '../database';
-import { viewOf } from '../door/door';
+
 import { currentSettings, pieceById, setAside } from '../reading';
 import { readStudioFile, studioFileText } from './studio-file';
 import { compareWith } from './take-in';

@@ -1,7 +1,7 @@
 import { GREATEST_SPAN_MM, LEAST_SPAN_MM } from '@/core/keyboard';
 import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
 import { FIND_KINDS, type FindKind } from '@/core/practice';
-import { MARK_KINDS, type MarkKind, LABEL_KINDS, type LabelKind } from '@/core/annotate';
+import { MARK_KINDS, type MarkKind } from '@/core/annotate';
 import type { Finger } from '@/core/score';
 import { inKeyOrder } from './field';
 import type { Shape } from './understand';
@@ -198,61 +198,6 @@ export const fitPackSchema = object({
   fits: mixed<Uint8Array>((value): value is Uint8Array => ArrayBuffer.isView(value)).required(),
 });
 export type FitPack = InferType<typeof fitPackSchema>;
-
-/** The keyboard at the foot of the Bench: whole keys, the front of the keys alone, or none. */
-export const KEYBOARD_SIZES = ['full', 'strip', 'away'] as const;
-export type KeyboardSize = (typeof KEYBOARD_SIZES)[number];
-
-/** Orders of the shelf: as pieces came onto it, or by something that a teacher looks for. */
-export const SHELF_ORDERS = ['added', 'title', 'key', 'level', 'used'] as const;
-export type ShelfOrder = (typeof SHELF_ORDERS)[number];
-
-/** How the desk was left: no edit, and nothing to undo. */
-const deskSchema = object({
-  /** The pupil chosen last; null for any hand. */
-  pupil: string().nullable().defined(),
-  zoom: number().integer().min(50).max(200).required(),
-  /** Whether the music is as large as one whole pair of systems allows, or as large as `zoom` says. */
-  sizing: mixed<'fit' | 'set'>().oneOf(['fit', 'set']).required(),
-  labels: array(
-    mixed<LabelKind>()
-      .oneOf([...LABEL_KINDS])
-      .required(),
-  ).required(),
-  tracks: mixed<'shown' | 'hidden'>().oneOf(['shown', 'hidden']).required(),
-  /** Whether the paper for entering leaves room beside it. */
-  entering: mixed<'wide' | 'narrow'>().oneOf(['wide', 'narrow']).required(),
-  /** How much of the keyboard is seen at the foot of the Bench; by the screen until the teacher says. */
-  keyboard: mixed<KeyboardSize | 'by-screen'>()
-    .oneOf([...KEYBOARD_SIZES, 'by-screen'])
-    .required(),
-  /** The panel beside the paper, and the tools of the page: folded away, or there. */
-  beside: mixed<'open' | 'folded'>().oneOf(['open', 'folded']).required(),
-  tools: mixed<'open' | 'folded'>().oneOf(['open', 'folded']).required(),
-  /** How large the music is on the music stand, in per cent. */
-  stand: number().integer().min(50).max(250).required(),
-  /** How the cards of the shelf are ordered. */
-  shelfOrder: mixed<ShelfOrder>()
-    .oneOf([...SHELF_ORDERS])
-    .required(),
-});
-export type Desk = InferType<typeof deskSchema>;
-
-export const USUAL_DESK: Desk = {
-  pupil: null,
-  zoom: 100,
-  sizing: 'fit',
-  labels: [],
-  tracks: 'shown',
-  entering: 'wide',
-  keyboard: 'by-screen',
-  beside: 'open',
-  tools: 'folded',
-  stand: 130,
-  shelfOrder: 'added',
-};
-
-export const DESK: Shape<Desk> = { schema: deskSchema, usual: USUAL_DESK };
 
 /** The teacher's settings. */
 const settingsSchema = object({

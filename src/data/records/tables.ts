@@ -1,6 +1,7 @@
 import { mixed, number, object, string, type InferType } from 'yup';
 import { isPlain } from './field';
-import { DESK, FIND, PIECE, PLAN_ENTRY, PUPIL, SETTINGS } from './records';
+import { DESK } from './desk';
+import { FIND, PIECE, PLAN_ENTRY, PUPIL, SETTINGS } from './records';
 import { understand, type Shape, type Understood } from './understand';
 
 /** The tables that hold what is the teacher's. All of it is changed through the door, and all of it goes into the studio file. */

@@ -6,7 +6,7 @@ import type { BenchView } from '@/core/views';
 import type { PupilRecord } from '@/data';
 import { barsIn, type Choice } from '@/features/shared/choices/find-choices';
 import { ANY_HAND } from '@/features/shared/pupil-select';
-import { ALL_FORMATS } from './bench-tools';
+import { ALL_FORMATS } from './save-buttons';
 import type { PaperView } from './paper-tools';
 import type { DecisionActions } from './use-decide';
 

@@ -7,11 +7,12 @@ import { change, type Desk, type PieceRecord, type PupilRecord, type Settings } 
 import { FoldOut } from '@/features/shared/fold-out';
 import type { Screen } from '@/features/shared/use-screen';
 import { go, type BenchAddress } from './bench-address';
-import { ALL_FORMATS, BenchTools, SaveButtons, SaveList, WayFields, type BenchToolsProps } from './bench-tools';
+import { BenchTools, WayFields, type BenchToolsProps } from './bench-tools';
 import { keyName } from './key-strip';
 import { OwnKey } from './own-key';
 import { leave } from './paper-tools';
 import { PupilChoice } from './pupil-choice';
+import { ALL_FORMATS, SaveButtons, SaveList } from './save-buttons';
 import type { BenchAnswers } from './use-bench';
 
 interface BenchHeadProps {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Desk } from '@/data';
+import { USUAL_DESK } from '@/data/records/desk';
 import { benchKeys, type BenchKeysOf } from './bench-keys';
 
 const NOTE = {
@@ -12,19 +12,6 @@ const NOTE = {
   name: 'F♯4',
   otherName: 'G♭4',
 } as const;
-const DESK: Desk = {
-  pupil: null,
-  zoom: 100,
-  sizing: 'fit',
-  labels: [],
-  tracks: 'shown',
-  entering: 'wide',
-  keyboard: 'by-screen',
-  beside: 'open',
-  tools: 'folded',
-  stand: 130,
-  shelfOrder: 'added',
-};
 
 /** The keys, and what they were heard to do. */
 function listening(more: Partial<BenchKeysOf> = {}) {
@@ -56,7 +43,7 @@ function listening(more: Partial<BenchKeysOf> = {}) {
     onEscape: hear('onEscape'),
     paper: { view: 'both', onView: hear('onView'), zoom: 92 },
     layout: { beside: { isOpen: true, onFold: hear('fold') }, nextKeyboard: hear('nextKeyboard') },
-    desk: DESK,
+    desk: USUAL_DESK,
     ...more,
   });
   const press = (key: string): void =>
