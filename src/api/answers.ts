@@ -1,12 +1,12 @@
-import { faultWords } from '@/core/explain';
+import { USUAL_LANGUAGE, type Language } from '@/core/explain';
 import { assertNever, type Fault } from '@/core/base';
 
 /** A refusal as the scripting interface promises it. */
-export function refuse(fault: Fault): Response {
+export function refuse(fault: Fault, says: Language = USUAL_LANGUAGE): Response {
   const place = 'at' in fault ? fault.at : {};
   const headers: Record<string, string> = fault.code === 'job.busy' ? { 'Retry-After': '1' } : {};
   return Response.json(
-    { error: { code: fault.code, ...faultWords(fault), ...place } },
+    { error: { code: fault.code, ...says.faultWords(fault), ...place } },
     { status: statusOf(fault), headers },
   );
 }

@@ -1,5 +1,6 @@
 import { asWritten, moveTo, openPiece, type OpenedPiece, type Version } from '@/core/piece';
 import type { Fault, Result } from '@/core/base';
+import { languageOf, type Language } from '@/core/explain';
 import { refuse } from './answers';
 import { readBody } from './body';
 import { enter } from './gate';
@@ -9,6 +10,8 @@ import { readQuery, wantedKey, type ApiQuery } from './query';
 export interface SentPiece {
   readonly piece: OpenedPiece;
   readonly query: ApiQuery;
+  /** The language of the answer. */
+  readonly says: Language;
 }
 
 /** What every handler does: let in, check the query, read the file, open the piece; a refusal is answered here.
@@ -23,7 +26,8 @@ export async function withSentPiece(request: Request, work: (sent: SentPiece) =>
     if (!body.ok) return refuse(body.error);
     const { from, key, part } = query.value;
     const piece = openPiece(body.value, { format: from, key, part });
-    return piece.ok ? work({ piece: piece.value, query: query.value }) : refuse(piece.error);
+    const says = languageOf(query.value.wording);
+    return piece.ok ? work({ piece: piece.value, query: query.value, says }) : refuse(piece.error, says);
   } finally {
     visit.leave();
   }

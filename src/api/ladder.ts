@@ -1,6 +1,7 @@
 import { parseKey, type Key, type Mode } from '@/core/pitch';
 import { inOrder, type KeyOrder } from '@/core/survey';
 import { ladderOf, type KeyFactsView, type Ladder, type LadderKey, type UnwritableKey } from '@/core/views';
+import type { Language } from '@/core/explain';
 import type { MoveOptions, OpenedPiece } from '@/core/piece';
 
 /** What the scripting interface promises to send for `ladder`. */
@@ -10,12 +11,12 @@ export interface LadderAnswer extends Pick<Ladder, 'piece' | 'from' | 'remarks'>
 
 /** All keys of a mode in one list, as was promised: those that cannot be written too. */
 export function ladderAnswer(
+  says: Language,
   piece: OpenedPiece,
   options: Omit<MoveOptions, 'to'>,
-  order: KeyOrder,
-  mode: Mode | undefined,
+  { order, mode }: { readonly order: KeyOrder; readonly mode: Mode | undefined },
 ): LadderAnswer {
-  const { keys, unwritable, ...told } = ladderOf(piece, options, order, mode);
+  const { keys, unwritable, ...told } = ladderOf(says, piece, options, { order, mode });
   if (unwritable.length === 0) return { ...told, keys };
   const all = [...keys, ...unwritable.map(asLeftOut)].map((facts) => ({
     facts,

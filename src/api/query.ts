@@ -1,5 +1,14 @@
 import { GREATEST_SPAN_MM, KEYBOARD_SIZES, LEAST_SPAN_MM, type KeyboardSize } from '@/core/keyboard';
 import { mixed, number, string, type Schema } from 'yup';
+import {
+  BAR_WORDS,
+  FINGER_WORDS,
+  LENGTHS,
+  NOTE_NAMES,
+  RHYTHM_WORDS,
+  USUAL_WORDING,
+  type Wording,
+} from '@/core/explain';
 import { FINGERINGS, NO_DECISIONS, type Fingering, type MoveOptions } from '@/core/piece';
 import {
   DIALS,
@@ -35,6 +44,8 @@ export interface ApiQuery {
   /** The mode of the ladder; null for the piece's own. */
   readonly mode: Mode | null;
   readonly options: Omit<MoveOptions, 'to'>;
+  /** In which words sentences are wanted. */
+  readonly wording: Wording;
 }
 
 const OCTAVES = 'a whole number from -4 to 4';
@@ -53,10 +64,6 @@ export function readQuery(search: URLSearchParams): Result<ApiQuery, Fault> {
     field(search, name, { schema: number().integer().min(from).max(to).required(), usual, allowed, faults });
 
   const both = whole('octaves', [-4, 4], 0, OCTAVES);
-  const octaves = {
-    right: whole('octaves.right', [-4, 4], both, OCTAVES),
-    left: whole('octaves.left', [-4, 4], both, OCTAVES),
-  };
   const dial = (name: string): Dial => choice<Dial>(name, DIALS, 'usual');
   const player: Player = {
     level: whole('level', [1, LEVELS.length], USUAL_PLAYER.level, LEVELS.join(', ')) as Level,
@@ -85,9 +92,13 @@ export function readQuery(search: URLSearchParams): Result<ApiQuery, Fault> {
     format: choice<FileFormat>('format', FILE_FORMATS, 'musicxml'),
     order: choice<KeyOrder>('order', KEY_ORDERS, 'ease'),
     mode: search.has('mode') ? choice<Mode>('mode', MODES, 'major') : null,
+    wording: wordingIn(choice),
     options: {
       direction: choice<Direction>('direction', DIRECTIONS, 'nearest'),
-      octaves,
+      octaves: {
+        right: whole('octaves.right', [-4, 4], both, OCTAVES),
+        left: whole('octaves.left', [-4, 4], both, OCTAVES),
+      },
       spelling: choice<Spelling>('spelling', SPELLINGS, 'strict'),
       courtesy: choice<Courtesy>('courtesy', COURTESIES, 'bar'),
       sixth: choice<DegreeForm>('sixth', DEGREE_FORMS, 'natural'),
@@ -101,6 +112,18 @@ export function readQuery(search: URLSearchParams): Result<ApiQuery, Fault> {
   };
   const first = faults[0];
   return first ? err(first) : ok(query);
+}
+
+/** How the caller calls things. */
+function wordingIn(choice: <T extends string>(name: string, values: readonly T[], usual: T) => T): Wording {
+  return {
+    ...USUAL_WORDING,
+    bar: choice('bar', BAR_WORDS, USUAL_WORDING.bar),
+    rhythm: choice('rhythm', RHYTHM_WORDS, USUAL_WORDING.rhythm),
+    names: choice('names', NOTE_NAMES, USUAL_WORDING.names),
+    fingers: choice('fingers', FINGER_WORDS, USUAL_WORDING.fingers),
+    lengths: choice('lengths', LENGTHS, USUAL_WORDING.lengths),
+  };
 }
 
 /** The wanted key, once the piece's own mode is known. Errors: `query.missing`, `query.value`. */

@@ -1,9 +1,9 @@
-import { flagWords, shortened } from '@/core/explain';
+import { shortened, type Language } from '@/core/explain';
 import { isBlackKey } from '@/core/keyboard';
 import { intervalName, intervalSemitones, intervalSteps, nameText, pitchText, type Pitch } from '@/core/pitch';
 import type { Flag } from '@/core/flags';
 import { tiedFrom, type AccidentalSign, type Finger, type Hand, type HandNote } from '@/core/score';
-import { keyView, remarkView, sourcesIn, type KeyView, type RemarkView } from '@/core/views';
+import { keyView, remarkView, sourcesIn, type KeyView, type MovedVersions, type RemarkView } from '@/core/views';
 import type { PlacedPosition } from '@/core/fingering';
 import type { OpenedPiece, Version } from '@/core/piece';
 
@@ -63,7 +63,8 @@ export interface ReportFlag {
 }
 
 /** Puts a piece before and after into the form that was promised to other programs. Pitches are as they sound. */
-export function reportOf(piece: OpenedPiece, before: Version, after: Version): Report {
+export function reportOf(language: Language, piece: OpenedPiece, { before, after }: MovedVersions): Report {
+  const says = language.inKey(after.key);
   const moved = new Map(after.notes.map((note) => [note.id, note]));
   const written = new Map(before.notes.map((note) => [note.id, note]));
   const first = tiedFrom(before.notes);
@@ -78,7 +79,7 @@ export function reportOf(piece: OpenedPiece, before: Version, after: Version): R
       octaves: after.octaves,
     },
     playable: { right: isPlayable(after.flags, 'right'), left: isPlayable(after.flags, 'left') },
-    remarks: [...piece.remarks, ...after.remarks].map(remarkView),
+    remarks: [...piece.remarks, ...after.remarks].map((remark) => remarkView(says, remark)),
     notes: before.notes.flatMap((note) => {
       const to = moved.get(note.id);
       // A tie's continuations carry the finger of its first note.
@@ -86,8 +87,8 @@ export function reportOf(piece: OpenedPiece, before: Version, after: Version): R
       const fingers = { from: written.get(struck)?.finger ?? null, to: moved.get(struck)?.finger ?? null };
       return to ? [reportNote(note, to, fingers)] : [];
     }),
-    positions: reportPositions(after),
-    flags: after.flags.map(reportFlag),
+    positions: reportPositions(says, after),
+    flags: after.flags.map((flag) => reportFlag(says, flag)),
   };
 }
 
@@ -121,8 +122,8 @@ function reportNote(
   };
 }
 
-function reportPositions(version: Version): readonly ReportPosition[] {
-  const sourceOf = sourcesIn(version);
+function reportPositions(says: Language, version: Version): readonly ReportPosition[] {
+  const sourceOf = sourcesIn(says, version);
   return version.positions.map((placed) => reportPosition(placed, sourceOf(placed.notes.map(({ id }) => id))));
 }
 
@@ -140,8 +141,8 @@ function reportPosition(placed: PlacedPosition, fingersFrom: string): ReportPosi
   };
 }
 
-function reportFlag(flag: Flag): ReportFlag {
-  const { message, suggestion } = flagWords(flag);
+function reportFlag(says: Language, flag: Flag): ReportFlag {
+  const { message, suggestion } = says.flagWords(flag);
   const { severity, hand, bar, beat, notes, byBlackKey } = flag;
   return { kind: flag.evidence.kind, severity, hand, bar, beat, notes, byBlackKey, message, suggestion };
 }

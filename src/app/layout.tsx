@@ -2,6 +2,7 @@ import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
 import { AppShell } from '@/features/shared/app-shell';
 import { MessagesProvider } from '@/features/shared/messages';
+import { WordsProvider } from '@/features/shared/words/use-words';
 import './globals.css';
 
 export const metadata: Metadata = {
@@ -16,9 +17,11 @@ export default function RootLayout({ children }: { readonly children: ReactNode 
   return (
     <html lang="en">
       <body>
-        <MessagesProvider>
-          <AppShell>{children}</AppShell>
-        </MessagesProvider>
+        <WordsProvider>
+          <MessagesProvider>
+            <AppShell>{children}</AppShell>
+          </MessagesProvider>
+        </WordsProvider>
       </body>
     </html>
   );

@@ -1,20 +1,24 @@
+'use client';
+
 import Link from 'next/link';
+import { useWords } from '@/features/shared/words/use-words';
 
 /** Where an address leads nowhere. */
 export default function NotFound() {
+  const w = useWords();
   return (
     <section className="mx-auto flex max-w-xl flex-col items-center gap-4 px-4 py-16 text-center" data-role="not-found">
-      <h1 className="text-2xl font-semibold">There is nothing at this address</h1>
-      <p>It may be mistyped, or come from another version of New Thumb. Your pieces are where they were.</p>
+      <h1 className="text-2xl font-semibold">{w.places.thereIsNothingAtThis}</h1>
+      <p>{w.places.itMayBeMistypedOr}</p>
       <div className="flex flex-wrap justify-center gap-2">
         <Link className="btn btn-primary btn-sm h-9" href="/">
-          To the shelf
+          {w.shared.toShelf}
         </Link>
         <Link className="btn btn-sm h-9" href="/bench">
-          To the Bench
+          {w.shared.toBench}
         </Link>
         <Link className="btn btn-sm h-9" href="/atlas">
-          To the Atlas
+          {w.places.toAtlas}
         </Link>
       </div>
     </section>

@@ -7,7 +7,7 @@ export type { How, UndoRedo } from './door/undo-redo';
 export { askToPersist, roomLeft } from './device/browser-store';
 export type { Room } from './device/browser-store';
 export type { TakingIn } from './file/contents';
-export { NAMES, readStudioFile } from './file/studio-file';
+export { readStudioFile } from './file/studio-file';
 export type { ReadFile } from './file/studio-file';
 export type { Comparison } from './file/take-in';
 export { fitName, fitStamp } from './fits';
@@ -16,7 +16,7 @@ export type { SetAside } from './reading';
 export { editionAfter, isEntered } from './records/edition';
 export { KEYBOARD_SIZES, SHELF_ORDERS } from './records/desk';
 export type { Desk, KeyboardSize, ShelfOrder } from './records/desk';
-export { MOST_TAG_LETTERS, decidedSchema, pupilSchema } from './records/records';
+export { MOST_TAG_LETTERS, decidedSchema, pupilSchema, wordingOf } from './records/records';
 export type { NewPiece, PieceRecord, PupilRecord, Settings } from './records/records';
 export { shelfFits } from './shelf-fits';
 export {
@@ -50,4 +50,4 @@ export {
   useWaiting,
 } from './use-studio';
 export type { PieceToEnter } from './use-studio';
-export { RECORD_NAMES, storeFaultWords } from './words';
+export { storeFaultWords } from './words';

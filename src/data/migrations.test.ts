@@ -8,6 +8,7 @@ import { enteredSteps } from './door/door';
 import { historyList } from './door/undo-redo';
 import { readStudioFile } from './file/studio-file';
 import { allFinds, allPieces, allPupils, currentDesk, currentSettings, pieceById, planOf, setAside } from './reading';
+import { WORDS } from '../../tests/support/usual-words';
 
 let opened: StudioDatabase | null = null;
 afterEach(async () => {
@@ -139,7 +140,7 @@ describe('a studio file of an older version', () => {
   it.each([1, 2, 3, 4])('as version %i wrote it is taken in with all it held', async (version) => {
     const studio = emptyStudio();
     opened = studio;
-    const read = unwrap(readStudioFile(oldStudioFile(version)));
+    const read = unwrap(readStudioFile(WORDS.store, oldStudioFile(version)));
     expect([read.remarks, read.lost, read.contents.aside]).toEqual([[], [], []]);
     await does(studio, { kind: 'studio.take-in', contents: read.contents, how: 'replace' });
     const old = JSON.parse(oldStudioFile(version)) as Readonly<

@@ -1,5 +1,5 @@
 import type { Transaction } from 'dexie';
-import { editWords } from '@/core/explain';
+import { USUAL_LANGUAGE } from '@/core/explain';
 import type { EditLabel } from '@/core/edit';
 import { groupBy } from '@/core/base';
 import { MUSIC_FIELDS, recordName, type ChangedField, type HistoryHead } from './door/history-records';
@@ -156,7 +156,7 @@ function changeFacts(text: unknown): { readonly isWhole: boolean; readonly atMs:
     const change: unknown = JSON.parse(String(text));
     const [label, atMs] = isPlain(change) ? [change['label'], change['atMs']] : [null, null];
     if (typeof atMs === 'number' && isPlain(label))
-      return { isWhole: true, atMs, label: editWords(label as unknown as EditLabel) };
+      return { isWhole: true, atMs, label: USUAL_LANGUAGE.editWords(label as unknown as EditLabel) };
   } catch {
     // What is no change is told by the caller.
   }

@@ -1,15 +1,16 @@
 import { err, lastingMemo, memo, memoOf, ok, type Fault, type Result } from '@/core/base';
+import type { Language } from '@/core/explain';
 import type { Player } from '@/core/fingering';
 import type { KeyboardSize } from '@/core/keyboard';
 import type { MoveOptions, OpenedPiece, Version } from '@/core/piece';
-import { hasMinorThird, keyPrint, keyText, parseKey, type Key, type Mode } from '@/core/pitch';
+import { hasMinorThird, keyText, parseKey, type Key, type Mode } from '@/core/pitch';
 import type { Rung } from '@/core/views';
 import type { BenchOptions, SurveyKey, SurveyMode, SurveyUnwritable } from './protocol';
 import { benchOptionsSchema, keyNameSchema } from './protocol-schemas';
 
 /** A key of the survey with its names. */
-export function surveyKey(rung: Rung, own: Key): SurveyKey | SurveyUnwritable {
-  const names = { name: keyText(rung.key), words: keyPrint(rung.key), isOwn: keyText(rung.key) === keyText(own) };
+export function surveyKey(says: Language, rung: Rung, own: Key): SurveyKey | SurveyUnwritable {
+  const names = { name: keyText(rung.key), words: says.key(rung.key), isOwn: keyText(rung.key) === keyText(own) };
   return rung.kind === 'written'
     ? { ...rung.facts, ...names }
     : { name: names.name, words: names.words, reason: rung.words };

@@ -6,6 +6,7 @@ import { USUAL_BENCH as USUAL } from '../../tests/support/bench-options';
 import { open } from '../../tests/support/open';
 import { createCoreService } from './core-service';
 import { ID_PREFIXES, type Answer, type BenchPageOptions } from './protocol';
+import { USUAL_WORDING } from '@/core/explain';
 
 const PAGE: BenchPageOptions = { view: 'both', columns: 30, labels: [], marks: [], tracks: 'shown' };
 const source = (id: string, ownKey: string | null = null) => ({ musicXml: demoFile(id), ownKey, part: null });
@@ -19,16 +20,18 @@ describe('the core behind the worker’s door', () => {
   const service = createCoreService();
 
   it('brings in a piece and refuses what is none, in words and with the line', async () => {
-    expect(valueOf(await service.bringIn(bytesOf(demoFile('echo-well')))).map((piece) => valueOf(piece).title)).toEqual(
-      ['Echo Well'],
-    );
-    const [refused] = valueOf(await service.bringIn(bytesOf(demoFile('echo-well').slice(0, 2500))));
+    expect(
+      valueOf(await service.bringIn(bytesOf(demoFile('echo-well')), USUAL_WORDING)).map(
+        (piece) => valueOf(piece).title,
+      ),
+    ).toEqual(['Echo Well']);
+    const [refused] = valueOf(await service.bringIn(bytesOf(demoFile('echo-well').slice(0, 2500)), USUAL_WORDING));
     expect(refused).toMatchObject({ ok: false, trouble: { code: 'read.cut-off', line: expect.any(Number) } });
   });
 
   it('brings in every tune of an ABC file, with what was doubtful', async () => {
     const file = 'X:1\nT:One\nL:1/4\nK:C\nC4 q|\n\nX:2\nT:Two\nL:1/4\nK:G\nG4|\n\nX:3\nT:Silence\nK:C\nz4|\n';
-    const [one, two, silence] = valueOf(await service.bringIn(bytesOf(file)));
+    const [one, two, silence] = valueOf(await service.bringIn(bytesOf(file), USUAL_WORDING));
     expect([one, two].map((piece) => piece?.ok && piece.value.title)).toEqual(['One', 'Two']);
     expect(one?.ok && one.value.remarks.map(({ message }) => message)).toEqual([expect.stringContaining('Line 5')]);
     expect(silence).toMatchObject({ ok: false, trouble: { code: 'read.no-notes' } });
@@ -80,7 +83,7 @@ describe('the core behind the worker’s door', () => {
   it('puts the teacher’s decisions into a piece file, and gives them back from it with whatever else is there', async () => {
     const beside = { part: 'P1', pupils: [{ name: 'Ilse' }] };
     const file = valueOf(await service.save(source('lantern-walk'), { ...USUAL, to: 'F' }, 'newthumb', beside, []));
-    const [again] = valueOf(await service.bringIn(bytesOf(String(file.content))));
+    const [again] = valueOf(await service.bringIn(bytesOf(String(file.content)), USUAL_WORDING));
     expect(again?.ok && again.value).toMatchObject({ title: 'Lantern Walk', format: 'newthumb', beside });
   });
 
@@ -96,7 +99,7 @@ describe('the core behind the worker’s door', () => {
   });
 
   it('tells a card whether the hands stay put and what stands in the way', async () => {
-    const card = valueOf(await service.shelf(source('cat-on-the-landing'), 'card-'));
+    const card = valueOf(await service.shelf(source('cat-on-the-landing'), 'card-', USUAL_WORDING));
     expect(card).toMatchObject({
       title: 'Cat on the Landing',
       key: 'C major',
@@ -116,8 +119,8 @@ describe('the core behind the worker’s door', () => {
     ['no object beside the music', () => service.save(source('lantern-walk'), USUAL, 'abc', null as never, [])],
     ['a note without a name', () => service.choices(source('lantern-walk'), USUAL, '')],
     ['a school that is none', () => service.atlasCard('C-major', 'best' as 'interval', USUAL_PLAYER)],
-    ['a piece that is none', () => service.shelf({ musicXml: 7 } as never, 'card-')],
-    ['no bytes', () => service.bringIn('score' as never)],
+    ['a piece that is none', () => service.shelf({ musicXml: 7 } as never, 'card-', USUAL_WORDING)],
+    ['no bytes', () => service.bringIn('score' as never, USUAL_WORDING)],
   ])('answers a question that no screen of ours asks with a refusal, never by throwing: %s', async (_, ask) => {
     expect(await ask()).toMatchObject({
       ok: false,

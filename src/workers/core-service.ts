@@ -1,5 +1,5 @@
 /* eslint max-params: ["error", 6] -- what is asked of a worker crosses as a list of values; a function that is called back has to be one of its own */
-import { remarkBar, remarkWords } from '@/core/explain';
+import { languageOf, remarkBar, USUAL_LANGUAGE, type Language, type Wording } from '@/core/explain';
 import { asWritten, moveTo, openPiece, saveAs, type OpenedPiece, type Version, type MoveOptions } from '@/core/piece';
 import {
   atlasCard,
@@ -50,6 +50,7 @@ import {
   prefixSchema,
   schoolSchema,
   ticketSchema,
+  wordingSchema,
 } from './protocol-schemas';
 import { answer } from './trouble';
 
@@ -104,69 +105,105 @@ function coreService(): CoreService {
   };
 
   return {
-    bringIn: (bytes) => {
+    bringIn: (bytes, wording) => {
+      const says = said(wording);
       const parts = splitPieces(bytesSchema.validateSync(bytes));
       return answer(
+        says,
         ok(
           parts.map((part) =>
             answer(
+              says,
               mapped(openPiece(part, { format: null, key: null, part: null }), (piece) =>
-                broughtPiece(piece, recogniseFormat(part)),
+                broughtPiece(says, piece, recogniseFormat(part)),
               ),
             ),
           ),
         ),
       );
     },
-    regrid: (bytes, grid) => {
+    regrid: (bytes, grid, wording) => {
+      const says = said(wording);
       const wanted = gridSchema.validateSync(grid, { strict: true }) as Grid | null;
       return answer(
+        says,
         mapped(
           openPiece(bytesSchema.validateSync(bytes), { format: 'midi', key: null, part: null, grid: wanted }),
-          (piece) => broughtPiece(piece, 'midi'),
+          (piece) => broughtPiece(says, piece, 'midi'),
         ),
       );
     },
-    shelf: (source, prefix) => {
+    shelf: (source, prefix, wording) => {
+      const says = said(wording);
       const checked = prefixSchema.validateSync(prefix, { strict: true });
-      return answer(mapped(open(source), (piece) => shelfView(piece, checked)));
+      return answer(
+        says,
+        mapped(open(source), (piece) => shelfView(says, piece, checked)),
+      );
     },
     bench: (source, options, page) => {
+      const says = said(options.wording);
       const checked = benchPageSchema.validateSync(page, { strict: true });
       return answer(
+        says,
         mapped(moved(source, options), ({ piece, before, after }) =>
-          benchView(piece, before, after, { ...checked, prefixes: ID_PREFIXES }),
+          benchView(says, piece, { before, after }, { ...checked, prefixes: ID_PREFIXES }),
         ),
       );
     },
-    positions: (source) => answer(mapped(open(source), (piece) => positionViews(asWritten(piece)))),
+    positions: (source, wording) => {
+      const says = said(wording);
+      return answer(
+        says,
+        mapped(open(source), (piece) => positionViews(says, asWritten(piece))),
+      );
+    },
     performances: (source, options) =>
       answer(
+        said(options.wording),
         mapped(moved(source, options), ({ piece, before, after }) => ({
           before: performanceOf(before.score, piece.part.id),
           after: performanceOf(after.score, piece.part.id),
         })),
       ),
-    chords: (source, options) =>
-      answer(mapped(moved(source, options), ({ piece, before, after }) => chordsView(piece, before, after))),
-    fingers: (source, options) =>
-      answer(mapped(moved(source, options), ({ piece, after }) => fingerPage(piece, after))),
+    chords: (source, options) => {
+      const says = said(options.wording);
+      return answer(
+        says,
+        mapped(moved(source, options), ({ piece, before, after }) => chordsView(says, piece, before, after)),
+      );
+    },
+    fingers: (source, options) => {
+      const says = said(options.wording);
+      return answer(
+        says,
+        mapped(moved(source, options), ({ piece, after }) => fingerPage(says, piece, after)),
+      );
+    },
     partner: (source, options, mode) => {
       const checked = partnerOptionsSchema.validateSync(options, { strict: true });
       const wanted = mode === undefined ? undefined : modeSchema.validateSync(mode, { strict: true });
-      return answer(mapped(open(source), (piece) => partnerKeys(piece, checked, wanted)));
+      return answer(
+        USUAL_LANGUAGE,
+        mapped(open(source), (piece) => partnerKeys(piece, checked, wanted)),
+      );
     },
     choices: (source, options, noteId) => {
       const checked = noteIdSchema.validateSync(noteId, { strict: true });
-      return answer(mapped(moved(source, options), ({ after }) => fingerChoicesAt(after, checked)));
+      const says = said(options.wording);
+      return answer(
+        says,
+        mapped(moved(source, options), ({ after }) => fingerChoicesAt(says, after, checked)),
+      );
     },
     ladder: async (source, options, order, mode, ticket, onKey) => {
       const [wantedOrder, wantedMode] = [
         keyOrderSchema.validateSync(order, { strict: true }),
         modeOrOwnSchema.validateSync(mode, { strict: true }),
       ];
+      const says = said(options.wording);
       const asked = openWith(source, { ...options, to: null });
-      if (!asked.ok) return answer(asked);
+      if (!asked.ok) return answer(says, asked);
       const { piece, options: full } = asked.value;
       const keys = ladderKeys(piece, wantedMode ?? piece.key.key.mode);
       const rungs: Rung[] = [];
@@ -174,49 +211,52 @@ function coreService(): CoreService {
       try {
         for (const key of keys) {
           await otherQuestions();
-          if (work.isStopped()) return answer(err({ code: 'job.stopped' }));
-          rungs.push(rungIn(piece, full, key));
+          if (work.isStopped()) return answer(says, err({ code: 'job.stopped' }));
+          rungs.push(rungIn(says, piece, full, key));
           onKey?.(rungs.length, keys.length);
         }
       } finally {
         work.end();
       }
-      return answer(ok(ladderFrom(piece, rungs, wantedOrder)));
+      return ok(ladderFrom(says, piece, rungs, wantedOrder));
     },
     survey: async (source, options, modes, ticket, onKey) => {
       const wantedModes = modesSchema.validateSync(modes, { strict: true });
+      const says = said(options.wording);
       const asked = openWith(source, { ...options, to: null });
-      if (!asked.ok) return answer(asked);
+      if (!asked.ok) return answer(says, asked);
       const { piece, options: full } = asked.value;
       const own = piece.key.key;
       const work = tickets.begin(ticketSchema.validateSync(ticket, { strict: true }));
       try {
         for (const key of wantedModes.flatMap((mode) => ladderKeys(piece, modeOf(own, mode)))) {
           await otherQuestions();
-          if (work.isStopped()) return answer(err({ code: 'job.stopped' }));
-          onKey(surveyKey(rungIn(piece, full, key), own));
+          if (work.isStopped()) return answer(says, err({ code: 'job.stopped' }));
+          onKey(surveyKey(says, rungIn(says, piece, full, key), own));
         }
       } finally {
         work.end();
       }
-      return answer(ok({ title: piece.score.title, own: keyText(own), bars: piece.part.measures.length }));
+      return ok({ title: piece.score.title, own: keyText(own), bars: piece.part.measures.length });
     },
     stop: (ticket) => {
       tickets.stop(ticketSchema.validateSync(ticket, { strict: true }));
-      return answer(ok(null));
+      return ok(null);
     },
     sideBySide: (source, options, keys) => {
+      const says = said(options.wording);
       const versions: Version[] = [];
       for (const to of keyNamesSchema.validateSync(keys, { strict: true })) {
         const version = moved(source, { ...options, to });
-        if (!version.ok) return answer(version);
+        if (!version.ok) return answer(says, version);
         versions.push(version.value.after);
       }
-      return answer(ok(barsSideBySide(versions)));
+      return ok(barsSideBySide(says, versions));
     },
     atlasCard: (key, school, player) => {
       const wanted = schoolSchema.validateSync(school, { strict: true });
       return answer(
+        USUAL_LANGUAGE,
         mapped(keyNamed(key), (found) =>
           atlasCard(found, wanted, samePlayer(playerSchema.validateSync(player, { strict: true }))),
         ),
@@ -225,22 +265,25 @@ function coreService(): CoreService {
     ready: () => ({ ok: true, value: null }),
     plannerDiffers: (key, player) =>
       answer(
+        USUAL_LANGUAGE,
         mapped(keyNamed(key), (found) =>
           plannerDiffers(found, samePlayer(playerSchema.validateSync(player, { strict: true }))),
         ),
       ),
     drill: (options, columns) => {
-      const { keys, ...rest } = drillSchema.validateSync(options, { strict: true });
+      const { keys, wording, ...rest } = drillSchema.validateSync(options, { strict: true });
+      const says = languageOf(wording);
       const found: Key[] = [];
       for (const name of keys) {
         const key = keyNamed(name);
-        if (!key.ok) return answer(key);
+        if (!key.ok) return answer(says, key);
         found.push(key.value);
       }
-      return answer(ok(drillView({ ...rest, keys: found }, columnsSchema.validateSync(columns, { strict: true }))));
+      return ok(drillView(says, { ...rest, keys: found }, columnsSchema.validateSync(columns, { strict: true })));
     },
     notes: (key, pitches) =>
       answer(
+        USUAL_LANGUAGE,
         mapped(keyNamed(key), (found) =>
           notesPage(found, pitchesSchema.validateSync(pitches, { strict: true }) as readonly Pitch[]),
         ),
@@ -251,16 +294,32 @@ function coreService(): CoreService {
         besideSchema.validateSync(beside, { strict: true }),
         marksSchema.validateSync(marks, { strict: true }),
       ];
+      const says = said(options.wording);
       return answer(
+        says,
         mapped(moved(source, options), ({ piece, after }) =>
-          saveAs({ ...piece, carried: { ...piece.carried, ...carried } }, after, wanted, writtenMarks(after, drawn)),
+          saveAs(
+            { ...piece, carried: { ...piece.carried, ...carried } },
+            after,
+            wanted,
+            writtenMarks(says, after, drawn),
+          ),
         ),
       );
     },
   };
 }
 
-function broughtPiece({ score, remarks, carried }: OpenedPiece, format: FileFormat | null): BroughtPiece {
+/** The language that an answer is wanted in. */
+function said(wording: Wording): Language {
+  return languageOf(wordingSchema.validateSync(wording, { strict: true }));
+}
+
+function broughtPiece(
+  says: Language,
+  { score, remarks, carried }: OpenedPiece,
+  format: FileFormat | null,
+): BroughtPiece {
   return {
     musicXml: writeMusicXml(score),
     title: score.title,
@@ -268,7 +327,8 @@ function broughtPiece({ score, remarks, carried }: OpenedPiece, format: FileForm
     beside: carried,
     remarks: remarks.map((remark) => {
       const bar = remarkBar(remark);
-      return bar === null ? { message: remarkWords(remark) } : { message: remarkWords(remark), bar };
+      const message = says.remarkWords(remark);
+      return bar === null ? { message } : { message, bar };
     }),
   };
 }

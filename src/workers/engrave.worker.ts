@@ -1,3 +1,4 @@
+import { USUAL_LANGUAGE } from '@/core/explain';
 import { expose } from 'comlink';
 import { engravedSystem } from './engraved-places';
 import { asWideAs, readPicture, trueToScale } from './picture';
@@ -71,11 +72,11 @@ function otherShape(toolkit: VerovioToolkit, what: string): Answer<never> {
   const isKnown = release.startsWith(KNOWN_RELEASE);
   return {
     ok: false,
-    trouble: serviceTrouble({ code: 'engrave.shape', what, release: isKnown ? null : release }),
+    trouble: serviceTrouble(USUAL_LANGUAGE, { code: 'engrave.shape', what, release: isKnown ? null : release }),
   };
 }
 
-const REFUSED = { ok: false, trouble: serviceTrouble({ code: 'engrave.refused' }) } as const;
+const REFUSED = { ok: false, trouble: serviceTrouble(USUAL_LANGUAGE, { code: 'engrave.refused' }) } as const;
 
 /** A line that is being entered is as long as its notes need, with room above it for what is wrong with its bars. */
 const ENTERED = { spacingLinear: 0.33, pageMarginTop: 75 };

@@ -4,7 +4,9 @@ import { ROWS, INPUT_METHODS, type Command } from '@/core/entry';
 import type { EntryPage, EntryView, PressedView } from '@/core/views';
 import { LETTERS, MODES } from '@/core/pitch';
 import type { Grid, PlayedKey } from '@/core/read';
+import type { Wording } from '@/core/explain';
 import type { Answer, Trouble } from './protocol';
+import { wordingSchema } from './protocol-schemas';
 
 /** Commands that come from the screen: what only the worker has (copied music, music read elsewhere) is not among them. */
 export type ScreenCommand = Exclude<Command, { readonly kind: 'take-in' | 'paste' }> | { readonly kind: 'paste' };
@@ -13,6 +15,12 @@ export type ScreenCommand = Exclude<Command, { readonly kind: 'take-in' | 'paste
 export interface EntryOpening {
   readonly title: string;
   readonly opening: string;
+  readonly wording: Wording;
+}
+
+/** How the page is set out, and in which words its view is wanted. */
+export interface EntryPageAsked extends EntryPage {
+  readonly wording: Wording;
 }
 
 /** The piece to be entered. */
@@ -44,11 +52,11 @@ export interface EntryService {
   /** A new piece as MusicXML. */
   create(opening: EntryOpening): Answer<string>;
   /** Opens a piece with the history that led to its music; one that is damaged is left out. */
-  open(source: EntrySource, kept: readonly KeptChange[], page: EntryPage): Answer<EntryView>;
+  open(source: EntrySource, kept: readonly KeptChange[], page: EntryPageAsked): Answer<EntryView>;
   /** Refused as `entry.closed` where no piece is open: the worker was started anew. */
   press(command: ScreenCommand, atMs: number): Answer<Pressed>;
   /** Sets the page out for another width. */
-  setOut(page: EntryPage): Answer<EntryView>;
+  setOut(page: EntryPageAsked): Answer<EntryView>;
   /** Reads ABC into the caret's hand, each time in place of what the same writing brought in before. */
   abc(text: string, atMs: number): Answer<AbcRead>;
   /** Ends the writing of ABC: what was read stays. */
@@ -58,6 +66,7 @@ export interface EntryService {
     source: EntrySource,
     kept: readonly KeptChange[],
     undoRedo: 'undo' | 'redo',
+    wording: Wording,
   ): Answer<EntryToKeep | null>;
   /** Puts in what was played against a metronome. */
   played(keys: readonly PlayedKey[], msPerQuarter: number, grid: Grid, atMs: number): Answer<Pressed>;
@@ -164,7 +173,11 @@ export function checkedCommand(command: ScreenCommand): ScreenCommand {
   return command;
 }
 
-export const entryPageSchema = object({ columns: number().integer().min(4).required(), prefix: string().defined() });
+export const entryPageSchema = object({
+  columns: number().integer().min(4).required(),
+  prefix: string().defined(),
+  wording: wordingSchema.required(),
+});
 export const entrySourceSchema = object({ musicXml: string().required(), part: string().nullable().defined() });
 export const keptChangesSchema = array(
   object({
@@ -173,7 +186,11 @@ export const keptChangesSchema = array(
     change: string().required(),
   }),
 ).required();
-export const openingSchema = object({ title: string().max(200).defined(), opening: string().max(40).defined() });
+export const openingSchema = object({
+  title: string().max(200).defined(),
+  opening: string().max(40).defined(),
+  wording: wordingSchema.required(),
+});
 export const playedSchema = object({
   keys: array(
     object({

@@ -5,8 +5,9 @@ import type { EntryService, EntryToKeep, Pressed, ScreenCommand } from './entry-
 import { createEntryService } from './entry-service';
 import type { Asked } from './guarded';
 import type { Answer } from './protocol';
+import { USUAL_WORDING } from '@/core/explain';
 
-const PAGE = { columns: 24, prefix: 'after-' };
+const PAGE = { columns: 24, prefix: 'after-', wording: USUAL_WORDING };
 const OWN = musicXml({ title: 'Own', right: 'C4q/1 D4q/2 E4q/3 F4q/4 | G4w/5', left: 'C3w/5 | C3w/5' });
 
 type Service = Asked<EntryService>;
@@ -46,11 +47,11 @@ async function keeping(
 describe('createEntryService', () => {
   it('makes a new piece of a few letters, or says what they should be', async () => {
     const service = createEntryService();
-    expect(await service.create({ title: 'Rain & Sun', opening: 'bb 3/4' })).toMatchObject({
+    expect(await service.create({ title: 'Rain & Sun', opening: 'bb 3/4', wording: USUAL_WORDING })).toMatchObject({
       ok: true,
       value: expect.stringContaining('Rain &amp; Sun'),
     });
-    expect(await service.create({ title: '', opening: 'h' })).toMatchObject({
+    expect(await service.create({ title: '', opening: 'h', wording: USUAL_WORDING })).toMatchObject({
       ok: false,
       trouble: { message: '“h” is not a key and a time.' },
     });
@@ -98,7 +99,9 @@ describe('createEntryService', () => {
   it('turns the last step of a piece that is not open, and leaves the open one alone', async () => {
     const kept = await keeping(await opened(), [finger(3), finger(4)]);
     const service = await opened(OWN.replace('Own', 'Other'));
-    const back = valueOf(await service.undoOrRedoKept({ musicXml: kept.musicXml, part: null }, kept.steps, 'undo'));
+    const back = valueOf(
+      await service.undoOrRedoKept({ musicXml: kept.musicXml, part: null }, kept.steps, 'undo', USUAL_WORDING),
+    );
     expect(back).toMatchObject({
       state: '1/1000',
       count: 2,
@@ -107,10 +110,12 @@ describe('createEntryService', () => {
     const steps = kept.steps
       .map((step) => back?.changed.find(({ number }) => number === step.number) ?? step)
       .map(({ number, state, change }) => ({ number, state, change }));
-    const forth = valueOf(await service.undoOrRedoKept({ musicXml: back?.musicXml ?? '', part: null }, steps, 'redo'));
+    const forth = valueOf(
+      await service.undoOrRedoKept({ musicXml: back?.musicXml ?? '', part: null }, steps, 'redo', USUAL_WORDING),
+    );
     expect(forth).toMatchObject({ state: kept.state, musicXml: kept.musicXml });
     expect((await pressing(service, finger(1))).view.title).toBe('Other');
-    expect(valueOf(await service.undoOrRedoKept({ musicXml: OWN, part: null }, [], 'undo'))).toBeNull();
+    expect(valueOf(await service.undoOrRedoKept({ musicXml: OWN, part: null }, [], 'undo', USUAL_WORDING))).toBeNull();
   });
 
   it('takes what was copied along into another piece', async () => {

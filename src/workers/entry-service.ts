@@ -12,7 +12,7 @@ import {
   type KeptChange,
 } from '@/core/edit';
 import { beginSession, isCaret, press, type Caret, type Command, type Outcome, type Session } from '@/core/entry';
-import { editWords } from '@/core/explain';
+import { languageOf, typedAsLetters, USUAL_LANGUAGE, type Language } from '@/core/explain';
 import { entryView, pressedView, type EntryPage } from '@/core/views';
 import { parseKey } from '@/core/pitch';
 import { readDraft, readPiece, readPlayed, type Grid } from '@/core/read';
@@ -29,6 +29,7 @@ import {
   openingSchema,
   playedSchema,
   undoRedoSchema,
+  type EntryPageAsked,
   type EntryService,
   type EntrySource,
   type EntryToKeep,
@@ -36,6 +37,7 @@ import {
 } from './entry-protocol';
 import { guarded, type Asked } from './guarded';
 import type { Answer, Trouble } from './protocol';
+import { wordingSchema } from './protocol-schemas';
 import { serviceTrouble, troubleOf } from './trouble';
 
 /** The lines of an ABC tune that stand in front of what the teacher writes. */
@@ -50,6 +52,7 @@ export function createEntryService(): Asked<EntryService> {
 function entryService(): EntryService {
   let session: Session | null = null;
   let page: EntryPage = { columns: 24, prefix: '' };
+  let says: Language = USUAL_LANGUAGE;
   let kept: Edited<Caret> | null = null;
   /** What was copied; it goes along from piece to piece. */
   let clip: Clip | null = null;
@@ -59,91 +62,98 @@ function entryService(): EntryService {
   const toKeep = (now: Session): EntryToKeep | null => {
     const { edited } = now;
     if (!kept || (kept.history === edited.history && kept.score === edited.score)) return null;
-    const changes = changesToKeep(kept, edited);
+    const changes = changesToKeep(says, kept, edited);
     kept = edited;
     return changes;
   };
+  const setOut = (wanted: EntryPageAsked): void => {
+    const { wording, ...rest } = entryPageSchema.validateSync(wanted, { strict: true });
+    page = rest;
+    says = languageOf(wording);
+  };
   const shown = (now: Session): Pressed => ({
-    ...pressedView({ session: now, sounds: [], notice: null }, page),
+    ...pressedView(says, { session: now, sounds: [], notice: null }, page),
     keep: toKeep(now),
   });
   const take = (outcome: Outcome): Pressed => {
     session = outcome.session;
     clip = outcome.clip ?? clip;
-    return { ...pressedView(outcome, page), keep: toKeep(outcome.session) };
+    return { ...pressedView(says, outcome, page), keep: toKeep(outcome.session) };
   };
 
   return {
     create: (wanted) => {
-      const { title, opening } = openingSchema.validateSync(wanted, { strict: true });
-      const read = readOpening(opening);
+      const { title, opening, wording } = openingSchema.validateSync(wanted, { strict: true });
+      const read = readOpening(typedAsLetters(opening, wording.names));
       const key = read && parseKey(`${read.tonic}-${read.mode}`, 'major');
-      if (!read || !key) return { ok: false, trouble: serviceTrouble({ code: 'entry.opening', opening }) };
+      if (!read || !key)
+        return { ok: false, trouble: serviceTrouble(languageOf(wording), { code: 'entry.opening', opening }) };
       return {
         ok: true,
         value: writeMusicXml(newScore({ title, key, meter: read.meter, pickupBeats: read.pickupBeats })),
       };
     },
     open: (source, changes, wantedPage) => {
-      page = entryPageSchema.validateSync(wantedPage, { strict: true });
+      setOut(wantedPage);
       const opened = openKept(source, changes);
-      if (!opened.ok) return refused(opened.error);
+      if (!opened.ok) return refused(says, opened.error);
       const { edited, partId } = opened.value;
       session = beginSession(edited.score, partId, edited.history);
       kept = edited;
       beforeAbc = null;
-      return { ok: true, value: entryView(session, page) };
+      return { ok: true, value: entryView(says, session, page) };
     },
     press: (command, atMs) => {
       const [checked, at] = [checkedCommand(command), atMsSchema.validateSync(atMs, { strict: true })];
-      if (!session) return CLOSED;
+      if (!session) return closed(says);
       const full = checked.kind === 'paste' ? { kind: 'paste' as const, clip } : checked;
       return { ok: true, value: take(press(session, full as Command, at)) };
     },
     setOut: (wanted) => {
-      page = entryPageSchema.validateSync(wanted, { strict: true });
-      return session ? { ok: true, value: entryView(session, page) } : CLOSED;
+      setOut(wanted);
+      return session ? { ok: true, value: entryView(says, session, page) } : closed(says);
     },
     abc: (written, atMs) => {
       const [text, at] = [
         abcSchema.validateSync(written, { strict: true }),
         atMsSchema.validateSync(atMs, { strict: true }),
       ];
-      if (!session) return CLOSED;
+      if (!session) return closed(says);
       beforeAbc ??= session;
       if (text.trim() === '') {
         session = beforeAbc;
         return ok({ pressed: shown(session), trouble: null });
       }
-      const { inForce: frame } = entryView(beforeAbc, page);
+      const { inForce: frame } = entryView(says, beforeAbc, page);
       const head = `X:1\nM:${frame.meter.beats}/${frame.meter.beatType}\nL:1/4\nK:${frame.abcKey}\n`;
       const reading = readPiece(new TextEncoder().encode(head + text), 'abc');
-      if (!reading.ok) return ok({ pressed: shown(session), trouble: withoutHead(troubleOf(reading.error)) });
+      if (!reading.ok) return ok({ pressed: shown(session), trouble: withoutHead(troubleOf(says, reading.error)) });
       const unclear = reading.value.remarks.find((remark) => remark.code === 'abc-unclear');
       const outcome = press(beforeAbc, { kind: 'take-in', from: 'abc', music: reading.value.score }, at);
       const pressed = take(outcome);
       if (!unclear) return ok({ pressed, trouble: null });
       const own = { ...unclear, line: unclear.line - ABC_HEAD_LINES };
-      return ok({ pressed, trouble: serviceTrouble({ code: 'entry.abc', unclear: own }) });
+      return ok({ pressed, trouble: serviceTrouble(says, { code: 'entry.abc', unclear: own }) });
     },
     abcDone: () => {
       beforeAbc = null;
       return ok(null);
     },
-    undoOrRedoKept: (source, changes, undoRedo) => {
+    undoOrRedoKept: (source, changes, undoRedo, wording) => {
+      const told = languageOf(wordingSchema.validateSync(wording, { strict: true }));
       const wanted = undoRedoSchema.validateSync(undoRedo, { strict: true }) as 'undo' | 'redo';
       const opened = openKept(source, changes);
-      if (!opened.ok) return refused(opened.error);
+      if (!opened.ok) return refused(told, opened.error);
       const { edited } = opened.value;
       const last = wanted === 'undo' ? edited.history.done.at(-1) : edited.history.undone.at(-1);
       const result = last ? undoOrRedo(edited, wanted, last.caret) : null;
-      return ok(result ? changesToKeep(edited, result) : null);
+      return ok(result ? changesToKeep(told, edited, result) : null);
     },
     played: (keys, msPerQuarter, grid, atMs) => {
       playedSchema.validateSync({ keys, msPerQuarter, grid }, { strict: true });
       const at = atMsSchema.validateSync(atMs, { strict: true });
-      if (!session) return CLOSED;
-      const { inForce: frame } = entryView(session, page);
+      if (!session) return closed(says);
+      const { inForce: frame } = entryView(says, session, page);
       const reading = readPlayed(keys, {
         msPerQuarter,
         grid: grid as Grid,
@@ -154,7 +164,7 @@ function entryService(): EntryService {
       if (!reading.ok)
         return {
           ok: false,
-          trouble: { ...serviceTrouble({ code: 'entry.nothing-heard' }), code: reading.error.code },
+          trouble: { ...serviceTrouble(says, { code: 'entry.nothing-heard' }), code: reading.error.code },
         };
       return {
         ok: true,
@@ -179,20 +189,22 @@ function openKept(
 }
 
 /** What has to be kept after a history went on from another. */
-function changesToKeep(before: Edited<Caret>, { score, history }: Edited<Caret>): EntryToKeep {
+function changesToKeep(says: Language, before: Edited<Caret>, { score, history }: Edited<Caret>): EntryToKeep {
   const { changed, count } = keptSince(before.history, history);
   const inOrder = [...history.done, ...history.undone.toReversed()];
   const withWords = changed.map((one) => {
     const label = inOrder[one.number]?.label;
-    return { ...one, words: label ? editWords(label) : '' };
+    return { ...one, words: label ? says.editWords(label) : '' };
   });
   return { musicXml: writeMusicXml(score), changed: withWords, count, state: stateOf(history) };
 }
 
-const CLOSED: Answer<never> = { ok: false, trouble: serviceTrouble({ code: 'entry.closed' }) };
+function closed(says: Language): Answer<never> {
+  return { ok: false, trouble: serviceTrouble(says, { code: 'entry.closed' }) };
+}
 
-function refused(error: Fault): { readonly ok: false; readonly trouble: Trouble } {
-  return { ok: false, trouble: troubleOf(error) };
+function refused(says: Language, error: Fault): { readonly ok: false; readonly trouble: Trouble } {
+  return { ok: false, trouble: troubleOf(says, error) };
 }
 
 /** Lines as the teacher counts them: the head is ours. */

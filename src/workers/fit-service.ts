@@ -1,5 +1,6 @@
 import { fitPiece, type PieceFit } from '@/core/survey';
 import { openPiece } from '@/core/piece';
+import { USUAL_LANGUAGE } from '@/core/explain';
 import { forgetAll } from '@/core/base';
 import type { Player } from '@/core/fingering';
 import { string } from 'yup';
@@ -25,7 +26,7 @@ export function createFitService(): Asked<FitService> {
       if (askedFor !== JSON.stringify(hand)) forgetAll();
       askedFor = JSON.stringify(hand);
       const piece = openPiece(new TextEncoder().encode(musicXml), { format: null, key: ownKey, part });
-      return answer(piece.ok ? { ok: true, value: fitPiece(piece.value, name, hand) } : piece);
+      return answer(USUAL_LANGUAGE, piece.ok ? { ok: true, value: fitPiece(piece.value, name, hand) } : piece);
     },
   });
 }

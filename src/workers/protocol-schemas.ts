@@ -1,5 +1,5 @@
 import type { SurveyMode } from './protocol';
-import { array, mixed, number, object, string } from 'yup';
+import { array, mixed, number, object, string, type Schema } from 'yup';
 import type { PageOptions } from '@/core/views';
 import { type PartnerOptions, KEY_ORDERS, PARTNER_NAMES, type KeyOrder, type Partner } from '@/core/survey';
 import { GREATEST_SPAN_MM, LEAST_SPAN_MM } from '@/core/keyboard';
@@ -24,6 +24,33 @@ import {
 } from '@/core/fingering';
 import { LABEL_KINDS, type LabelKind, MARK_KINDS, type MarkKind } from '@/core/annotate';
 import type { Finger, Hand } from '@/core/score';
+import {
+  BAR_WORDS,
+  FINGER_WORDS,
+  FIRST_DAYS,
+  LANGUAGE_NAMES,
+  LENGTHS,
+  NOTE_NAMES,
+  RHYTHM_WORDS,
+  type Wording,
+} from '@/core/explain';
+
+function oneOf<T extends string>(values: readonly T[]) {
+  return mixed<T>()
+    .oneOf([...values])
+    .required();
+}
+
+/** How the teacher calls things. */
+export const wordingSchema: Schema<Wording> = object({
+  language: oneOf(LANGUAGE_NAMES),
+  bar: oneOf(BAR_WORDS),
+  rhythm: oneOf(RHYTHM_WORDS),
+  names: oneOf(NOTE_NAMES),
+  fingers: oneOf(FINGER_WORDS),
+  lengths: oneOf(LENGTHS),
+  week: oneOf(FIRST_DAYS),
+});
 
 /** Messages into the workers are checked like everything that crosses a boundary. */
 export const pieceSourceSchema = object({
@@ -119,6 +146,7 @@ export const benchOptionsSchema = object({
   fingering: mixed<'plan' | 'keep'>().oneOf(['plan', 'keep']).required(),
   player: playerSchema.required(),
   decisions: decisionsSchema.required(),
+  wording: wordingSchema.required(),
 });
 
 export const engravingPageSchema = object({
@@ -185,6 +213,7 @@ export const drillSchema = object({
   hands: mixed<Hand | 'both'>()
     .oneOf([...DRILL_HANDS])
     .required(),
+  wording: wordingSchema.required(),
 });
 
 export const columnsSchema = number().integer().min(4).max(400).required();

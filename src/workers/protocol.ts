@@ -14,6 +14,7 @@ import type {
   ShelfView,
 } from '@/core/views';
 import type { Mark } from '@/core/annotate';
+import type { Wording } from '@/core/explain';
 import type { Decisions } from '@/core/piece';
 import { type PartnerKey, type PartnerOptions, type KeyOrder } from '@/core/survey';
 import { type DrillKind, type DrillRhythm } from '@/core/practice';
@@ -62,6 +63,8 @@ export interface BenchOptions {
   readonly respelled: readonly string[];
   /** What the teacher decided of this piece for this pupil, in all keys. */
   readonly decisions: Decisions;
+  /** How the teacher calls things. */
+  readonly wording: Wording;
 }
 
 /** How the page is set out. */
@@ -78,13 +81,13 @@ export interface CoreService {
   /** Answered once the worker is there: a screen that will soon have questions starts it before it has any. */
   ready(): Answer<null>;
   /** Reads the bytes of a dropped file and gives back its pieces as MusicXML, each once it is known to be one. */
-  bringIn(bytes: Uint8Array): Answer<readonly Answer<BroughtPiece>[]>;
+  bringIn(bytes: Uint8Array, wording: Wording): Answer<readonly Answer<BroughtPiece>[]>;
   /** Reads a MIDI file again with its rhythm set to another grid, in parts of a quarter; null finds one. */
-  regrid(bytes: Uint8Array, grid: number | null): Answer<BroughtPiece>;
-  shelf(source: PieceSource, prefix: string): Answer<ShelfView>;
+  regrid(bytes: Uint8Array, grid: number | null, wording: Wording): Answer<BroughtPiece>;
+  shelf(source: PieceSource, prefix: string, wording: Wording): Answer<ShelfView>;
   bench(source: PieceSource, options: BenchOptions, page: BenchPageOptions): Answer<BenchView>;
   /** Where the hands sit in a piece where it stands. */
-  positions(source: PieceSource): Answer<readonly PositionView[]>;
+  positions(source: PieceSource, wording: Wording): Answer<readonly PositionView[]>;
   /** How the piece sounds where it stands and in the wanted key. */
   performances(source: PieceSource, options: BenchOptions): Answer<Performances>;
   /** The chords that the piece uses, before and after. */
@@ -166,6 +169,7 @@ export interface DrillAsked {
   readonly keys: readonly string[];
   readonly rhythm: DrillRhythm;
   readonly hands: Hand | 'both';
+  readonly wording: Wording;
 }
 
 /** What a piece file of ours holds beside the music: the teacher's decisions, and what another version put there. */

@@ -7,6 +7,8 @@ import { open, USUAL as CORE_USUAL } from '../../tests/support/open';
 import { createCoreService } from './core-service';
 import { createFitService } from './fit-service';
 import type { Answer, SurveyKey } from './protocol';
+import { SAYS } from '../../tests/support/usual-words';
+import { USUAL_WORDING } from '@/core/explain';
 
 const source = (id: string) => ({ musicXml: demoFile(id), ownKey: null, part: null });
 
@@ -39,7 +41,12 @@ describe('the survey behind the worker’s door', () => {
       ['C-major', false],
       ['A-major', false],
     ]);
-    const ladder = ladderOf(open(demoFile('slow-ferris')), { ...CORE_USUAL, fingering: 'plan' }, 'ease').keys;
+    const ladder = ladderOf(
+      SAYS,
+      open(demoFile('slow-ferris')),
+      { ...CORE_USUAL, fingering: 'plan' },
+      { order: 'ease' },
+    ).keys;
     for (const key of keys)
       expect(ladder.find(({ tonic }) => tonic === key.tonic)).toMatchObject({
         effort: key.effort,
@@ -77,7 +84,12 @@ describe('the survey behind the worker’s door', () => {
     ).toHaveLength(2);
     expect(valueOf(await service.atlasCard('Eb-major', 'interval', USUAL_PLAYER)).lines).toHaveLength(12);
     expect(
-      valueOf(await service.drill({ kind: 'skips', keys: ['D-major'], rhythm: 'eighths', hands: 'left' }, 60)).title,
+      valueOf(
+        await service.drill(
+          { kind: 'skips', keys: ['D-major'], rhythm: 'eighths', hands: 'left', wording: USUAL_WORDING },
+          60,
+        ),
+      ).title,
     ).toBe('Skips in D major');
     const notes = valueOf(
       await service.notes('C-major', [
@@ -95,7 +107,11 @@ describe('the survey behind the worker’s door', () => {
     ['a key that is none', () => service.atlasCard('H-major', 'interval', USUAL_PLAYER)],
     [
       'a drill of no kind',
-      () => service.drill({ kind: 'chess' as 'skips', keys: ['D-major'], rhythm: 'eighths', hands: 'left' }, 60),
+      () =>
+        service.drill(
+          { kind: 'chess' as 'skips', keys: ['D-major'], rhythm: 'eighths', hands: 'left', wording: USUAL_WORDING },
+          60,
+        ),
     ],
     [
       'a mode that is none',

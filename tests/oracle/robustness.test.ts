@@ -2,24 +2,25 @@
  * `npm run bench`. */
 import { describe, expect, it } from '@jest/globals';
 import { zipSync, strToU8 } from 'fflate';
-import { faultWords, remarkWords } from '@/core/explain';
+
 import { asWritten, openPiece, saveAs, type Fingering } from '@/core/piece';
 import { ladderOf } from '@/core/views';
 import { unwrap, FILE_FORMATS } from '@/core/base';
 import { bytesOf, musicXml } from '../support/build-piece';
 import { generatedPiece, mutilatedFiles } from '../support/odd-files';
 import { open, USUAL } from '../support/open';
+import { SAYS } from '../support/usual-words';
 
 /** Opens a file and does everything with it that a teacher may; whatever happens, it happens in words. */
 function useAll(bytes: Uint8Array, fingering: Fingering): void {
   const opened = openPiece(bytes, { format: null, key: null, part: null });
   if (!opened.ok) {
-    const { message, hint } = faultWords(opened.error);
+    const { message, hint } = SAYS.faultWords(opened.error);
     expect(message.length + hint.length).toBeGreaterThan(20);
   }
   if (!opened.ok) return;
-  for (const remark of opened.value.remarks) expect(remarkWords(remark).length).toBeGreaterThan(8);
-  ladderOf(opened.value, { ...USUAL, fingering }, 'ease');
+  for (const remark of opened.value.remarks) expect(SAYS.remarkWords(remark).length).toBeGreaterThan(8);
+  ladderOf(SAYS, opened.value, { ...USUAL, fingering }, { order: 'ease' });
   for (const format of FILE_FORMATS) saveAs(opened.value, asWritten(opened.value), format);
 }
 

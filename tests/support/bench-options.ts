@@ -1,3 +1,4 @@
+import { USUAL_WORDING } from '@/core/explain';
 import { USUAL_PLAYER } from '@/core/fingering';
 import type { BenchOptions } from '@/workers/protocol';
 
@@ -16,4 +17,5 @@ export const USUAL_BENCH: BenchOptions = {
   keyboard: 88,
   respelled: [],
   decisions: { fingers: [], aside: [] },
+  wording: USUAL_WORDING,
 };

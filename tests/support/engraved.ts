@@ -3,6 +3,7 @@ import { ID_PREFIXES } from '@/workers/protocol';
 import { demoFile } from './demo-pieces';
 import { moved, open } from './open';
 import { createVerovio } from './verovio';
+import { SAYS } from './usual-words';
 
 /** A demo piece on the Bench in a key, with the pictures that the engraver makes of its systems. */
 export async function engravedPiece(
@@ -11,14 +12,19 @@ export async function engravedPiece(
 ): Promise<{ readonly view: BenchView; readonly pictures: readonly string[] }> {
   const engraver = await createVerovio();
   const piece = open(demoFile(id));
-  const view = benchView(piece, moved(piece, 'C'), moved(piece, key, { fingering: 'plan' }), {
-    view: 'both',
-    columns: 30,
-    prefixes: ID_PREFIXES,
-    labels: ['letters'],
-    marks: [],
-    tracks: 'shown',
-  });
+  const view = benchView(
+    SAYS,
+    piece,
+    { before: moved(piece, 'C'), after: moved(piece, key, { fingering: 'plan' }) },
+    {
+      view: 'both',
+      columns: 30,
+      prefixes: ID_PREFIXES,
+      labels: ['letters'],
+      marks: [],
+      tracks: 'shown',
+    },
+  );
   engraver.setOptions({
     breaks: 'encoded',
     scale: 38,

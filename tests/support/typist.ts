@@ -6,7 +6,8 @@ import { unwrap } from '@/core/base';
 import { firstSignature, notesOf, type Finger, type Hand, type Part, type Score } from '@/core/score';
 import { signatureLine } from '@/core/notation';
 import { homeSeats } from '@/core/entry/seats';
-import { ENTRY_KEYS } from '@/features/entry/entry-keys';
+import { entryKeys } from '@/features/entry/entry-keys';
+import { WORDS } from './usual-words';
 
 /** What a teacher types to enter a piece that is known: the short opening, and the keys after that. A key with a modifier counts as two. */
 export interface Typed {
@@ -16,7 +17,7 @@ export interface Typed {
   readonly notes: number;
 }
 
-const KEYS = new Map(ENTRY_KEYS.map(({ name, key }) => [name, key]));
+const KEYS = new Map(entryKeys(WORDS).map(({ name, key }) => [name, key]));
 const keyOf = (name: string): string => {
   const key = KEYS.get(name);
   if (key === undefined) throw new Error(`no key for ${name}`);

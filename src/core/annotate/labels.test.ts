@@ -1,17 +1,18 @@
 import { describe, expect, it } from '@jest/globals';
 import { musicXml, type PieceText } from '../../../tests/support/build-piece';
 import { moved, open } from '../../../tests/support/open';
-import { labelWords } from '../explain';
+
 import { labelLines } from '../views/label-lines';
 import { struckNotes } from '../score';
 import { countText, type LabelKind } from './labels';
+import { SAYS } from '../../../tests/support/usual-words';
 
 /** The labels of one kind under a piece, in order of time, the right hand's only. */
 function under(kind: LabelKind, text: PieceText, to: string = 'C', hand: 'right' | 'left' = 'right'): string {
   const piece = open(musicXml({ mode: 'major', ...text }));
   const version = moved(piece, to);
   const notes = struckNotes(version.notes);
-  const [line] = labelLines(piece, notes, version.key, [kind]);
+  const [line] = labelLines(SAYS, piece, version, [kind]);
   return notes
     .filter((note) => note.hand === hand)
     .flatMap(({ id }) => line?.get(id) ?? [])
@@ -96,6 +97,6 @@ describe('labelWords', () => {
     [12, '13th'],
     [20, '21st'],
   ])('%i letters are a %s', (letters, words) => {
-    expect(labelWords({ kind: 'distance', letters })).toBe(words);
+    expect(SAYS.labelWords({ kind: 'distance', letters })).toBe(words);
   });
 });

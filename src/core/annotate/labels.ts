@@ -26,8 +26,9 @@ export const LABEL_KINDS = [
 ] as const;
 export type LabelKind = (typeof LABEL_KINDS)[number];
 
-/** A name of a note, a place in the bar, or a distance in letters (up is above 0). */
+/** The name of a note, a text that needs no words (a degree, a syllable, a place in the bar), or a distance in letters (up is above 0). */
 export type Label =
+  | { readonly kind: 'name'; readonly name: PitchName }
   | { readonly kind: 'text'; readonly text: string }
   | { readonly kind: 'interval'; readonly letters: number }
   | { readonly kind: 'distance'; readonly letters: number };
@@ -41,13 +42,13 @@ export function labelsOf(
 ): ReadonlyMap<NoteId, Label> {
   switch (kind) {
     case 'letters':
-      return named(notes, (pitch) => namePrint(pitch));
+      return new Map(notes.map(({ id, pitch }) => [id, { kind: 'name', name: pitch }]));
     case 'degrees':
       return named(notes, (pitch) => degreeText(pitch, key));
     case 'do-minor':
-      return named(notes, (pitch) => syllable(pitch, key.tonic));
+      return named(notes, (pitch) => movableSyllable('do-minor', pitch, key));
     case 'la-minor':
-      return named(notes, (pitch) => syllable(pitch, doOfLaMinor(key)));
+      return named(notes, (pitch) => movableSyllable('la-minor', pitch, key));
     case 'fixed-do':
       return named(notes, (pitch) => FIXED_SYLLABLES[pitch.step] + namePrint(pitch).slice(1));
     case 'counts':
@@ -75,8 +76,9 @@ export function degreeText(pitch: PitchName, key: Key): string {
   return `${'♯'.repeat(Math.max(0, altered))}${'♭'.repeat(Math.max(0, -altered))}${degreeOf(key, pitch.step)}`;
 }
 
-/** A syllable of movable do. `tonic` is called do; what the major scale on it does not have gets a coloured syllable. */
-function syllable(pitch: PitchName, tonic: PitchName): string {
+/** A syllable of movable do: the tonic of a minor key is do or la. What the major scale on do does not have gets an altered syllable. */
+export function movableSyllable(minor: 'do-minor' | 'la-minor', pitch: PitchName, key: Key): string {
+  const tonic = minor === 'do-minor' ? key.tonic : doOfLaMinor(key);
   const major: Key = { tonic, mode: 'major' };
   const forms = MOVABLE_SYLLABLES[degreeOf(major, pitch.step) - 1];
   const altered = pitch.alter - signatureAlter(signatureOf(major), pitch.step);

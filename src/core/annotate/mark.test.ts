@@ -1,10 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
 import { musicXml } from '../../../tests/support/build-piece';
 import { moved, open } from '../../../tests/support/open';
-import { kindWords, markText } from '../explain';
+
 import { struckNotes, type HandNote } from '../score';
 import { notesByKind } from './notes-of-kind';
 import { markWords, type Mark } from './mark';
+import { SAYS } from '../../../tests/support/usual-words';
 
 const PIECE = open(
   musicXml({ right: 'C4q/1 F4q/4 G4q/5 F4q/4 | C4q/1 E4q/3 C5h/5', left: 'F3w | C4w', mode: 'major' }),
@@ -16,14 +17,14 @@ describe('findsOf', () => {
     Object.fromEntries(
       notesByKind(notesIn(key), ({ finger }) => finger)
         .filter((find) => find.by === by)
-        .map((find) => [kindWords(find), find.notes.length]),
+        .map((find) => [SAYS.kindWords(find), find.notes.length]),
     );
 
   it('counts letters, keys and fingers as they are in the key that is shown', () => {
     expect(counts('C', 'letter')).toEqual({ C: 4, E: 1, F: 3, G: 1 });
     expect(counts('D', 'letter')).toEqual({ D: 4, 'F♯': 1, G: 3, A: 1 });
     expect(counts('C', 'pitch')).toEqual({ F3: 1, C4: 3, E4: 1, F4: 2, G4: 1, C5: 1 });
-    expect(counts('C', 'finger')).toEqual({ 'finger 1': 2, 'finger 3': 1, 'finger 4': 2, 'finger 5': 2 });
+    expect(counts('C', 'finger')).toEqual({ thumb: 2, 'finger 3': 1, 'finger 4': 2, 'finger 5': 2 });
   });
 
   it('counts intervals at the note that they lead to, whichever way', () => {
@@ -49,7 +50,7 @@ describe('findsOf', () => {
 
 describe('markWords', () => {
   const said = (marks: readonly Mark[], key: string): readonly string[] =>
-    [...markWords(marks, notesIn(key)).values()].map((words) => words.map(markText).join(' '));
+    [...markWords(marks, notesIn(key)).values()].map((words) => words.map(SAYS.markText).join(' '));
   const first = notesIn('C').find(({ hand }) => hand === 'right')?.id ?? '';
 
   it('names the note as it is in each key', () => {

@@ -1,4 +1,4 @@
-import { diatonicNumber, namePrint } from '../pitch';
+import { diatonicNumber, type PitchName } from '../pitch';
 import type { HandNote, NoteId } from '../score';
 
 /** Something to draw at a note for the pupil. What it says follows the key: a reminder names the note as it is there. */
@@ -15,7 +15,7 @@ export interface Mark {
 /** What marks say over their notes: `name` is a reminder of the note, `letters` the distance to the next one in its hand, `text` the
  * teacher's own words. Rings and guide notes say nothing. */
 export type MarkWords =
-  | { readonly kind: 'name'; readonly name: string }
+  | { readonly kind: 'name'; readonly name: PitchName }
   | { readonly kind: 'interval'; readonly letters: number }
   | { readonly kind: 'text'; readonly text: string };
 
@@ -36,7 +36,7 @@ export function markWords(
 
 function wordsOf({ kind, text }: Mark, note: HandNote, notes: readonly HandNote[]): MarkWords | null {
   if (kind === 'words') return { kind: 'text', text };
-  if (kind === 'reminder') return { kind: 'name', name: namePrint(note.pitch) };
+  if (kind === 'reminder') return { kind: 'name', name: note.pitch };
   if (kind !== 'interval') return null;
   const next = notes.find((other) => other.hand === note.hand && other.onset > note.onset);
   return next ? { kind: 'interval', letters: diatonicNumber(next.pitch) - diatonicNumber(note.pitch) } : null;

@@ -1,12 +1,13 @@
 import { groupBy } from '../base';
 import { isBlackKey } from '../keyboard';
-import { diatonicNumber, namePrint, pitchPrint } from '../pitch';
+import { diatonicNumber, nameText, pitchText, type Pitch, type PitchName } from '../pitch';
 import type { Finger, HandNote, NoteId } from '../score';
 
 /** Notes of a piece that have something in common: a letter, a pitch, a finger, the interval by which they are reached, a black key, or being a
  * guide note. `value` is that something; `letters` for an interval. */
 export type NotesOfKind =
-  | { readonly by: 'letter' | 'pitch'; readonly value: string; readonly notes: readonly NoteId[] }
+  | { readonly by: 'letter'; readonly value: PitchName; readonly notes: readonly NoteId[] }
+  | { readonly by: 'pitch'; readonly value: Pitch; readonly notes: readonly NoteId[] }
   | { readonly by: 'finger'; readonly value: Finger; readonly notes: readonly NoteId[] }
   | { readonly by: 'interval'; readonly value: number; readonly notes: readonly NoteId[] }
   | { readonly by: 'black' | 'guide'; readonly notes: readonly NoteId[] };
@@ -23,15 +24,15 @@ export function notesByKind(
   const low = (a: HandNote, b: HandNote): number => a.midi - b.midi;
   const letters = groupBy(
     notes.toSorted((a, b) => a.pitch.step - b.pitch.step || a.pitch.alter - b.pitch.alter),
-    ({ pitch }) => namePrint(pitch),
+    ({ pitch }) => nameText(pitch),
   );
-  const pitches = groupBy(notes.toSorted(low), ({ pitch }) => pitchPrint(pitch));
+  const pitches = groupBy(notes.toSorted(low), ({ pitch }) => pitchText(pitch));
   const fingers = groupBy(notes, (note) => fingerOf(note));
   const black = notes.filter(({ midi }) => isBlackKey(midi));
   const guides = notes.filter(({ midi }) => GUIDE_NOTES.includes(midi));
   return [
-    ...[...letters].map(([value, group]): NotesOfKind => ({ by: 'letter', value, notes: ids(group) })),
-    ...[...pitches].map(([value, group]): NotesOfKind => ({ by: 'pitch', value, notes: ids(group) })),
+    ...[...letters.values()].map((group): NotesOfKind => ({ by: 'letter', value: pitchOf(group), notes: ids(group) })),
+    ...[...pitches.values()].map((group): NotesOfKind => ({ by: 'pitch', value: pitchOf(group), notes: ids(group) })),
     ...([1, 2, 3, 4, 5] as const).flatMap((value): readonly NotesOfKind[] => {
       const group = fingers.get(value);
       return group ? [{ by: 'finger', value, notes: ids(group) }] : [];
@@ -40,6 +41,10 @@ export function notesByKind(
     ...(black.length > 0 ? [{ by: 'black', notes: ids(black) } as const] : []),
     ...(guides.length > 0 ? [{ by: 'guide', notes: ids(guides) } as const] : []),
   ];
+}
+
+function pitchOf(group: readonly HandNote[]): Pitch {
+  return (group[0] as HandNote).pitch;
 }
 
 /** Notes by the interval from the one before in their hand, larger ones last; repeated notes are left out. */

@@ -67,12 +67,14 @@ export type Easier =
       readonly bars: readonly string[];
     };
 
-/** Something kept as it was and told to the teacher: nothing was refused. `bar` is the printed bar number. */
+/** Something kept as it was and told to the teacher: nothing was refused. `bar` is the printed bar number. Keys and notes are written as machines read
+ * them: `Bb-major`, `F#`. */
 export type Remark =
   | {
       readonly code: 'respelled-key';
       readonly bar: string;
-      readonly from: string;
+      /** The signature that strict moving leads to: sharps count up, flats down. */
+      readonly fromSigns: number;
       readonly to: string;
       readonly part: string;
     }
@@ -114,7 +116,7 @@ export type Remark =
   | { readonly code: 'abc-key'; readonly line: number; readonly key: string; readonly from: 'the beginning' | 'there' }
   | { readonly code: 'abc-octaves' }
   | { readonly code: 'more-tunes'; readonly count: number }
-  | { readonly code: 'midi-grid'; readonly grid: string; readonly moved: number }
+  | { readonly code: 'midi-grid'; readonly grid: 1 | 2 | 3 | 4 | 6 | 8; readonly moved: number }
   | { readonly code: 'midi-hands'; readonly by: 'tracks' | 'pitch' }
   | { readonly code: 'midi-key'; readonly key: string; readonly by: 'file' | 'notes' }
   | { readonly code: 'midi-drums'; readonly count: number }

@@ -9,6 +9,7 @@ import { decisionViews, handNoteViews } from '../views/hand-note-views';
 import { ladderOf } from '../views/ladder';
 import type { Version } from './open-piece';
 import { USUAL } from '../../../tests/support/open';
+import { SAYS } from '../../../tests/support/usual-words';
 
 const PIECE = open(demoFile('the-sixth-step'));
 const SCALE = open(
@@ -63,14 +64,14 @@ describe('decided fingers', () => {
 
   it('that put the printed ones back silence the hand note that proposed a change', () => {
     const free = moved(SCALE, 'F', { fingering: 'plan' });
-    const change = handNoteViews(free).find(({ kind }) => kind === 'finger-change');
+    const change = handNoteViews(SAYS, free).find(({ kind }) => kind === 'finger-change');
     const kept =
       change?.fingers?.noteIds.flatMap((note, i) =>
         change.fingers?.before[i] ? [{ key: 'F-major', note, finger: change.fingers.before[i] as Finger }] : [],
       ) ?? [];
     const version = moved(SCALE, 'F', { fingering: 'plan', decisions: deciding(kept) });
     expect(fingersOf(version)).toBe('123123454321321');
-    expect(handNoteViews(version).map(({ kind }) => kind)).not.toContain('finger-change');
+    expect(handNoteViews(SAYS, version).map(({ kind }) => kind)).not.toContain('finger-change');
   });
 
   it('say where the plan would do otherwise, and are silent where it agrees', () => {
@@ -80,7 +81,7 @@ describe('decided fingers', () => {
       { key: 'F-major', note: first.id, finger: 1 },
       { key: 'F-major', note: second.id, finger: second.finger as Finger },
     ]);
-    const views = decisionViews(moved(SCALE, 'F', { fingering: 'plan', decisions }));
+    const views = decisionViews(SAYS, moved(SCALE, 'F', { fingering: 'plan', decisions }));
     expect(views.map(({ isOtherwise }) => isOtherwise)).toEqual([first.finger !== 1, false]);
     expect(views[0]?.words).toBe('Bar 1: 1 on B♭. Unasked, 4 would be taken.');
   });
@@ -97,11 +98,14 @@ describe('hand notes set aside', () => {
     };
     const after = moved(PIECE, 'Eb', { fingering: 'plan', decisions });
     expect(after.flags).toHaveLength(version.flags.length - 1);
-    expect(handNoteViews(after).at(-1)).toMatchObject({ name: flagName(flag), aside: 'her hand is wide' });
+    expect(handNoteViews(SAYS, after).at(-1)).toMatchObject({ name: flagName(flag), aside: 'her hand is wide' });
     const counts = (options: Decisions): number => {
-      const { flags } = ladderOf(PIECE, { ...USUAL, fingering: 'plan', decisions: options }, 'ease').keys.find(
-        ({ tonic }) => tonic === 'Eb',
-      ) ?? { flags: { must: 0, should: 0, watch: 0 } };
+      const { flags } = ladderOf(
+        SAYS,
+        PIECE,
+        { ...USUAL, fingering: 'plan', decisions: options },
+        { order: 'ease' },
+      ).keys.find(({ tonic }) => tonic === 'Eb') ?? { flags: { must: 0, should: 0, watch: 0 } };
       return flags.must + flags.should + flags.watch;
     };
     expect(counts(decisions)).toBe(counts(NO_DECISIONS) - 1);
@@ -116,7 +120,7 @@ describe('hand notes set aside', () => {
     const decisions: Decisions = { fingers: [], aside: [{ key: null, flag: name, reason: 'known' }] };
     const after = moved(PIECE, 'Eb', { fingering: 'plan', decisions });
     expect(after.flags).not.toContainEqual(expect.objectContaining({ notes: both.notes }));
-    expect(handNoteViews(after).at(-1)).toMatchObject({ name, aside: 'known' });
+    expect(handNoteViews(SAYS, after).at(-1)).toMatchObject({ name, aside: 'known' });
   });
 
   it('have the same name in all keys', () => {
@@ -129,7 +133,7 @@ describe('fingerChoicesAt', () => {
   it('offers all five, marks the one that stands there, and prices none below it', () => {
     const version = moved(SCALE, 'Eb', { fingering: 'plan' });
     for (const note of version.notes) {
-      const choices = fingerChoicesAt(version, note.id);
+      const choices = fingerChoicesAt(SAYS, version, note.id);
       expect(choices.map(({ finger }) => finger)).toEqual([1, 2, 3, 4, 5]);
       expect(choices.find(({ isNow }) => isNow)?.finger).toBe(note.finger);
       expect(choices.every(({ price }) => price === null || price >= 0)).toBe(true);
@@ -139,12 +143,12 @@ describe('fingerChoicesAt', () => {
   it('says which fingers cannot be played: no level 1 hand reaches down from finger 5', () => {
     const piece = open(musicXml({ right: 'C4q/1 D4q/2 E4q/3 F4q/4 | G4w/5', mode: 'major' }));
     const version = moved(piece, 'C', { fingering: 'plan', player: { ...USUAL.player, level: 1 } });
-    const first = fingerChoicesAt(version, noteAt(version, 0).id);
+    const first = fingerChoicesAt(SAYS, version, noteAt(version, 0).id);
     expect(first.filter(({ price }) => price !== null).map(({ finger }) => finger)).toEqual([1]);
   });
 
   it('has none for a note that is not there', () => {
-    expect(fingerChoicesAt(moved(SCALE, 'D'), 'n999')).toEqual([]);
+    expect(fingerChoicesAt(SAYS, moved(SCALE, 'D'), 'n999')).toEqual([]);
   });
 });
 
@@ -157,7 +161,9 @@ describe('the same passage', () => {
         mode: 'major',
       }),
     );
-    const note = handNoteViews(moved(again, 'F', { fingering: 'plan' })).find(({ kind }) => kind === 'finger-change');
+    const note = handNoteViews(SAYS, moved(again, 'F', { fingering: 'plan' })).find(
+      ({ kind }) => kind === 'finger-change',
+    );
     expect(note?.fingers?.also.length ?? 0).toBeGreaterThan(0);
     for (const place of note?.fingers?.also ?? [])
       expect(place.noteIds).toHaveLength(note?.fingers?.noteIds.length ?? -1);

@@ -5,7 +5,7 @@ import { decidedIn, NO_DECISIONS, setAsideIn, type Decisions, type SetAside } fr
 import { handRemarks } from './hand-remarks';
 import { octaveRemarks } from './octave-remarks';
 import { playHands } from './play-hands';
-import { diatonicNumber, keyPrint, type Interval, type Key } from '../pitch';
+import { diatonicNumber, keyText, type Interval, type Key } from '../pitch';
 import { readPiece, type Grid } from '../read';
 import { err, ok, type Fault, type FileFormat, type Remark, type Result, memoLast } from '../base';
 import {
@@ -100,7 +100,7 @@ function withSigns(score: Score): Score {
 /** A key that is hardly ahead of another is told of, so that the teacher can overrule it. */
 function keyRemarks({ key, runnerUp, certainty }: FoundKey): readonly Remark[] {
   return certainty === 'open' && runnerUp
-    ? [{ code: 'key-guessed', key: keyPrint(key), runnerUp: keyPrint(runnerUp) }]
+    ? [{ code: 'key-guessed', key: keyText(key), runnerUp: keyText(runnerUp) }]
     : [];
 }
 

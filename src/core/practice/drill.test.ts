@@ -7,11 +7,13 @@ import { fifteenKeys, keyText, parseKey, pitchClass, type Key } from '../pitch';
 import { barTicks } from '../time';
 import { struckNotes, type HandNote } from '../score';
 import { open } from '../../../tests/support/open';
+import { SAYS } from '../../../tests/support/usual-words';
 
 const key = (name: string): Key => parseKey(name, 'major') as Key;
-const drill = (options: Partial<Parameters<typeof drillView>[0]> = {}) =>
+const drill = (options: Partial<Parameters<typeof drillView>[1]> = {}) =>
   open(
-    drillView({ kind: 'five-fingers', keys: [key('D')], rhythm: 'quarters', hands: 'both', ...options }, 60).musicXml,
+    drillView(SAYS, { kind: 'five-fingers', keys: [key('D')], rhythm: 'quarters', hands: 'both', ...options }, 60)
+      .musicXml,
   );
 const fingersOf = (notes: readonly HandNote[], hand: 'right' | 'left'): string =>
   notes
@@ -85,6 +87,7 @@ describe('a drill', () => {
 
   it('goes through keys in the order that is wanted, each with its signature and its name', () => {
     const view = drillView(
+      SAYS,
       { kind: 'triad-broken', keys: ['C', 'A-minor', 'Eb'].map(key), rhythm: 'quarters', hands: 'right' },
       60,
     );

@@ -1,9 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { questionWords, verdictWords } from '../explain';
+
 import { isBlackKey } from '../keyboard';
 import { midiNumber, parseKey, pitchText, signatureOf, type Key } from '../pitch';
 import { FIND_KINDS, findQuestion, isFirstNote, judge, type FindKind, type FindQuestion } from './finding-game';
+import { SAYS } from '../../../tests/support/usual-words';
 
 const RANGE = { low: 48, high: 83 };
 /** Gives these numbers one after the other, then the last again and again. */
@@ -45,17 +46,17 @@ describe('a question', () => {
 
   it('all the Fs: each once, in any order, and no other (handbook, Finding)', () => {
     const question = findQuestion('all-of', numbers(3 / 13), RANGE);
-    expect(questionWords(question)).toBe('Play every F on this keyboard.');
+    expect(SAYS.questionWords(question)).toBe('Play every F on this keyboard.');
     expect(judge(question, [77, 53], 'playing')).toBe('open');
     expect(judge(question, [77, 53, 65], 'playing')).toBe('right');
     expect(judge(question, [77, 53], 'handed-in')).toBe('wrong');
-    expect(verdictWords(question, false)).toBe('Not yet. It is three keys called F.');
+    expect(SAYS.verdictWords(question, false)).toBe('Not yet. It is three keys called F.');
   });
 
   it('which finger is on black in E: 2 and 3, on F♯ and G♯ (handbook, common practice)', () => {
     const question = findQuestion('black-in-position', numbers(0), RANGE, [parseKey('E', 'major') as Key]);
     expect(question).toMatchObject({ keys: [66, 68], fingers: [2, 3] });
-    expect(verdictWords(question, true)).toBe('Right: fingers 2 and 3.');
+    expect(SAYS.verdictWords(question, true)).toBe('Right: fingers 2 and 3.');
   });
 
   it('asks about keys that the pupil knows, where there are some', () => {

@@ -1,11 +1,12 @@
 import { describe, expect, it } from '@jest/globals';
 import { Key as TonalKey, Note, Scale } from 'tonal';
 import { USUAL_PLAYER } from '../fingering';
-import { turningWords } from '../explain';
+
 import { atlasCard, plannerDiffers } from '../views';
 import { fifteenKeys, keyText, midiNumber, nameText, parseKey, pitchText, type Key } from '../pitch';
 import { fiveFingers, turning } from './five-fingers';
 import { arpeggioOf, fifthSixth, octaveArpeggio, scaleOf } from './scale';
+import { SAYS } from '../../../tests/support/usual-words';
 
 const key = (name: string): Key => parseKey(name, 'major') as Key;
 const THIRTY = [...fifteenKeys('major'), ...fifteenKeys('minor')];
@@ -44,7 +45,7 @@ describe('five-finger positions', () => {
 
   it('from C to D only 3 turns black; from C to G nothing changes (common practice)', () => {
     const words = (from: string, to: string, hand: 'right' | 'left' = 'right') =>
-      turningWords(turning(fiveFingers(key(from)), fiveFingers(key(to)), hand));
+      SAYS.turningWords(turning(fiveFingers(key(from)), fiveFingers(key(to)), hand));
     expect(words('C', 'D')).toBe('only 3 turns black');
     expect(words('C', 'G')).toBe('nothing changes: the hand feels the same');
     expect(words('E', 'F')).toBe('4 turns black; 2 and 3 turn white');

@@ -4,12 +4,13 @@ import { demoFile } from '../../../tests/support/demo-pieces';
 import { musicXml } from '../../../tests/support/build-piece';
 import { moved, open } from '../../../tests/support/open';
 import { keyOf, planned } from '../../../tests/support/planning';
-import { chordWords } from '../explain';
+
 import { asWritten } from '../piece';
 import { chordsView } from '../views/chord-views';
 import { fifteenKeys, nameText, parseName, pitchText, type PitchName } from '../pitch';
 import { chordOf, numeralOf } from './chord';
 import { keyCard } from './key-card';
+import { SAYS } from '../../../tests/support/usual-words';
 
 const names = (text: string): readonly PitchName[] => text.split(' ').map((name) => parseName(name) as PitchName);
 
@@ -28,7 +29,7 @@ describe('chordOf', () => {
   ])('%s in %s is %s', (text, key, words) => {
     const [tonic = '', mode = 'major'] = key.split(' ');
     const chord = chordOf(names(text), keyOf(tonic, mode as 'major' | 'minor'));
-    expect(chord && chordWords(chord)).toBe(words);
+    expect(chord && SAYS.chordWords(chord)).toBe(words);
   });
 
   it.each(['C D', 'C E', 'C D E F', 'C', 'C Eb Gb Bbb B'])('%s is none', (text) => {
@@ -87,7 +88,7 @@ describe('keyCard', () => {
 
 describe('chordsView', () => {
   const piece = open(demoFile('market-chords'));
-  const view = chordsView(piece, asWritten(piece), moved(piece, 'G'));
+  const view = chordsView(SAYS, piece, asWritten(piece), moved(piece, 'G'));
   const left = view.shapes.filter(({ hand }) => hand === 'left');
 
   it('tells so many shapes, each with its keys and fingers before and after', () => {
@@ -113,7 +114,7 @@ describe('chordsView', () => {
     const broken = open(
       musicXml({ right: 'C4q E4q G4q E4q | C4e E4e G4e E4e B3e D4e G4e D4e | C4q D4q E4q F4q', mode: 'major' }),
     );
-    const shapes = chordsView(broken, asWritten(broken), moved(broken, 'C')).shapes;
+    const shapes = chordsView(SAYS, broken, asWritten(broken), moved(broken, 'C')).shapes;
     expect(shapes.map(({ texture: way, words, bars }) => `${way} ${words} ${bars.join()}`)).toEqual([
       'broken I (C), root position 1,2',
       'broken V (G), first inversion 2',

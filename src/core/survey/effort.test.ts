@@ -9,6 +9,7 @@ import { DEMO_FILES, demoFile } from '../../../tests/support/demo-pieces';
 import { open, USUAL } from '../../../tests/support/open';
 import { effortOf, effortParts } from './effort';
 import { inOrder, inOwnOrder } from './key-order';
+import { SAYS } from '../../../tests/support/usual-words';
 
 const NO_READING = { signs: 0, moreLedgerLines: 0 };
 const some = fc.uniqueArray(fc.constantFrom<Finger>(1, 2, 3, 4, 5));
@@ -63,9 +64,12 @@ describe('orders', () => {
 
 describe('what a key costs, in words', () => {
   const facts = (text: string, tonic: string, level: 1 | 2 | 3 | 4 = 4) =>
-    ladderOf(open(text), { ...USUAL, fingering: 'plan', player: { ...USUAL_PLAYER, level } }, 'ease').keys.find(
-      (key) => key.tonic === tonic,
-    );
+    ladderOf(
+      SAYS,
+      open(text),
+      { ...USUAL, fingering: 'plan', player: { ...USUAL_PLAYER, level } },
+      { order: 'ease' },
+    ).keys.find((key) => key.tonic === tonic);
 
   it('names finger, key and bars: 4 on B♭ in bars 2 and 6', () => {
     const six = musicXml({ right: 'C4w/1 | C4q/1 D4q/2 E4q/3 F4q/4 | C4w | C4w | C4w | F4w/4', mode: 'major' });
@@ -100,9 +104,10 @@ describe('what a key costs, in words', () => {
   it('compares moves with those of the same hand in the piece’s own key, where there is nothing to compare', () => {
     for (const { id } of DEMO_FILES) {
       const { from, keys } = ladderOf(
+        SAYS,
         open(demoFile(id)),
         { ...USUAL, fingering: 'plan', player: { ...USUAL_PLAYER, level: 2, spanMm: 165 } },
-        'ease',
+        { order: 'ease' },
       );
       const own = keys.find(({ tonic }) => tonic === from.tonic);
       expect([id, own?.moreMoves, own?.why.filter((words) => words.includes('than in'))]).toEqual([id, 0, []]);
@@ -113,7 +118,7 @@ describe('what a key costs, in words', () => {
 
   it('makes up the effort in every key of every demo piece', () => {
     for (const { id } of DEMO_FILES) {
-      for (const key of ladderOf(open(demoFile(id)), { ...USUAL, fingering: 'plan' }, 'ease').keys) {
+      for (const key of ladderOf(SAYS, open(demoFile(id)), { ...USUAL, fingering: 'plan' }, { order: 'ease' }).keys) {
         expect(effortOf(key.effortParts)).toBe(key.effort);
         expect(key.why.length).toBeGreaterThan(0);
         expect(key.forcedChanges).toBe(key.forced.fingers + key.forced.moves + key.forced.openings);
@@ -122,9 +127,12 @@ describe('what a key costs, in words', () => {
   });
 
   it('G is easiest from C, D comes before F, and B before C♭ (common practice)', () => {
-    const order = ladderOf(open(demoFile('lantern-walk')), { ...USUAL, fingering: 'plan' }, 'ease').keys.map(
-      ({ tonic }) => tonic,
-    );
+    const order = ladderOf(
+      SAYS,
+      open(demoFile('lantern-walk')),
+      { ...USUAL, fingering: 'plan' },
+      { order: 'ease' },
+    ).keys.map(({ tonic }) => tonic);
     expect(order[1]).toBe('G');
     expect(order.indexOf('D')).toBeLessThan(order.indexOf('F'));
     expect(order.indexOf('B')).toBeLessThan(order.indexOf('Cb'));

@@ -7,6 +7,7 @@ import { musicXml } from '../../../tests/support/build-piece';
 import { DEMO_FILES, demoFile } from '../../../tests/support/demo-pieces';
 import { open, USUAL } from '../../../tests/support/open';
 import { askShelf, countEach, isFit, type FitQuestion, type PieceFit } from './fit';
+import { SAYS } from '../../../tests/support/usual-words';
 
 const fit = (text: string, id = 'one', options: Partial<typeof USUAL_PLAYER> = {}): PieceFit =>
   fitPiece(open(text), id, { ...USUAL_PLAYER, ...options });
@@ -48,7 +49,7 @@ describe('fitPiece', () => {
     let compared = 0;
     for (const { id } of DEMO_FILES) {
       const piece = open(demoFile(id));
-      const ladder = ladderOf(piece, { ...USUAL, fingering: 'plan' }, 'ease').keys.filter(
+      const ladder = ladderOf(SAYS, piece, { ...USUAL, fingering: 'plan' }, { order: 'ease' }).keys.filter(
         ({ leaveOut }) => leaveOut === null,
       );
       for (const { key, hands } of fitPiece(piece, id, USUAL_PLAYER).keys) {

@@ -1,6 +1,6 @@
 import { isBlackKey, keyCentreMm } from '../keyboard';
 import { groupBy } from '../base';
-import { namePrint, pitchPrint, sameKey, signatureOf, type Key, type PitchName } from '../pitch';
+import { sameKey, signatureOf, type Key, type Pitch, type PitchName } from '../pitch';
 import type { Flag, FlagKind } from '../flags';
 import { struckNotes, type Finger, type Hand, type HandNote } from '../score';
 import { blackFingers, fingersToMind, type BlackFingers } from './black-fingers';
@@ -43,7 +43,7 @@ export interface KeyFacts {
   readonly reasons: KeyReasons;
   readonly blackFingers: BlackFingers;
   /** The names of the positions of each hand, in order. */
-  readonly positions: Readonly<Record<Hand, readonly string[]>>;
+  readonly positions: Readonly<Record<Hand, readonly PitchName[]>>;
   readonly positionChanges: number;
   /** Moves beyond those in the piece's own key. */
   readonly moreMoves: number;
@@ -53,8 +53,8 @@ export interface KeyFacts {
   readonly reading: { readonly signs: number; readonly accidentals: number; readonly ledgerLines: number };
   /** How wide each hand sits: from its lowest to its highest key in its widest position, middle to middle. Unit: mm. Null where a hand does not play. */
   readonly reachMm: Readonly<Record<Hand, number | null>>;
-  /** The lowest and the highest note of each hand, as `C4`. */
-  readonly register: Readonly<Record<Hand, { readonly low: string; readonly high: string } | null>>;
+  /** The lowest and the highest note of each hand. */
+  readonly register: Readonly<Record<Hand, { readonly low: Pitch; readonly high: Pitch } | null>>;
 }
 
 /** What a key asks, against the piece as the same hand plays it in its own key. */
@@ -88,7 +88,7 @@ export function keyFacts(version: Version, own: Version): KeyFacts {
     },
     blackFingers: fingers,
     positions: byHand((hand) =>
-      version.positions.filter(({ position }) => position.hand === hand).map(({ name }) => namePrint(name)),
+      version.positions.filter(({ position }) => position.hand === hand).map(({ name }) => name),
     ),
     positionChanges: positionChanges(version),
     moreMoves,
@@ -161,5 +161,5 @@ function widest({ positions }: Version, hand: Hand): number | null {
 function registerOf({ notes }: Version, hand: Hand): KeyFacts['register'][Hand] {
   const own = notes.filter((note) => note.hand === hand).toSorted((a, b) => a.midi - b.midi);
   const [low, high] = [own[0], own.at(-1)] as [HandNote?, HandNote?];
-  return low && high ? { low: pitchPrint(low.pitch), high: pitchPrint(high.pitch) } : null;
+  return low && high ? { low: low.pitch, high: high.pitch } : null;
 }

@@ -2,9 +2,6 @@ import {
   DIRECTIONS,
   intervalToKey,
   intervalSemitones,
-  keyPrint,
-  keyText,
-  pitchPrint,
   transposeBy,
   type Direction,
   type Key,
@@ -25,14 +22,13 @@ export interface PartnerOptions {
 
 /** A key as the partner meets it: the way that fits best, the range there, and the key that the partner reads. */
 export interface PartnerKey {
-  readonly key: string;
-  readonly words: string;
+  readonly key: Key;
   readonly direction: Direction;
-  readonly low: string;
-  readonly high: string;
+  readonly low: Pitch;
+  readonly high: Pitch;
   readonly fit: RangeFit;
-  /** The key that the partner reads, as it is printed. */
-  readonly reads: string;
+  /** The key that the partner reads. */
+  readonly reads: Key;
   readonly isReadable: boolean;
 }
 
@@ -54,7 +50,7 @@ export function partnerKeys(
     // Of directions that fit equally well the nearest comes first.
     const best = fits.toSorted((a, b) => missOf(a.fit) - missOf(b.fit))[0] as (typeof fits)[number];
     const reads = partnersKey(key, options.partner);
-    return { key: keyText(key), words: keyPrint(key), ...best, reads: keyPrint(reads), isReadable: isReadable(reads) };
+    return { key, ...best, reads, isReadable: isReadable(reads) };
   });
 }
 
@@ -71,14 +67,14 @@ function fitBy(
 ): Pick<PartnerKey, 'direction' | 'low' | 'high' | 'fit'> {
   const interval = intervalToKey(from, to, direction);
   const by = intervalSemitones(interval);
-  const print = (pitch: Pitch): string => {
+  const movedPitch = (pitch: Pitch): Pitch => {
     const moved = transposeBy(pitch, interval);
-    return pitchPrint(moved.ok ? moved.value : pitch);
+    return moved.ok ? moved.value : pitch;
   };
   return {
     direction,
-    low: print(low.pitch),
-    high: print(high.pitch),
+    low: movedPitch(low.pitch),
+    high: movedPitch(high.pitch),
     fit: fitRange({ low: low.midi + by, high: high.midi + by }, comfortable),
   };
 }

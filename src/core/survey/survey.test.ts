@@ -6,11 +6,12 @@ import { musicXml } from '../../../tests/support/build-piece';
 import { demoFile } from '../../../tests/support/demo-pieces';
 import { open, USUAL } from '../../../tests/support/open';
 import { placeInOrder } from './key-order';
+import { SAYS } from '../../../tests/support/usual-words';
 
 const FIVE = musicXml({ right: 'C4q/1 D4q/2 E4q/3 F4q/4 | G4w/5', mode: 'major' });
 const names = (keys: readonly LadderKey[]): readonly string[] => keys.map(({ tonic }) => tonic);
 const ladder = (text: string, order: 'ease' | 'fifths' | 'shape' = 'ease', school: 'allow' | 'avoid' = 'allow') =>
-  ladderOf(open(text), { ...USUAL, player: { ...USUAL_PLAYER, outer: school } }, order);
+  ladderOf(SAYS, open(text), { ...USUAL, player: { ...USUAL_PLAYER, outer: school } }, { order });
 
 describe('the order of keys', () => {
   it('by ease goes by the number of black keys, then by the finger under them (common practice)', () => {

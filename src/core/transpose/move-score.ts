@@ -5,8 +5,8 @@ import {
   enharmonicKey,
   intervalToKey,
   keyOfSignature,
-  keyPrint,
-  namePrint,
+  keyText,
+  nameText,
   sameKey,
   samePitch,
   signatureOf,
@@ -83,7 +83,7 @@ export function moveScore(score: Score, request: MoveRequest): Result<MovedScore
   if (staysPut) return ok({ score, interval, remarks: [] });
   const change: ModeChange | null =
     from.mode === to.mode ? null : { from: from.mode, to: to.mode, sixth: request.sixth, seventh: request.seventh };
-  const remarks: Remark[] = change ? [{ code: 'other-mode', from: keyPrint(from), to: keyPrint(to) }] : [];
+  const remarks: Remark[] = change ? [{ code: 'other-mode', from: keyText(from), to: keyText(to) }] : [];
   const parts: Part[] = [];
   for (const part of score.parts) {
     const moved = movePart(part, interval, { change, request, remarks });
@@ -226,7 +226,7 @@ function spell(strict: Pitch, note: NoteItem, measure: Measure, mover: Mover): P
 
 /** Each respelling is listed once, with its bars. */
 function tellRespelled(from: Pitch, to: Pitch, bar: string, remarks: Remark[]): void {
-  const names = { from: namePrint(from), to: namePrint(to) };
+  const names = { from: nameText(from), to: nameText(to) };
   const at = remarks.findIndex(
     (remark) => remark.code === 'respelled-note' && remark.from === names.from && remark.to === names.to,
   );
@@ -250,5 +250,5 @@ function proposeEnharmonic(key: Key, remarks: Remark[]): void {
   if (remarks.some((remark) => remark.code === 'enharmonic-proposed')) return;
   const other = enharmonicKey(key);
   if (other.ok && Math.abs(signatureOf(other.value)) <= MAX_SIGNS)
-    remarks.push({ code: 'enharmonic-proposed', to: keyPrint(other.value) });
+    remarks.push({ code: 'enharmonic-proposed', to: keyText(other.value) });
 }

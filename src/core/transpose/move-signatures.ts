@@ -1,5 +1,5 @@
-import { keyOfSignature, keyPrint, type Key, type Mode } from '../pitch';
-import type { Remark } from '../base';
+import { keyOfSignature, keyText, type Key, type Mode } from '../pitch';
+import { unwrap, type Remark } from '../base';
 import type { KeySignature, Measure, MeasureItem, Part } from '../score';
 import { enharmonicTurn } from './respell';
 
@@ -48,7 +48,7 @@ function moveSignature(
       code: 'respelled-key',
       bar: measure.number,
       part: part.name,
-      from: keyName(strict, mode),
+      fromSigns: strict,
       to: keyName(fifths, mode),
     });
   }
@@ -60,7 +60,7 @@ function movedMode(mode: Mode | null, { from, to }: FromTo): Mode | null {
   return mode !== null && from.mode !== to.mode ? to.mode : mode;
 }
 
+/** The key of a signature that can be written. */
 function keyName(fifths: number, mode: Key['mode']): string {
-  const key = keyOfSignature(fifths, mode);
-  return key.ok ? keyPrint(key.value) : `${Math.abs(fifths)} ${fifths > 0 ? 'sharps' : 'flats'}`;
+  return keyText(unwrap(keyOfSignature(fifths, mode)));
 }

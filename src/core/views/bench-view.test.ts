@@ -5,22 +5,28 @@ import { moved, open } from '../../../tests/support/open';
 import { benchView, type BenchView } from './bench-view';
 import { momentsOf } from './moments';
 import { asWritten } from '../piece/open-piece';
+import { SAYS } from '../../../tests/support/usual-words';
 
 const view = (text: string, to: string): BenchView => {
   const piece = open(text);
-  return benchView(piece, asWritten(piece), moved(piece, to), {
-    view: 'both',
-    columns: 30,
-    prefixes: { before: 'a-', after: 'b-' },
-    labels: [],
-    marks: [],
-    tracks: 'hidden',
-  });
+  return benchView(
+    SAYS,
+    piece,
+    { before: asWritten(piece), after: moved(piece, to) },
+    {
+      view: 'both',
+      columns: 30,
+      prefixes: { before: 'a-', after: 'b-' },
+      labels: [],
+      marks: [],
+      tracks: 'hidden',
+    },
+  );
 };
 
 describe('moments', () => {
   it('are the times at which something is struck, with the keys that are down', () => {
-    const moments = momentsOf(asWritten(open(musicXml({ right: 'C4q/1 D4q/2 E4h/3', left: 'C3w/5' }))));
+    const moments = momentsOf(SAYS, asWritten(open(musicXml({ right: 'C4q/1 D4q/2 E4h/3', left: 'C3w/5' }))));
     expect(moments.map(({ bar, beat }) => `${bar}/${beat}`)).toEqual(['1/1', '1/2', '1/3']);
     expect(moments[1]?.keys.map(({ midi, isStruck, finger }) => `${midi} ${isStruck} ${finger}`)).toEqual([
       '48 false 5',
@@ -29,7 +35,7 @@ describe('moments', () => {
   });
 
   it('know where a hand will sit before it plays', () => {
-    const [first] = momentsOf(asWritten(open(musicXml({ right: 'Rh C4q/1 G4q/5', left: 'C3w/5' }))));
+    const [first] = momentsOf(SAYS, asWritten(open(musicXml({ right: 'Rh C4q/1 G4q/5', left: 'C3w/5' }))));
     expect(first?.keysUnderFingers.right).toEqual([60, 62, 64, 65, 67]);
   });
 

@@ -1,6 +1,6 @@
-import { changesWords, kindWords, handsWords, markText, sharedPlaceWords } from '../explain';
+import { type Language } from '../explain';
 import { sharedKeys } from '../fingering';
-import { keyPrint, keyText, namePrint, type Direction, type Key } from '../pitch';
+import { keyText, type Direction, type Key } from '../pitch';
 import { groupMove } from '../transpose';
 import { type LabelKind, notesByKind, markWords, type Mark } from '../annotate';
 import { struckNotes } from '../score';
@@ -68,82 +68,101 @@ export interface PageOptions {
   readonly tracks: 'shown' | 'hidden';
 }
 
+/** A piece where it stands, and in another key. */
+export interface MovedVersions {
+  readonly before: Version;
+  readonly after: Version;
+}
+
 /** Lines that the hand tracks take under each staff: a name alone before, a name and a move after. */
 const TRACK_LINES = { before: 1, after: 2 } as const;
 
 /** Puts a piece before and after into what the Bench shows. */
-export function benchView(piece: OpenedPiece, before: Version, after: Version, page: PageOptions): BenchView {
+export function benchView(
+  says: Language,
+  piece: OpenedPiece,
+  { before, after }: MovedVersions,
+  page: PageOptions,
+): BenchView {
+  const is = says.inKey(after.key);
   const layers = [
     {
       score: before.score,
       prefix: page.prefixes.before,
-      label: shortKey(before.key),
-      texts: textsOf(piece, before, page, 'before'),
+      label: shortKey(says, before.key),
+      texts: textsOf(says.inKey(before.key), piece, before, { page, which: 'before' }),
     },
     {
       score: after.score,
       prefix: page.prefixes.after,
-      label: shortKey(after.key),
-      texts: textsOf(piece, after, page, 'after'),
+      label: shortKey(says, after.key),
+      texts: textsOf(says.inKey(after.key), piece, after, { page, which: 'after' }),
     },
   ];
   return {
     title: piece.score.title,
     composer: piece.score.composer,
-    from: keyPrint(before.key),
-    to: keyPrint(after.key),
+    from: says.key(before.key),
+    to: says.key(after.key),
     toText: keyText(after.key),
     bars: piece.part.measures.length,
     parts: piece.score.parts.map(({ id, name }) => ({ id, name: name || id, isPupils: id === piece.part.id })),
     page: engravingPage(page.view === 'both' ? layers : layers.slice(1), systemBreaks(piece.score, page.columns)),
     summary: [
-      ...changesWords(after.flags),
-      ...handsWords(blackRunsOf(piece, after), after.flags, blackRunsOf(piece, before)),
-      ...sharedPlaceWords(sharedKeys(after.positions)),
+      ...says.changesWords(after.flags),
+      ...is.handsWords(blackRunsOf(piece, after), after.flags, blackRunsOf(piece, before)),
+      ...is.sharedPlaceWords(sharedKeys(after.positions)),
     ],
-    handNotes: handNoteViews(after),
-    decisions: decisionViews(after),
-    positions: positionViews(after),
-    positionsBefore: positionViews(before),
-    notesOfKind: notesOfKindViews(after),
-    momentsBefore: momentsOf(before),
-    momentsAfter: momentsOf(after),
-    remarks: [...piece.remarks, ...after.remarks].map(remarkView),
-    group: groupView(piece),
+    handNotes: handNoteViews(says, after),
+    decisions: decisionViews(says, after),
+    positions: positionViews(says, after),
+    positionsBefore: positionViews(says, before),
+    notesOfKind: notesOfKindViews(is, after),
+    momentsBefore: momentsOf(says, before),
+    momentsAfter: momentsOf(says, after),
+    remarks: [...piece.remarks, ...after.remarks].map((one) => remarkView(says, one)),
+    group: groupView(says, piece),
     bySignature: after.notes
       .filter(({ pitch, item, tieStop }) => pitch.alter !== 0 && !item.accidental && !tieStop)
       .map(({ id }) => id),
   };
 }
 
-function groupView(piece: OpenedPiece): BenchView['group'] {
+function groupView(says: Language, piece: OpenedPiece): BenchView['group'] {
   const move = groupMove(piece.notes, piece.key.key);
-  return move && { onto: move.onto, key: keyText(move.key), keyWords: keyPrint(move.key), direction: move.direction };
+  return move && { onto: move.onto, key: keyText(move.key), keyWords: says.key(move.key), direction: move.direction };
 }
 
 function blackRunsOf(piece: OpenedPiece, version: Version): readonly BlackRun[] {
   return piece.hands.flatMap((hand) => blackRuns(version, hand));
 }
 
-function shortKey(key: Key): string {
-  return key.mode === 'major' ? namePrint(key.tonic) : `${namePrint(key.tonic)} ${key.mode}`;
+function shortKey(says: Language, key: Key): string {
+  return key.mode === 'major' ? says.place(key.tonic) : `${says.place(key.tonic)} ${key.mode}`;
 }
 
-function notesOfKindViews(version: Version): readonly NotesOfKindView[] {
+function notesOfKindViews(says: Language, version: Version): readonly NotesOfKindView[] {
   const fingers = fingersById(version);
   return notesByKind(struckNotes(version.notes), (note) => fingers.get(note.id) ?? note.finger).map((find) => ({
     by: find.by,
-    words: kindWords(find),
+    words: says.kindWords(find),
     noteIds: find.notes,
   }));
 }
 
 /** What stands at the notes of a version on the page. Marks are for the new version only. */
-function textsOf(piece: OpenedPiece, version: Version, page: PageOptions, which: 'before' | 'after'): NoteTexts {
+function textsOf(
+  says: Language,
+  piece: OpenedPiece,
+  version: Version,
+  { page, which }: { readonly page: PageOptions; readonly which: 'before' | 'after' },
+): NoteTexts {
   const roomLines = page.tracks === 'shown' ? TRACK_LINES[which] : 0;
   const struck = struckNotes(version.notes);
-  const lines = labelLines(piece, struck, version.key, page.labels);
+  const lines = labelLines(says, piece, version, page.labels);
   if (which === 'before') return { ...NO_TEXTS, lines, roomLines };
-  const words = new Map([...markWords(page.marks, struck)].map(([id, said]) => [id, said.map(markText).join(' ')]));
+  const words = new Map(
+    [...markWords(page.marks, struck)].map(([id, said]) => [id, said.map(says.markText).join(' ')]),
+  );
   return { lines, words, roomLines };
 }

@@ -1,6 +1,6 @@
 import { chordSteps, chordsUsed, shapesOf, type ChordUse } from '../reference';
-import { chordStepsWords, chordWords } from '../explain';
-import { namePrint } from '../pitch';
+import { type Language } from '../explain';
+
 import { struckNotes, type Finger, type Hand, type HandNote } from '../score';
 import { barTicks } from '../time';
 import { fingersById, type OpenedPiece, type Version } from '../piece';
@@ -37,7 +37,8 @@ export interface ChordsView {
 }
 
 /** The chords that a piece uses, each hand's by themselves. */
-export function chordsView(piece: OpenedPiece, before: Version, after: Version): ChordsView {
+export function chordsView(language: Language, piece: OpenedPiece, before: Version, after: Version): ChordsView {
+  const says = language.inKey(after.key);
   const [fingersBefore, fingersAfter] = [fingersById(before), fingersById(after)];
   const notesBefore = new Map(struckNotes(before.notes).map((note) => [note.id, note]));
   const uses = piece.hands.flatMap((hand) =>
@@ -47,24 +48,25 @@ export function chordsView(piece: OpenedPiece, before: Version, after: Version):
       (note) => halfOf(piece, note),
     ),
   );
-  const keys = (notes: readonly HandNote[], fingers: ReadonlyMap<string, Finger>): FingeredKeys => ({
-    keys: notes.map(({ pitch }) => namePrint(pitch)),
+  const keys = (told: Language, notes: readonly HandNote[], fingers: ReadonlyMap<string, Finger>): FingeredKeys => ({
+    keys: notes.map(({ pitch }) => told.name(pitch)),
     fingers: notes.map(({ id, finger }) => fingers.get(id) ?? finger),
   });
   return {
     shapes: shapesOf(uses).map(({ use, bars }) => ({
       hand: use.hand,
-      words: chordWords(use.chord),
+      words: says.chordWords(use.chord),
       texture: use.texture,
       bars,
       noteIds: use.notes.map(({ id }) => id),
       before: keys(
+        language.inKey(before.key),
         use.notes.flatMap(({ id }) => notesBefore.get(id) ?? []),
         fingersBefore,
       ),
-      after: keys(use.notes, fingersAfter),
+      after: keys(says, use.notes, fingersAfter),
     })),
-    changes: changesOf(uses, fingersAfter),
+    changes: changesOf(says, uses, fingersAfter),
   };
 }
 
@@ -75,7 +77,11 @@ function halfOf({ part, score }: OpenedPiece, note: HandNote): 1 | 2 {
 }
 
 /** Ways between chords that follow each other in one hand, each once. */
-function changesOf(uses: readonly ChordUse[], fingers: ReadonlyMap<string, Finger>): readonly ChordChangeView[] {
+function changesOf(
+  says: Language,
+  uses: readonly ChordUse[],
+  fingers: ReadonlyMap<string, Finger>,
+): readonly ChordChangeView[] {
   const changes = new Map<string, ChordChangeView>();
   uses.forEach((to, i) => {
     const from = uses[i - 1];
@@ -83,9 +89,20 @@ function changesOf(uses: readonly ChordUse[], fingers: ReadonlyMap<string, Finge
     const steps = chordSteps(from, to, (id) => fingers.get(id) ?? null);
     const isSame = steps.every(({ halfSteps }) => halfSteps === 0) && from.notes.length === to.notes.length;
     if (isSame || steps.length === 0) return;
-    const names = new Map(to.notes.map(({ id, pitch }) => [id, namePrint(pitch)]));
-    const words = chordStepsWords(steps.map((step) => ({ ...step, name: names.get(step.note) ?? '' })));
-    const change = { hand: to.hand, from: chordWords(from.chord), to: chordWords(to.chord), words, bars: [to.bar] };
+    const pitches = new Map(to.notes.map(({ id, pitch }) => [id, pitch]));
+    const words = says.chordStepsWords(
+      steps.flatMap((step) => {
+        const pitch = pitches.get(step.note);
+        return pitch ? [{ ...step, to: pitch }] : [];
+      }),
+    );
+    const change = {
+      hand: to.hand,
+      from: says.chordWords(from.chord),
+      to: says.chordWords(to.chord),
+      words,
+      bars: [to.bar],
+    };
     const name = `${change.hand}/${change.from}/${change.to}/${words}`;
     const known = changes.get(name);
     changes.set(name, known ? { ...known, bars: [...new Set([...known.bars, to.bar])] } : change);

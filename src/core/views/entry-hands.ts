@@ -1,10 +1,11 @@
 import { barNumber, currentEntry, keysUnder, partOf, type Session } from '../entry';
 import { isBlackKey } from '../keyboard';
 import { signatureLine } from '../notation';
-import { midiNumber, namePrint, pitchPrint, signatureAlter, type Step } from '../pitch';
+import { midiNumber, signatureAlter, type Step } from '../pitch';
 import { handOfStaff, type Finger, type Hand, type NoteItem } from '../score';
 import { beatAt } from '../time';
 import type { KeyDown, Moment } from './moments';
+import type { Language } from '../explain';
 
 /** A hand as the entering screen shows it: the name of its position, its keys under fingers 1 to 5, how far it is open. */
 export interface HandPlace {
@@ -15,14 +16,14 @@ export interface HandPlace {
 }
 
 /** Where a hand is while a piece is entered. */
-export function handPlace(session: Session, hand: Hand): HandPlace {
+export function handPlace(says: Language, session: Session, hand: Hand): HandPlace {
   const { seats, openings } = session.typing;
   const keys = keysUnder(session, hand);
   const step = (seats[hand] % 7) as Step;
   const signature = signatureLine(partOf(session)).at(session.typing.caret.bar, 0, 1);
   const fingers: readonly Finger[] = [1, 2, 3, 4, 5];
   return {
-    name: `${namePrint({ step, alter: signatureAlter(signature.fifths, step) })}${Math.floor(seats[hand] / 7)}`,
+    name: `${says.place({ step, alter: signatureAlter(signature.fifths, step) })}${Math.floor(seats[hand] / 7)}`,
     keys,
     onBlack: fingers.filter((_, i) => isBlackKey(keys[i] as number)),
     openBy: openings[hand]?.letters ?? 0,
@@ -30,7 +31,7 @@ export function handPlace(session: Session, hand: Hand): HandPlace {
 }
 
 /** What sounds where the current entry begins, in both hands, and where the hands sit. */
-export function momentAt(session: Session): Moment {
+export function momentAt(says: Language, session: Session): Moment {
   const part = partOf(session);
   const current = currentEntry(session);
   const bar = current?.bar ?? session.typing.caret.bar;
@@ -58,7 +59,7 @@ export function momentAt(session: Session): Moment {
       finger: note.fingers[0] ?? null,
       isBlack: isBlackKey(midi),
       isStruck: note.onset === onset,
-      name: pitchPrint(pitch),
+      name: says.pitch(pitch),
       otherName: null,
     };
   });

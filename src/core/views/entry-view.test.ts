@@ -5,6 +5,7 @@ import { beginSession, press, type Command, type Session } from '../entry';
 import { readDraft } from '../read';
 import { unwrap } from '../base';
 import { entryView, pressedView } from './entry-view';
+import { SAYS } from '../../../tests/support/usual-words';
 
 const PAGE = { columns: 20, prefix: 'x-' };
 const key = (step: 0 | 1 | 3 | 4, alter = 0, mode: 'major' | 'minor' = 'major') => ({ tonic: { step, alter }, mode });
@@ -21,7 +22,7 @@ const finger = (digit: number, row: 'beat' | 'longer' | 'bar' | 'shorter' = 'bea
   finger: digit as 1,
   row,
 });
-const view = (session: Session) => entryView(session, PAGE);
+const view = (session: Session) => entryView(SAYS, session, PAGE);
 
 describe('entryView', () => {
   it('tells where both hands begin, by their lowest keys and the keys under the fingers', () => {
@@ -168,7 +169,7 @@ describe('what was just entered', () => {
 
 describe('pressedView', () => {
   it('says in words why nothing happened', () => {
-    expect(pressedView(press(begun(), { kind: 'repeat-bar' }, 0), PAGE).notice).toBe(
+    expect(pressedView(SAYS, press(begun(), { kind: 'repeat-bar' }, 0), PAGE).notice).toBe(
       'There is nothing in the bar before that could be repeated.',
     );
   });

@@ -13,8 +13,8 @@ import {
   type Typing,
   type InputMethod,
 } from '../entry';
-import { editWords, NOTHING_ENTERED, entryWords, miscountWords, noticeWords, sumWords } from '../explain';
-import { keyOfSignature, keyPrint, type Mode } from '../pitch';
+import { type Language } from '../explain';
+import { keyOfSignature, type Mode } from '../pitch';
 import { type Hand, type NoteItem } from '../score';
 import { beatAt, beatTicks, noteValue, type Meter } from '../time';
 import { signatureLine } from '../notation';
@@ -95,7 +95,7 @@ export interface EntryPage {
 }
 
 /** Puts a session into what the screen shows. */
-export function entryView(session: Session, page: EntryPage): EntryView {
+export function entryView(language: Language, session: Session, page: EntryPage): EntryView {
   const { edited, typing } = session;
   const part = partOf(session);
   const { score } = edited;
@@ -107,6 +107,7 @@ export function entryView(session: Session, page: EntryPage): EntryView {
   const key = signatureLine(part).at(bar, caretOnset(session), 1);
   const named = keyOfSignature(key.fifths, key.mode ?? 'major');
   const first = part.measures[0];
+  const says = named.ok ? language.inKey(named.value) : language;
   return {
     title: score.title,
     composer: score.composer,
@@ -122,7 +123,7 @@ export function entryView(session: Session, page: EntryPage): EntryView {
     inForce: {
       fifths: key.fifths,
       mode: key.mode,
-      key: named.ok ? keyPrint(named.value) : '',
+      key: named.ok ? says.key(named.value) : '',
       abcKey: named.ok ? abcKey(named.value) : '',
       meter,
       pickupQuarters:
@@ -140,16 +141,16 @@ export function entryView(session: Session, page: EntryPage): EntryView {
     next: typing.next,
     triplet: typing.triplet === null ? 'off' : 'on',
     moving: typing.moving,
-    hands: { right: handPlace(session, 'right'), left: handPlace(session, 'left') },
-    moment: momentAt(session),
+    hands: { right: handPlace(says, session, 'right'), left: handPlace(says, session, 'left') },
+    moment: momentAt(says, session),
     current: current?.entry.notes.map(({ id }) => id) ?? [],
-    words: current ? wordsOf(session, current.bar, current.entry.notes) : NOTHING_ENTERED,
+    words: current ? wordsOf(says, session, current.bar, current.entry.notes) : says.nothingEntered,
     selected: typing.anchor ? selectedIds(session) : [],
     systems: systemPages(score, part, page.columns, page.prefix),
     entered: typing.caret.fresh ? enteredView(session) : null,
-    miscounts: miscountsOf(session),
-    done: edited.history.done.map(({ label }) => editWords(label)),
-    undone: edited.history.undone.map(({ label }) => editWords(label)),
+    miscounts: miscountsOf(says, session),
+    done: edited.history.done.map(({ label }) => says.editWords(label)),
+    undone: edited.history.undone.map(({ label }) => says.editWords(label)),
   };
 }
 
@@ -179,9 +180,9 @@ function caretView(session: Session): CaretView {
   };
 }
 
-function wordsOf(session: Session, bar: number, notes: readonly NoteItem[]): string {
+function wordsOf(says: Language, session: Session, bar: number, notes: readonly NoteItem[]): string {
   const { printed, tuplet } = lengthOf({ ahead: [], notes, duration: notes[0]?.duration ?? 0 });
-  return entryWords({
+  return says.entryWords({
     notes: notes.flatMap(({ pitch, fingers }) => (pitch ? [{ pitch, finger: fingers[0] ?? null }] : [])),
     value: noteValue(printed, session.edited.score.ticksPerQuarter) ?? null,
     isTuplet: tuplet !== null,
@@ -200,7 +201,7 @@ function selectedIds(session: Session): readonly string[] {
 }
 
 /** The bars that do not add up. The one that is being filled is none as long as it is the last of its hand and not too long. */
-function miscountsOf(session: Session): readonly MiscountView[] {
+function miscountsOf(says: Language, session: Session): readonly MiscountView[] {
   const part = partOf(session);
   const { caret } = session.typing;
   const perQuarter = session.edited.score.ticksPerQuarter;
@@ -214,8 +215,8 @@ function miscountsOf(session: Session): readonly MiscountView[] {
         bar: trouble.bar,
         hand: trouble.hand,
         staff: trouble.hand === 'right' ? 1 : part.staves,
-        words: miscountWords(trouble, beat),
-        sum: sumWords(trouble, beat),
+        words: says.miscountWords(trouble, beat),
+        sum: says.sumWords(trouble, beat),
       };
     });
 }
@@ -227,10 +228,10 @@ export interface PressedView {
   readonly notice: string | null;
 }
 
-export function pressedView(outcome: Outcome, page: EntryPage): PressedView {
+export function pressedView(says: Language, outcome: Outcome, page: EntryPage): PressedView {
   return {
-    view: entryView(outcome.session, page),
+    view: entryView(says, outcome.session, page),
     sounds: outcome.sounds,
-    notice: outcome.notice && noticeWords(outcome.notice),
+    notice: outcome.notice && says.noticeWords(outcome.notice),
   };
 }

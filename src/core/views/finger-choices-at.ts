@@ -1,4 +1,4 @@
-import { priceWords } from '../explain';
+import { type Language } from '../explain';
 import { fingerChoices } from '../forced';
 import type { Finger, NoteId } from '../score';
 import type { Version } from '../piece';
@@ -13,14 +13,14 @@ export interface NoteChoice {
 }
 
 /** All five fingers at a note of a version; none for a note that no hand plays. */
-export function fingerChoicesAt({ hands }: Version, id: NoteId): readonly NoteChoice[] {
+export function fingerChoicesAt(says: Language, { hands }: Version, id: NoteId): readonly NoteChoice[] {
   for (const { study, played, notes } of hands) {
     const index = notes.findIndex((note) => note.id === id);
     if (index < 0) continue;
     return fingerChoices(study, index).map(({ finger, price }) => ({
       finger,
       price,
-      words: priceWords(price),
+      words: says.priceWords(price),
       isNow: played.fingering[index] === finger,
     }));
   }

@@ -1,8 +1,9 @@
-import { diatonicNumber, namePrint } from '../pitch';
+import { diatonicNumber } from '../pitch';
 import { isBlackKey } from '../keyboard';
 import { groupBy } from '../base';
 import { struckNotes, syllableAt, type Finger, type Hand, type HandNote } from '../score';
 import { fingersById, type OpenedPiece, type Version } from '../piece';
+import type { Language } from '../explain';
 
 /** What one hand strikes at a moment, as finger numbers. Times in quarter notes from the beginning of the bar. */
 export interface FingerStroke {
@@ -33,14 +34,15 @@ export interface FingerPage {
 }
 
 /** Puts a version into finger numbers, for pupils who do not read notes yet. */
-export function fingerPage(piece: OpenedPiece, version: Version): FingerPage {
+export function fingerPage(language: Language, piece: OpenedPiece, version: Version): FingerPage {
+  const says = language.inKey(version.key);
   const fingers = fingersById(version);
   const struck = struckNotes(version.notes).filter(({ isGrace }) => !isGrace);
   const ofHand = (hand: Hand): readonly HandNote[] => struck.filter((note) => note.hand === hand);
   const quarter = version.score.ticksPerQuarter;
   const strokes = {
-    right: strokesOf(ofHand('right'), fingers, quarter),
-    left: strokesOf(ofHand('left'), fingers, quarter),
+    right: strokesOf(says, ofHand('right'), fingers, quarter),
+    left: strokesOf(says, ofHand('left'), fingers, quarter),
   };
   return {
     bars: piece.part.measures.map(({ index, number, length }) => ({
@@ -54,6 +56,7 @@ export function fingerPage(piece: OpenedPiece, version: Version): FingerPage {
 }
 
 function strokesOf(
+  says: Language,
   notes: readonly HandNote[],
   fingers: ReadonlyMap<string, Finger>,
   quarter: number,
@@ -67,7 +70,7 @@ function strokesOf(
       at: first.item.onset / quarter,
       quarters: Math.max(...moment.map(({ duration }) => duration)) / quarter,
       fingers: moment.map(({ id, finger }) => fingers.get(id) ?? finger),
-      keys: moment.map(({ pitch }) => namePrint(pitch)),
+      keys: moment.map(({ pitch }) => says.name(pitch)),
       height: diatonicNumber(first.pitch) - lowest,
       isBlack: moment.some(({ midi }) => isBlackKey(midi)),
       words: moment.map(({ item }) => syllableAt(item)).find((words) => words !== null) ?? null,

@@ -4,13 +4,14 @@ import { moved, open } from '../../../tests/support/open';
 import { handNoteViews } from './hand-note-views';
 import { positionViews } from './position-views';
 import type { MoveOptions, Version } from '../piece';
+import { SAYS } from '../../../tests/support/usual-words';
 
 function planned(text: Omit<PieceText, 'mode'>, to: string, options: Partial<MoveOptions> = {}): Version {
   return moved(open(musicXml({ ...text, mode: 'major' })), to, { fingering: 'plan', ...options });
 }
 
 const sources = (version: Version, hand: 'right' | 'left'): readonly string[] =>
-  positionViews(version)
+  positionViews(SAYS, version)
     .filter((position) => position.hand === hand)
     .map(({ source }) => source);
 
@@ -49,7 +50,7 @@ describe('where fingers come from', () => {
 
   it('stands with the fingers that a hand note proposes', () => {
     const version = planned({ right: 'C4e/1 D4e/2 E4e/3 F4e/1 G4e/2 A4e/3 B4e/4 C5e/5 | C5w/5' }, 'Gb');
-    const changes = handNoteViews(version).flatMap(({ fingers }) => fingers ?? []);
+    const changes = handNoteViews(SAYS, version).flatMap(({ fingers }) => fingers ?? []);
     expect(changes.map(({ source }) => source)).toContain('standard for the G♭ major scale');
   });
 });

@@ -1,4 +1,4 @@
-import { sourceWords } from '../explain';
+import { type Language } from '../explain';
 import { fingerSources, type FingerSource } from '../forced';
 import type { PlayedHand } from '../flags';
 import type { Version } from '../piece';
@@ -8,7 +8,7 @@ import type { HandNote, NoteId } from '../score';
 type Which = 'played' | 'proposed';
 
 /** Tells where the fingers of some notes of one hand come from; empty where none of them has a finger. */
-export function sourcesIn({ hands }: Version): (ids: readonly NoteId[], which?: Which) => string {
+export function sourcesIn(says: Language, { hands }: Version): (ids: readonly NoteId[], which?: Which) => string {
   const known = new Map<string, HandSources>();
   const sourcesOf = (hand: PlayedHand, which: Which): HandSources => {
     const name = `${hand.study.baseline.passage.hand}/${which}`;
@@ -24,7 +24,7 @@ export function sourcesIn({ hands }: Version): (ids: readonly NoteId[], which?: 
     const bars = new Set(notes.map((note) => hand.notes[note]?.bar));
     // What came first among these very notes is told already.
     const isTold = (source: FingerSource): boolean => source.kind === 'as-before' && bars.has(source.bar);
-    return sourceWords(
+    return says.sourceWords(
       notes.flatMap((note) => sources[note] ?? []).filter((source) => !isTold(source)),
       (note) => (hand.notes[note] as HandNote).pitch,
     );

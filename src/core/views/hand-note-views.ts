@@ -1,8 +1,8 @@
-import { costWords, decisionWords, flagWords, priceWords, pupilWords } from '../explain';
+import { type Language } from '../explain';
 import type { Flag, FlagKind, Severity } from '../flags';
 import { likePlaces } from '../forced';
 import { sourcesIn } from './finger-sources';
-import { namePrint } from '../pitch';
+
 import type { Finger, Hand } from '../score';
 import { flagName, type Version } from '../piece';
 
@@ -53,8 +53,9 @@ export interface DecisionView {
 }
 
 /** The hand notes of a version; what the teacher put away comes last, with the reason. */
-export function handNoteViews(version: Version): readonly HandNoteView[] {
-  const sourceOf = sourcesIn(version);
+export function handNoteViews(language: Language, version: Version): readonly HandNoteView[] {
+  const says = language.inKey(version.key);
+  const sourceOf = sourcesIn(says, version);
   const viewOf = (flag: Flag, name: string, aside: string | null): HandNoteView => ({
     name,
     kind: flag.evidence.kind,
@@ -65,10 +66,10 @@ export function handNoteViews(version: Version): readonly HandNoteView[] {
     byBlackKey: flag.byBlackKey,
     wasThere: flag.wasThere,
     noteIds: flag.notes,
-    ...flagWords(flag),
-    costs: flag.costs && costWords(flag.costs),
-    forPupil: pupilWords(flag),
-    fingers: fingersView(version, flag, sourceOf),
+    ...says.flagWords(flag),
+    costs: flag.costs && says.costWords(flag.costs),
+    forPupil: says.pupilWords(flag),
+    fingers: fingersView(says, version, flag, sourceOf),
     aside,
   });
   return [
@@ -82,6 +83,7 @@ function handsIn({ evidence, hand }: Flag): readonly Hand[] {
 }
 
 function fingersView(
+  says: Language,
   { hands }: Version,
   { evidence, notes, hand }: Flag,
   sourceOf: ReturnType<typeof sourcesIn>,
@@ -97,13 +99,14 @@ function fingersView(
       notes.filter((_, i) => after[i] !== before[i]),
       evidence.isApplied ? 'played' : 'proposed',
     ),
-    others: evidence.alternatives.map(({ finger, price }) => ({ finger, words: priceWords(price) })),
+    others: evidence.alternatives.map(({ finger, price }) => ({ finger, words: says.priceWords(price) })),
     also: likePlaces(played.study.baseline.passage, notes).map(({ bar, notes: noteIds }) => ({ bar, noteIds })),
   };
 }
 
 /** What the teacher decided of fingers. */
-export function decisionViews({ hands }: Version): readonly DecisionView[] {
+export function decisionViews(language: Language, { hands, key }: Version): readonly DecisionView[] {
+  const says = language.inKey(key);
   return hands.flatMap(({ study, notes }) =>
     notes.flatMap((note, i): readonly DecisionView[] => {
       const finger = study.decided[i];
@@ -113,7 +116,7 @@ export function decisionViews({ hands }: Version): readonly DecisionView[] {
         {
           noteId: note.id,
           hand: note.hand,
-          words: decisionWords({ hand: note.hand, bar: note.bar, name: namePrint(note.pitch), finger, planned }),
+          words: says.decisionWords({ hand: note.hand, bar: note.bar, name: says.name(note.pitch), finger, planned }),
           isOtherwise: planned !== null && planned !== finger,
         },
       ];

@@ -9,7 +9,7 @@ export type { KeyFactsView, Ladder, LadderKey, Rung, UnwritableKey } from './lad
 export { keyView, remarkView } from './key-and-remark';
 export type { KeyView, RemarkView } from './key-and-remark';
 export { benchView } from './bench-view';
-export type { BenchView, NotesOfKindView, PageView, PageOptions } from './bench-view';
+export type { BenchView, MovedVersions, NotesOfKindView, PageView, PageOptions } from './bench-view';
 export type { DecisionView, FingersView, HandNoteView } from './hand-note-views';
 export { positionViews } from './position-views';
 export type { PositionView } from './position-views';

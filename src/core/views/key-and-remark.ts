@@ -1,4 +1,4 @@
-import { remarkBar, remarkWords } from '../explain';
+import { remarkBar, type Language } from '../explain';
 import { nameText, signatureOf, type Key } from '../pitch';
 import type { Remark } from '../base';
 
@@ -20,8 +20,8 @@ export function keyView(key: Key): KeyView {
   return { tonic: nameText(key.tonic), mode: key.mode, fifths: signatureOf(key) };
 }
 
-export function remarkView(remark: Remark): RemarkView {
+export function remarkView(says: Language, remark: Remark): RemarkView {
   const bar = remarkBar(remark);
-  const said = { code: remark.code, message: remarkWords(remark) };
+  const said = { code: remark.code, message: says.remarkWords(remark) };
   return bar === null ? said : { ...said, bar };
 }

@@ -3,10 +3,14 @@ import { musicXml } from '../../../tests/support/build-piece';
 import { DEMO_FILES, demoFile } from '../../../tests/support/demo-pieces';
 import { moved, open } from '../../../tests/support/open';
 import { barsSideBySide, type BarInKeys } from './key-bars';
+import { SAYS } from '../../../tests/support/usual-words';
 
 const beside = (text: string, ...keys: readonly string[]): readonly BarInKeys[] => {
   const piece = open(text);
-  return barsSideBySide(keys.map((key) => moved(piece, key, { fingering: 'plan' })));
+  return barsSideBySide(
+    SAYS,
+    keys.map((key) => moved(piece, key, { fingering: 'plan' })),
+  );
 };
 const FIVE = musicXml({ right: 'C4q/1 D4q/2 E4q/3 F4q/4 | G4w/5 | C4w/1', left: 'Rw | C3w/5 | C3w/5', mode: 'major' });
 

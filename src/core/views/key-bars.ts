@@ -1,5 +1,5 @@
 import { groupBy } from '../base';
-import { barFactWords, type BarFact } from '../explain';
+import { type BarFact, type Language } from '../explain';
 import { isBlackKey } from '../keyboard';
 import { struckNotes, type Hand, type HandNote } from '../score';
 import type { Version } from '../piece';
@@ -34,8 +34,8 @@ export interface HandInBarShown {
 }
 
 /** Puts several keys of one piece side by side, bar by bar. The keys are versions of the same piece. */
-export function barsSideBySide(versions: readonly Version[]): readonly BarInKeys[] {
-  const columns = versions.map(handsInBars);
+export function barsSideBySide(says: Language, versions: readonly Version[]): readonly BarInKeys[] {
+  const columns = versions.map((one) => handsInBars(says.inKey(one.key), one));
   const bars = [...new Set(columns.flatMap((column) => [...column.keys()]))];
   return bars.map((bar) => {
     const cells = columns.map((column) => column.get(bar) ?? []);
@@ -69,13 +69,21 @@ function marked(own: HandInBar, all: readonly (HandInBar | undefined)[]): HandIn
   };
 }
 
-function handsInBars(version: Version): ReadonlyMap<string, readonly HandInBar[]> {
+function handsInBars(says: Language, version: Version): ReadonlyMap<string, readonly HandInBar[]> {
   const struck = struckNotes(version.notes);
   const found = new Map<string, HandInBar[]>();
   for (const bar of new Set(struck.map((note) => note.bar))) {
     const hands = (['right', 'left'] as const).flatMap((hand) => {
       const notes = struck.filter((note) => note.bar === bar && note.hand === hand);
-      return notes.length === 0 ? [] : [{ hand, fingers: fingersOf(notes), marks: marksOf(version, notes, hand, bar) }];
+      return notes.length === 0
+        ? []
+        : [
+            {
+              hand,
+              fingers: fingersOf(notes),
+              marks: factsOf(version, notes, hand, bar).map((fact) => markOf(says, fact)),
+            },
+          ];
     });
     found.set(bar, hands);
   }
@@ -94,8 +102,8 @@ function fingersOf(notes: readonly HandNote[]): string {
     .join(' ');
 }
 
-function marksOf(version: Version, notes: readonly HandNote[], hand: Hand, bar: string): readonly BarMark[] {
-  return factsOf(version, notes, hand, bar).map((fact) => ({ code: codeOf(fact), text: barFactWords(fact) }));
+function markOf(says: Language, fact: BarFact): BarMark {
+  return { code: codeOf(fact), text: says.barFactWords(fact) };
 }
 
 function factsOf(version: Version, notes: readonly HandNote[], hand: Hand, bar: string): readonly BarFact[] {

@@ -1,22 +1,24 @@
 import { groupBy } from '../base';
-import { labelWords } from '../explain';
+import { type Language } from '../explain';
 import { labelsOf, type LabelKind } from '../annotate';
-import type { Key } from '../pitch';
-import type { HandNote, NoteId } from '../score';
+import { struckNotes, type HandNote, type NoteId } from '../score';
 import { beatTicks } from '../time';
-import type { OpenedPiece } from '../piece';
+import type { OpenedPiece, Version } from '../piece';
 
 /** The lines of labels under the notes of a version, one a kind. */
 export function labelLines(
+  says: Language,
   { score, part }: OpenedPiece,
-  notes: readonly HandNote[],
-  key: Key,
+  version: Version,
   kinds: readonly LabelKind[],
 ): readonly ReadonlyMap<NoteId, string>[] {
+  const notes = struckNotes(version.notes);
   const beatsOf = ({ barIndex, duration }: HandNote): number =>
     duration / beatTicks(part.measures[barIndex]?.meter ?? { beats: 4, beatType: 4 }, score.ticksPerQuarter);
   return kinds.map((kind) => {
-    const words = new Map([...labelsOf(kind, notes, key, beatsOf)].map(([id, label]) => [id, labelWords(label)]));
+    const words = new Map(
+      [...labelsOf(kind, notes, version.key, beatsOf)].map(([id, label]) => [id, says.labelWords(label)]),
+    );
     return oneAMoment(words, notes);
   });
 }

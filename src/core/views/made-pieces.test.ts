@@ -4,6 +4,7 @@ import { fifteenKeys, parseKey, pitchText, type Key, type Pitch } from '../pitch
 import { createVerovio, pitchesOf } from '../../../tests/support/verovio';
 import { open } from '../../../tests/support/open';
 import { drillView, linePiece, notesPage } from './made-pieces';
+import { SAYS } from '../../../tests/support/usual-words';
 
 const key = (name: string): Key => parseKey(name, 'major') as Key;
 const pitch = (step: Pitch['step'], octave: number, alter = 0): Pitch => ({ step, alter, octave });
@@ -71,13 +72,14 @@ describe('notes to look at', () => {
 describe('a drill on the page', () => {
   it.each(DRILL_KINDS)('%s needs no more than two ledger lines in any of thirty keys', (kind) => {
     for (const one of [...fifteenKeys('major'), ...fifteenKeys('minor')]) {
-      const { notes } = open(drillView({ kind, keys: [one], rhythm: 'quarters', hands: 'both' }, 60).musicXml);
+      const { notes } = open(drillView(SAYS, { kind, keys: [one], rhythm: 'quarters', hands: 'both' }, 60).musicXml);
       expect(Math.max(...notes.map(({ ledgerLines }) => ledgerLines))).toBeLessThanOrEqual(2);
     }
   });
 
   it('reads the same to Verovio, in two keys with their signatures', () => {
     const { musicXml } = drillView(
+      SAYS,
       { kind: 'chord-changes', keys: [key('Eb'), key('A-minor')], rhythm: 'halves', hands: 'both' },
       60,
     );
@@ -90,10 +92,12 @@ describe('a drill on the page', () => {
 
   it('is broken into lines that hold it', () => {
     const narrow = drillView(
+      SAYS,
       { kind: 'five-fingers', keys: fifteenKeys('major').slice(0, 6), rhythm: 'quarters', hands: 'both' },
       30,
     );
     const wide = drillView(
+      SAYS,
       { kind: 'five-fingers', keys: fifteenKeys('major').slice(0, 6), rhythm: 'quarters', hands: 'both' },
       400,
     );

@@ -9,9 +9,9 @@ import {
 } from '../plain-piece';
 import { readDraft } from '../read';
 import { firstChild, mapChildren, withAttribute, type XmlDocument, type XmlElement, serialiseXml } from '../xml';
-import { drillTitle } from '../explain';
+import { type Language } from '../explain';
 import { drillPiece, type DrillOptions } from '../practice';
-import { keyPrint, signatureOf, type Key, type Pitch } from '../pitch';
+import { signatureOf, type Key, type Pitch } from '../pitch';
 import { unwrap } from '../base';
 import type { Finger, Hand, Score } from '../score';
 import { engravingPage, NO_TEXTS, systemBreaks, type EngravingPage } from '../write';
@@ -24,9 +24,9 @@ export interface MadePiece {
 }
 
 /** Makes a drill. `columns` is how many note columns a line of its page has room for. */
-export function drillView(options: DrillOptions, columns: number): MadePiece {
-  const title = drillTitle(options.kind, options.keys);
-  return madePiece(drillPiece(options, { title, keyName: keyPrint }), columns);
+export function drillView(says: Language, options: DrillOptions, columns: number): MadePiece {
+  const title = says.drillTitle(options.kind, options.keys);
+  return madePiece(drillPiece(options, { title, keyName: says.key }), columns);
 }
 
 /** Chords of one hand in order, each with its fingers; a single note is a chord of one. */
@@ -89,7 +89,7 @@ export function notesPage(key: Key, pitches: readonly Pitch[]): MadePiece {
     );
   const isHigh = ({ octave }: Pitch): boolean => octave >= 4;
   const plain = {
-    title: keyPrint(key),
+    title: '',
     composer: '',
     bars: [barWithoutMeter(key, Math.max(1, pitches.length))],
     staves: [

@@ -1,9 +1,10 @@
 import { isBlackKey } from '../keyboard';
-import { pitchPrint, type Pitch } from '../pitch';
+import { type Pitch } from '../pitch';
 import { otherSpelling } from '../transpose';
 import { struckNotes, type Finger, type Hand, type HandNote } from '../score';
 import type { PlacedPosition } from '../fingering';
 import type { Version } from '../piece';
+import type { Language } from '../explain';
 
 /** A key that is down at a moment. `finger` is the printed one, or the one that the closed hand implies. */
 export interface KeyDown {
@@ -30,7 +31,8 @@ export interface Moment {
 
 /** The moments of a version in order of time, one for each time at which a note is struck. Moments of one piece in
  * two keys agree one to one. */
-export function momentsOf(version: Version): readonly Moment[] {
+export function momentsOf(language: Language, version: Version): readonly Moment[] {
+  const says = language.inKey(version.key);
   const struck = struckNotes(version.notes).filter((note) => !note.isGrace);
   const fingers = new Map(version.positions.flatMap(({ position }) => [...position.fingers]));
   const onsets = [...new Set(struck.map((note) => note.onset))];
@@ -48,8 +50,8 @@ export function momentsOf(version: Version): readonly Moment[] {
         finger: fingers.get(note.id) ?? note.finger,
         isBlack: isBlackKey(note.midi),
         isStruck: note.onset === onset,
-        name: pitchPrint(note.pitch),
-        otherName: otherName(note.pitch),
+        name: says.pitch(note.pitch),
+        otherName: otherName(says, note.pitch),
       })),
       keysUnderFingers: {
         right: keysUnderFingersAt(version.positions, 'right', onset),
@@ -59,9 +61,9 @@ export function momentsOf(version: Version): readonly Moment[] {
   });
 }
 
-function otherName(pitch: Pitch): string | null {
+function otherName(says: Language, pitch: Pitch): string | null {
   const other = otherSpelling(pitch);
-  return other && pitchPrint(other);
+  return other && says.pitch(other);
 }
 
 /** Where a hand sits at a moment: in the position of the note it plays now or played last, else in the one it will need. */

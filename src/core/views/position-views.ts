@@ -1,7 +1,7 @@
-import { positionParts, positionWords } from '../explain';
+import { type Language } from '../explain';
 import { sourcesIn } from './finger-sources';
 import { isBlackKey } from '../keyboard';
-import { namePrint, pitchPrint } from '../pitch';
+
 import type { Finger, Hand, HandNote } from '../score';
 import type { Version } from '../piece';
 
@@ -25,20 +25,21 @@ export interface PositionView {
 }
 
 /** Where the hands sit, right hand first, each position told from the one before. */
-export function positionViews(version: Version): readonly PositionView[] {
-  const sourceOf = sourcesIn(version);
+export function positionViews(language: Language, version: Version): readonly PositionView[] {
+  const says = language.inKey(version.key);
+  const sourceOf = sourcesIn(says, version);
   return version.positions.map((placed, i) => {
     const before = version.positions[i - 1];
     const isMove = before?.position.hand === placed.position.hand;
     return {
       hand: placed.position.hand,
-      name: namePrint(placed.name),
+      name: says.place(placed.name),
       kind: placed.kind,
-      words: positionWords(placed, isMove ? before : undefined),
-      ...positionParts(placed, isMove ? before : undefined),
+      words: says.positionWords(placed, isMove ? before : undefined),
+      ...says.positionParts(placed, isMove ? before : undefined),
       bars: [placed.notes[0]?.bar ?? '', placed.notes.at(-1)?.bar ?? ''],
       noteIds: placed.notes.map(({ id }) => id),
-      keys: placed.keys.map((key) => key && pitchPrint(key)),
+      keys: placed.keys.map((key) => key && says.pitch(key)),
       onBlack: blackFingersOf(placed.notes, placed.position.fingers),
       source: sourceOf(placed.notes.map(({ id }) => id)),
     };

@@ -1,10 +1,11 @@
-import { keyPrint, keyText } from '../pitch';
+import { keyText } from '../pitch';
 import type { Hand } from '../score';
 import { blackFingers, type BlackFingers } from '../survey';
 import { engravingPage, NO_TEXTS, type EngravingPage } from '../write';
 import { handNoteViews, type HandNoteView } from './hand-note-views';
 import { positionViews, type PositionView } from './position-views';
 import { asWritten, type OpenedPiece } from '../piece';
+import type { Language } from '../explain';
 
 /** What a card on the shelf shows of a piece. */
 export interface ShelfView {
@@ -27,21 +28,21 @@ export interface ShelfView {
 const OPENING_BARS = 3;
 
 /** Puts a piece into what its card shows. `prefix` keeps the note ids of one card apart from those of the others. */
-export function shelfView(piece: OpenedPiece, prefix: string): ShelfView {
+export function shelfView(says: Language, piece: OpenedPiece, prefix: string): ShelfView {
   const version = asWritten(piece);
   const first = piece.part.measures[0];
   return {
     title: piece.score.title,
     composer: piece.score.composer,
-    key: keyPrint(piece.key.key),
+    key: says.key(piece.key.key),
     keyText: keyText(piece.key.key),
     runnerUp: piece.key.runnerUp && keyText(piece.key.runnerUp),
     bars: piece.part.measures.length,
     meter: first ? `${first.meter.beats}/${first.meter.beatType}` : '',
     hands: piece.hands,
     blackFingers: blackFingers(version.positions),
-    positions: positionViews(version),
-    handNotes: handNoteViews(version),
+    positions: positionViews(says, version),
+    handNotes: handNoteViews(says, version),
     opening: openingPage(piece, prefix),
     remarkCount: piece.remarks.length,
   };

@@ -1,3 +1,4 @@
+import type { Words } from '@/core/explain';
 import { isPlain } from '../records/field';
 
 /** What could be read of the text of a file. */
@@ -9,7 +10,7 @@ export interface Salvaged {
 
 /** Reads a file whole; where it is damaged or cut off, field by field and record by record, by its lines: a studio file has one record a line, older
  * ones a record in lines that are set in alike. Null where nothing can be read. */
-export function salvage(text: string): Salvaged | null {
+export function salvage(says: Words['store'], text: string): Salvaged | null {
   const value = parsed(text);
   if (value) return { value: value.value, isWhole: true, lost: [] };
   if (!text.includes('"newThumb"')) return null;
@@ -39,7 +40,7 @@ export function salvage(text: string): Salvaged | null {
     } else {
       lost.push({
         line: i + 1,
-        words: list ? `a record of “${list.name}”` : typeof name === 'string' ? `“${name}”` : 'something',
+        words: list ? says.recordOf(list.name) : typeof name === 'string' ? says.field(name) : says.something,
       });
       // What is set in deeper belongs to what was lost.
       const indent = indentOf(row);

@@ -8,6 +8,7 @@ import type { StudioDatabase } from '../database';
 import { currentSettings, pieceById, setAside } from '../reading';
 import { readStudioFile, studioFileText } from './studio-file';
 import { compareWith } from './take-in';
+import { WORDS } from '../../../tests/support/usual-words';
 
 let studio: StudioDatabase;
 let other: StudioDatabase;
@@ -22,7 +23,7 @@ afterEach(async () => {
 
 const textOf = async (database: StudioDatabase): Promise<string> =>
   studioFileText(await contents(database), '2026-11-26T12:00:00.000Z');
-const read = (text: string) => unwrap(readStudioFile(text));
+const read = (text: string) => unwrap(readStudioFile(WORDS.store, text));
 const takeIn = (database: StudioDatabase, text: string, how: 'keep' | 'renew' | 'replace' = 'replace') =>
   does(database, { kind: 'studio.take-in', contents: read(text).contents, how }, 'taken in');
 
@@ -196,7 +197,7 @@ describe('the studio file', () => {
     }));
     fc.assert(
       fc.property(fc.integer({ min: text.indexOf('"settings"'), max: text.length - 3 }), (cut) => {
-        const result = readStudioFile(text.slice(0, cut));
+        const result = readStudioFile(WORDS.store, text.slice(0, cut));
         const whole = ends.filter(({ end }) => end <= cut).map(({ id }) => id);
         const found = result.ok
           ? Object.values(result.value.contents).flatMap((list) =>
@@ -228,7 +229,7 @@ describe('the studio file', () => {
     ['is empty', ''],
     ['was cut off at once', '{"newThumb'],
   ])('that %s is refused in words', (_, text) => {
-    expect(readStudioFile(text)).toMatchObject({
+    expect(readStudioFile(WORDS.store, text)).toMatchObject({
       ok: false,
       error: { message: expect.stringContaining('no studio file'), hint: expect.stringContaining('Save the studio') },
     });

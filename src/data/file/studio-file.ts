@@ -1,3 +1,4 @@
+import type { Words } from '@/core/explain';
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import { array, mixed, number, object, string } from 'yup';
@@ -83,18 +84,21 @@ const fileSchema = object({
   settings: object().default(undefined),
 });
 
-const HINT = 'Choose a file that was saved with “Save the studio” here in Settings.';
-const NO_FILE: StudioFileTrouble = { message: 'This file is no studio file.', hint: HINT };
+type FileWords = Words['store'];
 
 /** Reads the text of a studio file of any version: all of it, or of a damaged one all that can be saved. Nothing is changed. */
-export function readStudioFile(text: string): Result<ReadFile, StudioFileTrouble> {
-  const saved = salvage(text);
-  if (!saved || !isPlain(saved.value))
-    return err({ message: 'This file is no studio file, or it was cut off before anything can be read.', hint: HINT });
+export function readStudioFile(says: FileWords, text: string): Result<ReadFile, StudioFileTrouble> {
+  const saved = salvage(says, text);
+  if (!saved || !isPlain(saved.value)) return err({ message: says.nothingReadable, hint: says.chooseStudioFile });
   const value = saved.value;
-  if (!fileSchema.isValidSync({ savedAt: '', ...value }, { strict: true })) return err(NO_FILE);
+  if (!fileSchema.isValidSync({ savedAt: '', ...value }, { strict: true }))
+    return err({ message: says.noStudioFile, hint: says.chooseStudioFile });
   const version = Number(value['version']);
-  const remarks = [...versionRemarks(version), ...damageRemarks(text, value, saved.isWhole), ...countRemarks(value)];
+  const remarks = [
+    ...versionRemarks(says, version),
+    ...damageRemarks(says, text, value, saved.isWhole),
+    ...countRemarks(says, value),
+  ];
   return ok({
     contents: contentsIn(value, version),
     savedAt: String(value['savedAt'] ?? ''),
@@ -103,40 +107,31 @@ export function readStudioFile(text: string): Result<ReadFile, StudioFileTrouble
   });
 }
 
-function versionRemarks(version: number): readonly string[] {
-  return version > FILE_VERSION
-    ? [`It was saved by a newer New Thumb (form ${version}): what this one does not know is carried along.`]
-    : [];
+function versionRemarks(says: FileWords, version: number): readonly string[] {
+  return version > FILE_VERSION ? [says.savedByNewer(version)] : [];
 }
 
-function damageRemarks(text: string, value: Readonly<Record<string, unknown>>, isWhole: boolean): readonly string[] {
-  if (!isWhole) return ['It is damaged or cut off: what could be read of it is listed here.'];
+function damageRemarks(
+  says: FileWords,
+  text: string,
+  value: Readonly<Record<string, unknown>>,
+  isWhole: boolean,
+): readonly string[] {
+  if (!isWhole) return [says.damaged];
   const { checksum } = value;
-  return typeof checksum === 'string' && checksum !== checksumIn(text)
-    ? ['It is not as it was saved: something in it was changed since (its checksum differs).']
-    : [];
+  return typeof checksum === 'string' && checksum !== checksumIn(text) ? [says.changedSince] : [];
 }
 
-function countRemarks(value: Readonly<Record<string, unknown>>): readonly string[] {
+function countRemarks(says: FileWords, value: Readonly<Record<string, unknown>>): readonly string[] {
   const { counts } = value;
   if (!isPlain(counts)) return [];
   return LISTS.flatMap((name) => {
     const list = value[name];
     const found = Array.isArray(list) ? list.length : 0;
     const wanted = counts[name];
-    return typeof wanted === 'number' && wanted !== found
-      ? [`It held ${wanted} ${NAMES[name]}; ${found} can be read.`]
-      : [];
+    return typeof wanted === 'number' && wanted !== found ? [says.held(wanted, says.lists[name], found)] : [];
   });
 }
-
-/** What the lists hold, in words. */
-export const NAMES: Readonly<Record<(typeof LISTS)[number], string>> = {
-  pieces: 'pieces',
-  pupils: 'pupils',
-  plan: 'entries of plans',
-  answers: 'answers of finding games',
-};
 
 function contentsIn(value: Readonly<Record<string, unknown>>, version: number): StudioContents {
   const aside: AsideRecord[] = (Array.isArray(value['aside']) ? value['aside'] : []).filter(isAside);

@@ -1,5 +1,16 @@
 import { GREATEST_SPAN_MM, LEAST_SPAN_MM } from '@/core/keyboard';
 import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
+import {
+  BAR_WORDS,
+  FINGER_WORDS,
+  FIRST_DAYS,
+  LANGUAGE_NAMES,
+  LENGTHS,
+  NOTE_NAMES,
+  RHYTHM_WORDS,
+  USUAL_WORDING,
+  type Wording,
+} from '@/core/explain';
 import { FIND_KINDS, type FindKind } from '@/core/practice';
 import { MARK_KINDS, type MarkKind } from '@/core/annotate';
 import type { Finger } from '@/core/score';
@@ -123,6 +134,12 @@ function definedOf<T extends object>(value: T): T {
 export const LOOKS = ['system', 'paper', 'lamplight'] as const;
 export type Look = (typeof LOOKS)[number];
 
+function oneOf<T extends string>(values: readonly T[]) {
+  return mixed<T>()
+    .oneOf([...values])
+    .required();
+}
+
 const dial = mixed<'less' | 'usual' | 'more'>().oneOf(['less', 'usual', 'more']).required();
 
 /** What a hand may be asked for, how far it reaches in mm, and by which school. */
@@ -142,7 +159,7 @@ export const pupilSchema = object({
   id: string().required(),
   form,
   origin: mixed<'demo' | 'own'>().oneOf(['demo', 'own']).required(),
-  name: string().required('Give the pupil a name.').max(60, 'A name has at most 60 letters.'),
+  name: string().required().max(60),
   addedAt: number().required(),
   ...handFields,
   /** Keys that the pupil can play in, as `D-major`. */
@@ -230,6 +247,14 @@ const settingsSchema = object({
   ownOrder: array(string().required()).required(),
   /** After how many days without a studio file one is asked for; never. */
   fileReminder: mixed<'week' | 'month' | 'never'>().oneOf(['week', 'month', 'never']).required(),
+  /** How the teacher calls things. */
+  language: oneOf(LANGUAGE_NAMES),
+  barWord: oneOf(BAR_WORDS),
+  rhythmWords: oneOf(RHYTHM_WORDS),
+  noteNames: oneOf(NOTE_NAMES),
+  fingerWords: oneOf(FINGER_WORDS),
+  lengths: oneOf(LENGTHS),
+  firstDay: oneOf(FIRST_DAYS),
 });
 export type Settings = InferType<typeof settingsSchema>;
 
@@ -250,6 +275,26 @@ export const USUAL_SETTINGS: Settings = {
   entryKeys: [],
   ownOrder: [],
   fileReminder: 'month',
+  language: USUAL_WORDING.language,
+  barWord: USUAL_WORDING.bar,
+  rhythmWords: USUAL_WORDING.rhythm,
+  noteNames: USUAL_WORDING.names,
+  fingerWords: USUAL_WORDING.fingers,
+  lengths: USUAL_WORDING.lengths,
+  firstDay: USUAL_WORDING.week,
 };
+
+/** How the teacher calls things, as the core wants it. */
+export function wordingOf(settings: Settings): Wording {
+  return {
+    language: settings.language,
+    bar: settings.barWord,
+    rhythm: settings.rhythmWords,
+    names: settings.noteNames,
+    fingers: settings.fingerWords,
+    lengths: settings.lengths,
+    week: settings.firstDay,
+  };
+}
 
 export const SETTINGS: Shape<Settings> = { schema: settingsSchema, usual: USUAL_SETTINGS };

@@ -11,40 +11,43 @@ import { Cards } from './cards';
 import { Drills } from './drills';
 import { Finding } from './finding';
 import { Positions } from './positions';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
-const PART_NAMES: Readonly<Record<AtlasPart, string>> = {
-  positions: 'Positions',
-  cards: 'Key cards',
-  drills: 'Drills',
-  finding: 'Finding',
-};
+const partNames = (w: Words): Readonly<Record<AtlasPart, string>> => ({
+  positions: w.atlas.positions,
+  cards: w.atlas.keyCards,
+  drills: w.atlas.drills,
+  finding: w.atlas.finding,
+});
 
 /** Every five-finger position, a card for every key, drills made from them, and games of finding. */
 export function AtlasScreen() {
+  const w = useWords();
   const address = useAtlasAddress();
   const whom = useForWhom(address.pupil);
-  if (!whom) return <p className="p-8">Opening the Atlas …</p>;
+  if (!whom) return <p className="p-8">{w.atlas.openingAtlas}</p>;
   return <AtlasFor address={address} whom={whom} />;
 }
 
 function AtlasFor({ address, whom }: { readonly address: AtlasAddress; readonly whom: ForWhom }) {
+  const w = useWords();
   const { settings, pupils, pupil } = whom;
   const player = usePlayerOf(settings, pupil);
   const shortcuts = useMemo(
     () =>
       PARTS.map((part, i) => ({
         key: String(i + 1),
-        does: `show ${PART_NAMES[part].toLowerCase()}`,
+        does: w.atlas.show(partNames(w)[part].toLowerCase()),
         act: () => show({ part }),
       })),
-    [],
+    [w],
   );
   return (
     <div className="mx-auto max-w-7xl px-4 py-4" data-role="atlas" data-part={address.part}>
       {address.part === 'finding' ? null : <ScreenKeys keys={shortcuts} />}
       <div className="mb-3 flex flex-wrap items-center gap-x-5 gap-y-1 print:hidden">
-        <h1 className="text-2xl font-semibold">Atlas</h1>
-        <span className="join" role="group" aria-label="Parts of the Atlas">
+        <h1 className="text-2xl font-semibold">{w.atlas.atlas}</h1>
+        <span className="join" role="group" aria-label={w.atlas.partsOfAtlas}>
           {PARTS.map((part) => (
             <button
               key={part}
@@ -54,7 +57,7 @@ function AtlasFor({ address, whom }: { readonly address: AtlasAddress; readonly 
               className="btn btn-sm join-item h-9 font-normal aria-pressed:bg-base-300 aria-pressed:font-semibold"
               onClick={() => show({ part })}
             >
-              {PART_NAMES[part]}
+              {partNames(w)[part]}
             </button>
           ))}
         </span>

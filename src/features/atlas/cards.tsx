@@ -3,10 +3,9 @@
 import { useEffect, useMemo, useState } from 'react';
 import { Printer } from 'lucide-react';
 import { keyCard, fiveFingers } from '@/core/reference';
-import { CARD_LINES, blackWordsOf, signatureWords } from '@/core/explain';
 import type { InnerSchool, Player } from '@/core/fingering';
 import type { CardLine, PlannerDiffers } from '@/core/views';
-import { keyPrint, keyText, namePrint, parallelKey, parseKey, sameKey, signatureOf, type Key } from '@/core/pitch';
+import { keyText, parallelKey, parseKey, sameKey, signatureOf, type Key } from '@/core/pitch';
 import { EngravedPage } from '@/features/shared/engraved-page';
 import { HandsGlyph } from '@/features/shared/hand-glyph';
 import { useAnswer } from '@/features/shared/use-answer';
@@ -14,6 +13,7 @@ import { coreWorker } from '@/workers/client';
 import { show, type AtlasAddress } from './atlas-address';
 import { HearButton } from './hear-button';
 import { keysInOrder } from './key-orders';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface CardsProps {
   readonly address: AtlasAddress;
@@ -23,13 +23,14 @@ interface CardsProps {
 
 /** The card of a key: what is read, what is played, and what each line is good for. */
 export function Cards({ address, player, school }: CardsProps) {
+  const w = useWords();
   const { key } = address;
   const name = keyText(key);
   const ask = useMemo(() => () => coreWorker().atlasCard(name, school, player), [name, school, player]);
   const { value, trouble } = useAnswer(name, ask);
   return (
     <div>
-      <nav aria-label="Keys" className="mb-4 flex flex-col gap-1 print:hidden">
+      <nav aria-label={w.shared.keys} className="mb-4 flex flex-col gap-1 print:hidden">
         {(['major', 'minor'] as const).map((mode) => (
           <span key={mode} className="flex flex-wrap items-center gap-1">
             <span className="w-14 text-sm text-secondary">{mode}</span>
@@ -44,14 +45,14 @@ export function Cards({ address, player, school }: CardsProps) {
                   className="btn btn-sm h-8 min-w-11 px-2 font-normal aria-pressed:bg-primary aria-pressed:text-primary-content"
                   onClick={() => show({ key: keyText(one) })}
                 >
-                  {namePrint(one.tonic)}
+                  {w.says.place(one.tonic)}
                 </button>
               ))}
           </span>
         ))}
       </nav>
       <article
-        aria-label={`Key card of ${keyPrint(key)}`}
+        aria-label={w.shared.keyCardOf(w.says.key(key))}
         className="rounded-box border border-base-300 bg-base-100 p-5"
         data-role="card"
         data-key={name}
@@ -68,10 +69,7 @@ export function Cards({ address, player, school }: CardsProps) {
             <LineBox key={`${line.name}/${line.hand}`} line={line} shown={key} school={school} />
           ))}
         </div>
-        <p className="mt-4 text-xs text-secondary">
-          Scales and arpeggios: C.-L. Hanon, Le pianiste virtuose (1873), nos 39 and 41, minor in its harmonic form,
-          written down from memory. Everything else is common practice.
-        </p>
+        <p className="mt-4 text-xs text-secondary">{w.atlas.scalesAndArpeggiosCL}</p>
       </article>
       <PlannerList player={player} />
     </div>
@@ -79,12 +77,13 @@ export function Cards({ address, player, school }: CardsProps) {
 }
 
 function CardHead({ shown }: { readonly shown: Key }) {
+  const w = useWords();
   const card = keyCard(shown);
   const position = fiveFingers(shown);
   const parallel = parallelKey(shown);
   const link = (key: Key, words: string) =>
     Math.abs(signatureOf(key)) > 7 ? (
-      <span>{words}: needs more than seven signs</span>
+      <span>{w.atlas.needsMoreThanSevenSigns(words)}</span>
     ) : (
       <button type="button" className="link min-h-8 print:no-underline" onClick={() => show({ key: keyText(key) })}>
         {words}
@@ -94,17 +93,17 @@ function CardHead({ shown }: { readonly shown: Key }) {
     <header className="flex flex-wrap items-start gap-x-8 gap-y-2">
       <HandsGlyph right={position.black.right} left={position.black.left} size={64} />
       <div>
-        <h2 className="text-2xl font-semibold">{keyPrint(shown)}</h2>
-        <p data-role="signature">{signatureWords(card.signs, shown)}</p>
+        <h2 className="text-2xl font-semibold">{w.says.key(shown)}</h2>
+        <p data-role="signature">{w.says.signatureWords(card.signs, shown)}</p>
         <p className="text-sm text-secondary">
-          {position.pitches.map(namePrint).join(' ')} · {blackWordsOf(position)}
+          {position.pitches.map(w.says.place).join(' ')} · {w.says.blackWordsOf(position)}
         </p>
       </div>
       <dl className="grid grid-cols-[5rem_auto] items-center text-sm">
-        <dt className="text-secondary">relative</dt>
-        <dd>{card.relative ? link(card.relative, keyPrint(card.relative)) : 'none that can be written'}</dd>
-        <dt className="text-secondary">parallel</dt>
-        <dd>{link(parallel, keyPrint(parallel))}</dd>
+        <dt className="text-secondary">{w.atlas.relative}</dt>
+        <dd>{card.relative ? link(card.relative, w.says.key(card.relative)) : w.atlas.noneThatCanBeWritten}</dd>
+        <dt className="text-secondary">{w.atlas.parallel}</dt>
+        <dd>{link(parallel, w.says.key(parallel))}</dd>
       </dl>
       <span className="ml-auto flex gap-2 print:hidden">
         <button
@@ -112,10 +111,10 @@ function CardHead({ shown }: { readonly shown: Key }) {
           className="btn btn-sm h-9 font-normal"
           onClick={() => show({ part: 'drills', keys: keyText(shown) })}
         >
-          Make a drill
+          {w.atlas.makeDrill}
         </button>
         <button type="button" className="btn btn-sm h-9 font-normal" onClick={() => window.print()}>
-          <Printer size={16} aria-hidden /> Print
+          <Printer size={16} aria-hidden /> {w.shared.print}
         </button>
       </span>
     </header>
@@ -133,36 +132,33 @@ function LineBox({
   readonly shown: Key;
   readonly school: InnerSchool;
 }) {
-  const { name, practises } = CARD_LINES[line.name];
+  const w = useWords();
+  const { name, trains } = w.says.cardLines()[line.name];
   return (
     <section
-      aria-label={`${name}, ${line.hand} hand`}
+      aria-label={w.atlas.lineOfHand(name, line.hand)}
       className="break-inside-avoid"
       data-card-line={`${line.name}/${line.hand}`}
     >
       <div className="flex items-center gap-2">
-        <h3 className="text-sm font-semibold">
-          {name}, {line.hand} hand
-        </h3>
-        <HearButton label={`${name} in ${keyPrint(shown)}, ${line.hand} hand`} sounds={line.sounds} />
-        <span className="text-xs text-secondary">
-          practises {practises}
-          {line.name === 'octave-arpeggio' ? (school === 'interval' ? ' (by the gap)' : ' (3 on a black key)') : ''}
-        </span>
+        <h3 className="text-sm font-semibold">{w.atlas.lineOfHand(name, line.hand)}</h3>
+        <HearButton label={w.atlas.inHand(name, w.says.key(shown), line.hand)} sounds={line.sounds} />
+        <span className="text-xs text-secondary">{w.atlas.trains(trains, line.name, school)}</span>
       </div>
       <EngravedPage
         page={line.piece.page}
         layout={LINE_LAYOUT}
         fits="height"
-        label={`${name}, ${line.hand} hand, fingers ${line.fingers}`}
+        label={w.atlas.handFingers(name, line.hand, line.fingers)}
       />
-      {line.planner ? <p className="text-xs text-secondary">The planner would take {line.planner}.</p> : null}
+      {line.planner ? <p className="text-xs text-secondary">{w.atlas.plannerWouldTake(line.planner)}</p> : null}
     </section>
   );
 }
 
 /** Where the planner takes other fingers than the table, over all thirty keys. Worked out once it is opened, a key at a time. */
 function PlannerList({ player }: { readonly player: Player }) {
+  const w = useWords();
   const [isOpen, setOpen] = useState(false);
   const [found, setFound] = useState<readonly (PlannerDiffers & { readonly key: string })[]>([]);
   const [asked, setAsked] = useState(0);
@@ -196,20 +192,20 @@ function PlannerList({ player }: { readonly player: Player }) {
       onToggle={(event) => setOpen(event.currentTarget.open)}
     >
       <summary className="link flex min-h-9 cursor-pointer items-center">
-        Where the planner takes other fingers than this table
+        {w.atlas.wherePlannerTakesOtherFingers}
       </summary>
       <p className="text-secondary" role="status">
         {asked < names.length
-          ? `${asked} of ${names.length} keys compared …`
-          : `${names.length} keys, both hands, scale and arpeggio of two octaves up and down: ${found.length === 0 ? 'no line differs' : `${found.length} of ${names.length * 4} lines differ`}, the first, the top and the last note left aside.`}
+          ? w.atlas.ofKeysCompared(asked, names.length)
+          : w.atlas.keysBothHandsScaleAnd(names.length, found.length)}
       </p>
       <ul>
         {found.map(({ key, name, hand, published, planner }) => {
           const named = parseKey(key, 'major');
+          const place = [named ? w.says.key(named) : key, w.says.cardLines()[name].name.toLowerCase()].join(', ');
           return (
             <li key={`${key}/${name}/${hand}`} className="py-1">
-              {named ? keyPrint(named) : key}, {CARD_LINES[name].name.toLowerCase()}, {hand} hand: published {published}
-              , planner {planner}
+              {w.atlas.handPublishedPlanner(place, hand, published, planner)}
             </li>
           );
         })}

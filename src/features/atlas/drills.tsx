@@ -4,9 +4,8 @@ import Link from 'next/link';
 import { useMemo, useRef, useState } from 'react';
 import { ArrowRight, Play, Printer, Square } from 'lucide-react';
 import { DRILL_HANDS, DRILL_KINDS, DRILL_RHYTHMS } from '@/core/practice';
-import { DRILL_AIMS, DRILL_NAMES, RHYTHM_NAMES } from '@/core/explain';
 import type { Player } from '@/core/fingering';
-import { keyPrint, keyText, namePrint, parseKey } from '@/core/pitch';
+import { keyText, parseKey } from '@/core/pitch';
 import { change, type NewPiece } from '@/data';
 import { EngravedPage } from '@/features/shared/engraved-page';
 import { useMessages } from '@/features/shared/messages';
@@ -17,6 +16,7 @@ import { coreWorker } from '@/workers/client';
 import { ATLAS_ORDERS, show, type AtlasAddress } from './atlas-address';
 import { keysInOrder, twelveKeys } from './key-orders';
 import { useHearing } from './use-hearing';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 interface DrillsProps {
   readonly address: AtlasAddress;
@@ -24,14 +24,16 @@ interface DrillsProps {
   readonly ownOrder: readonly string[];
 }
 
-const HAND_NAMES = { right: 'right hand', left: 'left hand', both: 'both hands' } as const;
-const TWELVE_NAMES = {
-  ease: 'by ease',
-  fifths: 'by fifths',
-  shape: 'by triad shape',
-  chromatic: 'half step by half step',
-  own: 'in my own order',
-} as const;
+const handNames = (w: Words) =>
+  ({ right: w.shared.rightHand, left: w.shared.leftHand, both: w.shared.bothHands }) as const;
+const twelveNames = (w: Words) =>
+  ({
+    ease: w.shared.byEase,
+    fifths: w.shared.byFifths,
+    shape: w.shared.byTriadShape,
+    chromatic: w.atlas.halfStepByHalfStep,
+    own: w.atlas.inMyOwnOrder,
+  }) as const;
 const TWELVE_ORDERS = [...ATLAS_ORDERS, 'own'] as const;
 
 /** Note columns that a line has room for, per pixel of its width. */
@@ -39,6 +41,7 @@ const COLUMNS_PER_PX = 0.042;
 
 /** A drill made on the spot: what, in which keys and rhythm, for which hands. */
 export function Drills({ address, player, ownOrder }: DrillsProps) {
+  const w = useWords();
   const { drill, rhythm, hands, key } = address;
   const box = useRef<HTMLDivElement>(null);
   const width = useWidth(box) ?? 0;
@@ -46,8 +49,8 @@ export function Drills({ address, player, ownOrder }: DrillsProps) {
   const columns = Math.max(16, Math.round(width * COLUMNS_PER_PX));
   const isCrossing = drill === 'cross-hands';
   const options = useMemo(
-    () => ({ kind: drill, keys, rhythm, hands: isCrossing ? ('both' as const) : hands }),
-    [drill, keys, rhythm, hands, isCrossing],
+    () => ({ kind: drill, keys, rhythm, hands: isCrossing ? ('both' as const) : hands, wording: w.wording }),
+    [drill, keys, rhythm, hands, isCrossing, w],
   );
   const ask = useMemo(
     () => (width === 0 ? null : () => coreWorker().drill(options, columns)),
@@ -57,11 +60,11 @@ export function Drills({ address, player, ownOrder }: DrillsProps) {
   return (
     <div className="grid items-start gap-5 lg:grid-cols-[22rem_1fr]">
       <section
-        aria-label="What is drilled"
+        aria-label={w.atlas.whatIsDrilled}
         className="flex flex-col gap-3 rounded-box border border-base-300 bg-base-100 p-4 text-sm print:hidden lg:sticky lg:top-16"
       >
         <fieldset className="flex flex-col">
-          <legend className="mb-1 font-serif text-base font-semibold">Drill</legend>
+          <legend className="mb-1 font-serif text-base font-semibold">{w.atlas.drill}</legend>
           {DRILL_KINDS.map((kind) => (
             <label key={kind} className="flex min-h-8 cursor-pointer items-center gap-2">
               <input
@@ -72,12 +75,12 @@ export function Drills({ address, player, ownOrder }: DrillsProps) {
                 checked={drill === kind}
                 onChange={() => show({ drill: kind })}
               />{' '}
-              {DRILL_NAMES[kind]}
+              {w.says.drillNames[kind]}
             </label>
           ))}
         </fieldset>
         <label className="flex items-center justify-between gap-2">
-          Rhythm
+          {w.atlas.rhythm}
           <select
             className="select select-sm h-9 w-52"
             data-role="rhythm"
@@ -86,13 +89,13 @@ export function Drills({ address, player, ownOrder }: DrillsProps) {
           >
             {DRILL_RHYTHMS.map((one) => (
               <option key={one} value={one}>
-                {RHYTHM_NAMES[one]}
+                {w.says.rhythmNames()[one]}
               </option>
             ))}
           </select>
         </label>
         <label className="flex items-center justify-between gap-2">
-          Hands
+          {w.atlas.hands}
           <select
             className="select select-sm h-9 w-52"
             data-role="hands"
@@ -102,7 +105,7 @@ export function Drills({ address, player, ownOrder }: DrillsProps) {
           >
             {DRILL_HANDS.map((one) => (
               <option key={one} value={one}>
-                {HAND_NAMES[one]}
+                {handNames(w)[one]}
               </option>
             ))}
           </select>
@@ -126,11 +129,12 @@ export function Drills({ address, player, ownOrder }: DrillsProps) {
 }
 
 function KeysOfDrill({ keys, ownOrder }: { readonly keys: readonly string[]; readonly ownOrder: readonly string[] }) {
+  const w = useWords();
   const mode = keys[0]?.endsWith('minor') ? 'minor' : 'major';
   const set = (next: readonly string[]): void => show({ keys: next.length === 0 ? null : next.join(',') });
   return (
     <fieldset className="flex flex-col gap-2">
-      <legend className="mb-1 font-serif text-base font-semibold">Keys, in this order</legend>
+      <legend className="mb-1 font-serif text-base font-semibold">{w.atlas.keysInThisOrder}</legend>
       {(['major', 'minor'] as const).map((one) => (
         <span key={one} className="flex flex-wrap gap-1" role="group" aria-label={one}>
           <span className="w-full text-secondary">{one}</span>
@@ -146,7 +150,7 @@ function KeysOfDrill({ keys, ownOrder }: { readonly keys: readonly string[]; rea
                 className="btn btn-sm h-9 w-14 gap-0.5 px-0 font-normal aria-pressed:bg-primary aria-pressed:text-primary-content"
                 onClick={() => set(place >= 0 ? keys.filter((other) => other !== name) : [...keys, name])}
               >
-                {namePrint(key.tonic)}
+                {w.says.place(key.tonic)}
                 <span className="sr-only"> {one}</span>
                 {place >= 0 && keys.length > 1 ? <sub className="text-xs">{place + 1}</sub> : null}
               </button>
@@ -155,7 +159,7 @@ function KeysOfDrill({ keys, ownOrder }: { readonly keys: readonly string[]; rea
         </span>
       ))}
       <label className="flex items-center justify-between gap-2">
-        All twelve
+        {w.atlas.allTwelve}
         <select
           className="select select-sm h-9 w-52"
           data-role="twelve"
@@ -168,10 +172,10 @@ function KeysOfDrill({ keys, ownOrder }: { readonly keys: readonly string[]; rea
             )
           }
         >
-          <option value="">choose an order …</option>
+          <option value="">{w.atlas.chooseOrder}</option>
           {TWELVE_ORDERS.map((order) => (
             <option key={order} value={order}>
-              {mode}, {TWELVE_NAMES[order]}
+              {mode}, {twelveNames(w)[order]}
             </option>
           ))}
         </select>
@@ -190,6 +194,7 @@ interface DrillPageProps {
 }
 
 function DrillPage({ options, title, musicXml, page, width, player }: DrillPageProps) {
+  const w = useWords();
   const { say } = useMessages();
   const [kept, setKept] = useState<{ readonly musicXml: string; readonly id: string } | null>(null);
   const hearing = useHearing(musicXml, player);
@@ -207,9 +212,9 @@ function DrillPage({ options, title, musicXml, page, width, player }: DrillPageP
       addedAt: Date.now(),
       ownKey: only,
     };
-    if (await change({ kind: 'piece.add', pieces: [piece] }, `“${title}” put on the shelf`)) return;
+    if (await change({ kind: 'piece.add', pieces: [piece] }, w.atlas.putOnShelf(title))) return;
     setKept({ musicXml, id: piece.id });
-    say({ kind: 'done', text: `“${title}” is on the shelf.`, hint: 'Undo takes it off again.' });
+    say({ kind: 'done', text: w.atlas.isOnShelf(title), hint: w.atlas.undoTakesItOffAgain });
   };
   const first = parseKey(options.keys[0] ?? 'C-major', 'major');
   return (
@@ -222,7 +227,7 @@ function DrillPage({ options, title, musicXml, page, width, player }: DrillPageP
       <div className="mb-2 flex flex-wrap items-center gap-2">
         <div>
           <h2 className="text-xl font-semibold">{title}</h2>
-          <p className="text-sm text-secondary">{DRILL_AIMS[options.kind]}</p>
+          <p className="text-sm text-secondary">{w.says.drillAims()[options.kind]}</p>
         </div>
         <span className="ml-auto flex flex-wrap gap-2 print:hidden">
           <button
@@ -233,14 +238,14 @@ function DrillPage({ options, title, musicXml, page, width, player }: DrillPageP
             onClick={hearing.toggle}
           >
             {hearing.isOn ? <Square size={16} aria-hidden /> : <Play size={16} aria-hidden />}{' '}
-            {hearing.isOn ? 'Stop' : 'Hear it'}
+            {hearing.isOn ? w.shared.stop : w.atlas.hearIt}
           </button>
           <button type="button" className="btn btn-sm h-9 font-normal" onClick={() => window.print()}>
-            <Printer size={16} aria-hidden /> Print
+            <Printer size={16} aria-hidden /> {w.shared.print}
           </button>
           {kept?.musicXml === musicXml ? (
             <Link className="btn btn-primary btn-sm h-9" href={`/bench?piece=${kept.id}`}>
-              On the Bench <ArrowRight size={16} aria-hidden />
+              {w.shared.onBench} <ArrowRight size={16} aria-hidden />
             </Link>
           ) : (
             <button
@@ -249,7 +254,7 @@ function DrillPage({ options, title, musicXml, page, width, player }: DrillPageP
               data-role="keep-drill"
               onClick={() => void keep()}
             >
-              Put on the shelf
+              {w.atlas.putOnShelfButton}
             </button>
           )}
         </span>
@@ -257,7 +262,7 @@ function DrillPage({ options, title, musicXml, page, width, player }: DrillPageP
       <EngravedPage
         page={page}
         layout={layout}
-        label={`${title}${first && options.keys.length > 1 ? `, beginning in ${keyPrint(first)}` : ''}`}
+        label={`${title}${first && options.keys.length > 1 ? w.atlas.beginningIn(w.says.key(first)) : ''}`}
         now={hearing.sounding}
       />
     </article>

@@ -2,7 +2,6 @@
 
 import { useEffect, useMemo, useRef } from 'react';
 import { keyText, type Pitch, pitchText } from '@/core/pitch';
-import { FIND_NAMES, questionWords, verdictWords } from '@/core/explain';
 import { FIND_KINDS, type FindKind, type FindQuestion } from '@/core/practice';
 import { isBlackKey } from '@/core/keyboard';
 import type { Moment } from '@/core/views';
@@ -17,28 +16,28 @@ import { coreWorker } from '@/workers/client';
 import { show } from './atlas-address';
 import { RANGE, useFinding, type Round } from './use-finding';
 import { useKeyDevice, type AnsweringKeys, type DeviceChoice } from './use-key-device';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
-const DEVICE_NAMES: Readonly<Record<DeviceChoice, string>> = {
-  screen: 'Screen and computer keys',
-  midi: 'MIDI keyboard',
-  simulated: 'One that plays by itself',
-};
+const deviceNames = (w: Words): Readonly<Record<DeviceChoice, string>> => ({
+  screen: w.atlas.screenAndComputerKeys,
+  midi: w.shared.midiKeyboard,
+  simulated: w.atlas.oneThatPlaysByItself,
+});
 
 /** Games of finding, answered at a keyboard. */
 export function Finding({ game, pupil }: { readonly game: FindKind; readonly pupil: PupilRecord | null }) {
+  const w = useWords();
   const finding = useFinding(game, pupil);
   const { round, hear, handIn, next } = finding;
   const keys = useKeyDevice(hear);
   const isDone = round.verdict !== 'open';
   const shortcuts = useMemo(
     () => [
-      {
-        key: 'Enter',
-        does: isDone ? 'the next question' : 'hand the answer in',
-        act: () => (isDone ? next() : handIn()),
-      },
+      isDone
+        ? { key: 'Enter', does: w.atlas.nextQuestion, act: next }
+        : { key: 'Enter', does: w.atlas.handAnswerIn, act: handIn },
     ],
-    [isDone, next, handIn],
+    [w, isDone, next, handIn],
   );
   const nextButton = useRef<HTMLButtonElement>(null);
   useEffect(() => {
@@ -50,11 +49,11 @@ export function Finding({ game, pupil }: { readonly game: FindKind; readonly pup
     <div className="grid items-start gap-5 lg:grid-cols-[16rem_1fr]">
       <ScreenKeys keys={shortcuts} />
       <section
-        aria-label="Games"
+        aria-label={w.atlas.games}
         className="flex flex-col gap-3 rounded-box border border-base-300 bg-base-100 p-4 text-sm"
       >
         <fieldset className="flex flex-col">
-          <legend className="mb-1 font-serif text-base font-semibold">Find</legend>
+          <legend className="mb-1 font-serif text-base font-semibold">{w.atlas.find}</legend>
           {FIND_KINDS.map((kind) => (
             <label key={kind} className="flex min-h-9 cursor-pointer items-center gap-2">
               <input
@@ -65,21 +64,21 @@ export function Finding({ game, pupil }: { readonly game: FindKind; readonly pup
                 checked={game === kind}
                 onChange={() => show({ game: kind })}
               />{' '}
-              {FIND_NAMES[kind]}
+              {w.says.findNames[kind]}
             </label>
           ))}
         </fieldset>
         <label className="flex flex-col gap-1">
-          Keyboard
+          {w.shared.keyboard}
           <select
             className="select select-sm h-9 w-full"
             data-role="device"
             value={keys.device}
             onChange={(event) => keys.choose(event.target.value as DeviceChoice)}
           >
-            {(Object.keys(DEVICE_NAMES) as DeviceChoice[]).map((name) => (
+            {(Object.keys(deviceNames(w)) as DeviceChoice[]).map((name) => (
               <option key={name} value={name}>
-                {DEVICE_NAMES[name]}
+                {deviceNames(w)[name]}
               </option>
             ))}
           </select>
@@ -88,7 +87,7 @@ export function Finding({ game, pupil }: { readonly game: FindKind; readonly pup
         <Tally pupil={pupil} kind={game} />
       </section>
       <section
-        aria-label="Question"
+        aria-label={w.atlas.question}
         className="flex flex-col gap-4 rounded-box border border-base-300 bg-base-100 p-5"
         data-role="question"
         data-number={round.number}
@@ -96,12 +95,12 @@ export function Finding({ game, pupil }: { readonly game: FindKind; readonly pup
         data-answer={answerKeys(round.question).join(' ')}
       >
         <h2 className="text-xl font-semibold" aria-live="polite">
-          {questionWords(round.question)}
+          {w.says.questionWords(round.question)}
         </h2>
         <Look question={round.question} />
         <KeyboardMap moment={moment} range={[RANGE.low, RANGE.high]} onKey={keys.touch} />
         <p className="min-h-7 text-lg" role="status" data-role="verdict">
-          {isDone ? verdictWords(round.question, round.verdict === 'right') : progressWords(round)}
+          {isDone ? w.says.verdictWords(round.question, round.verdict === 'right') : progressWords(w, round)}
         </p>
         <div className="flex gap-2">
           {isDone ? (
@@ -112,11 +111,12 @@ export function Finding({ game, pupil }: { readonly game: FindKind; readonly pup
               data-role="next-question"
               onClick={next}
             >
-              Next <kbd className="kbd kbd-sm text-base-content">Enter</kbd>
+              {w.shared.next} <kbd className="kbd kbd-sm text-base-content">Enter</kbd>
             </button>
           ) : (
             <button type="button" className="btn btn-sm h-9 font-normal" data-role="hand-in" onClick={handIn}>
-              {round.question.kind === 'guide-notes' ? 'Hand it in' : 'Show me'} <kbd className="kbd kbd-sm">Enter</kbd>
+              {round.question.kind === 'guide-notes' ? w.atlas.handItIn : w.atlas.showMe}{' '}
+              <kbd className="kbd kbd-sm">Enter</kbd>
             </button>
           )}
         </div>
@@ -125,10 +125,10 @@ export function Finding({ game, pupil }: { readonly game: FindKind; readonly pup
   );
 }
 
-function progressWords({ question, played }: Round): string {
-  if (question.kind === 'guide-notes') return played.length === 0 ? '' : `${played.length} so far`;
+function progressWords(w: Words, { question, played }: Round): string {
+  if (question.kind === 'guide-notes') return played.length === 0 ? '' : w.atlas.soFar(played.length);
   if (question.kind === 'signature' || played.length === 0) return '';
-  return `${new Set(played).size} of ${question.keys.length}`;
+  return w.atlas.countOf(new Set(played).size, question.keys.length);
 }
 
 /** Keys that answer a question, for the keyboard that plays by itself. */
@@ -157,6 +157,7 @@ function BySelf({
   readonly question: FindQuestion;
   readonly isDone: boolean;
 }) {
+  const w = useWords();
   const right = answerKeys(question);
   const wrong =
     [...Array.from({ length: 12 }, (_, i) => MIDDLE_C + i)].find(
@@ -171,7 +172,7 @@ function BySelf({
         disabled={isDone}
         onClick={() => keys.play(right)}
       >
-        It knows
+        {w.atlas.itKnows}
       </button>
       <button
         type="button"
@@ -180,7 +181,7 @@ function BySelf({
         disabled={isDone}
         onClick={() => keys.play([wrong])}
       >
-        It errs
+        {w.atlas.itErrs}
       </button>
     </span>
   );
@@ -188,6 +189,7 @@ function BySelf({
 
 /** What the question is about, where there is something to look at. */
 function Look({ question }: { readonly question: FindQuestion }) {
+  const w = useWords();
   const wanted = useSame(lookOf(question));
   const ask = useMemo(() => wanted && (() => coreWorker().notes(wanted.key, wanted.pitches)), [wanted]);
   const { value } = useAnswer(wanted ? `${wanted.key}/${wanted.pitches.map(pitchText).join()}` : '', ask);
@@ -199,7 +201,7 @@ function Look({ question }: { readonly question: FindQuestion }) {
           page={value.page}
           layout={LOOK_LAYOUT}
           fits="height"
-          label={question.kind === 'signature' ? 'A key signature' : 'Notes on the staff'}
+          label={question.kind === 'signature' ? w.atlas.keySignature : w.atlas.notesOnStaff}
         />
       ) : (
         <div className="h-24" />
@@ -267,6 +269,7 @@ function useHeardKeys({ played }: Round): void {
 
 /** What the pupil's record says of this game. */
 function Tally({ pupil, kind }: { readonly pupil: PupilRecord | null; readonly kind: FindKind }) {
+  const w = useWords();
   const finds = useFinds(pupil?.id ?? null);
   const own = (finds ?? []).filter((find) => find.kind === kind);
   const right = own.filter(({ verdict }) => verdict === 'right');
@@ -278,13 +281,16 @@ function Tally({ pupil, kind }: { readonly pupil: PupilRecord | null; readonly k
   const last = own[0];
   return (
     <div data-role="tally" data-asked={own.length} data-right={right.length}>
-      <h2 className="font-serif text-base font-semibold">{pupil ? pupil.name : 'Any hand'}</h2>
+      <h2 className="font-serif text-base font-semibold">{pupil ? pupil.name : w.atlas.anyHand}</h2>
       {own.length === 0 || !last ? (
-        <p className="text-secondary">Nothing answered in this game yet.</p>
+        <p className="text-secondary">{w.atlas.nothingAnsweredInThisGame}</p>
       ) : (
         <p>
-          {right.length} of {own.length} right{usual === undefined ? '' : `, usually in ${(usual / 1000).toFixed(1)} s`}
-          ; last on {new Date(last.atMs).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' })}.
+          {[
+            w.atlas.ofRight(right.length, own.length),
+            ...(usual === undefined ? [] : [w.atlas.usuallyInS((usual / 1000).toFixed(1))]),
+            w.atlas.lastOn(new Date(last.atMs).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' })),
+          ].join(' · ')}
         </p>
       )}
     </div>

@@ -2,19 +2,8 @@
 
 import { useMemo } from 'react';
 import { fingerOn, fiveFingers, turning, type FiveFingers } from '@/core/reference';
-import { blackWordsOf, turningWords } from '@/core/explain';
 import { isBlackKey } from '@/core/keyboard';
-import {
-  keyPrint,
-  keyText,
-  midiNumber,
-  namePrint,
-  nameText,
-  parseKey,
-  pitchPrint,
-  sameKey,
-  type Key,
-} from '@/core/pitch';
+import { keyText, midiNumber, nameText, parseKey, sameKey, type Key } from '@/core/pitch';
 import type { Moment } from '@/core/views';
 import type { PupilRecord } from '@/data';
 import { EngravedPage } from '@/features/shared/engraved-page';
@@ -26,28 +15,30 @@ import { coreWorker } from '@/workers/client';
 import { ATLAS_ORDERS, show, type AtlasAddress, type AtlasOrder } from './atlas-address';
 import { HearButton } from './hear-button';
 import { keysInOrder } from './key-orders';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 interface PositionsProps {
   readonly address: AtlasAddress;
   readonly pupil: PupilRecord | null;
 }
 
-const ORDER_NAMES: Readonly<Record<AtlasOrder, string>> = {
-  ease: 'by ease',
-  chromatic: 'half step by half step',
-  fifths: 'by fifths',
-  shape: 'by triad shape',
-};
+const orderNames = (w: Words): Readonly<Record<AtlasOrder, string>> => ({
+  ease: w.shared.byEase,
+  chromatic: w.atlas.halfStepByHalfStep,
+  fifths: w.shared.byFifths,
+  shape: w.shared.byTriadShape,
+});
 
 /** All positions beside each other, and one of them in full: on the keys, on the staff, and against another. */
 export function Positions({ address, pupil }: PositionsProps) {
+  const w = useWords();
   const { key, from, order } = address;
   return (
     <div className="grid items-start gap-5 lg:grid-cols-[1fr_30rem]">
-      <section aria-label="All positions">
+      <section aria-label={w.atlas.allPositions}>
         <div className="mb-2 flex flex-wrap items-center gap-4 text-sm">
           <label className="flex items-center gap-1.5">
-            in order
+            {w.atlas.inOrder}
             <select
               className="select select-sm h-9 w-48"
               data-role="atlas-order"
@@ -56,13 +47,13 @@ export function Positions({ address, pupil }: PositionsProps) {
             >
               {ATLAS_ORDERS.map((one) => (
                 <option key={one} value={one}>
-                  {ORDER_NAMES[one]}
+                  {orderNames(w)[one]}
                 </option>
               ))}
             </select>
           </label>
           <label className="flex items-center gap-1.5">
-            compared with
+            {w.atlas.comparedWith}
             <select
               className="select select-sm h-9 w-40"
               data-role="compared"
@@ -73,7 +64,7 @@ export function Positions({ address, pupil }: PositionsProps) {
                 .flatMap((mode) => keysInOrder(mode, 'chromatic'))
                 .map((one) => (
                   <option key={keyText(one)} value={keyText(one)}>
-                    {keyPrint(one)}
+                    {w.says.key(one)}
                   </option>
                 ))}
             </select>
@@ -81,7 +72,7 @@ export function Positions({ address, pupil }: PositionsProps) {
         </div>
         {(['major', 'minor'] as const).map((mode) => (
           <div key={mode} className="mb-3">
-            <h2 className="mb-1 font-serif font-semibold">{mode === 'major' ? 'Major' : 'Minor'}</h2>
+            <h2 className="mb-1 font-serif font-semibold">{mode === 'major' ? w.atlas.major : w.atlas.minor}</h2>
             <ul className="grid grid-cols-2 gap-1.5 sm:grid-cols-3 xl:grid-cols-5">
               {keysInOrder(mode, order).map((one) => (
                 <PositionButton
@@ -112,6 +103,7 @@ function PositionButton({
   readonly isChosen: boolean;
   readonly isKnown: boolean;
 }) {
+  const w = useWords();
   const position = fiveFingers(shown);
   const turns = turning(fiveFingers(from), position, 'right');
   const feelsTheSame = turns.toBlack.length === 0 && turns.toWhite.length === 0;
@@ -128,12 +120,12 @@ function PositionButton({
         <HandsGlyph right={position.black.right} left={position.black.left} size={30} />
         <span className="min-w-0 text-sm leading-tight">
           <span className="block font-serif font-semibold">
-            {namePrint(shown.tonic)}
+            {w.says.place(shown.tonic)}
             <span className="sr-only"> {shown.mode}</span>
-            {isKnown ? <span className="ml-1 text-xs font-normal text-secondary">known</span> : null}
+            {isKnown ? <span className="ml-1 text-xs font-normal text-secondary">{w.atlas.known}</span> : null}
           </span>
           <span className="block text-xs text-secondary">
-            {isSame ? 'compared with' : feelsTheSame ? 'the same' : turningWords(turns)}
+            {isSame ? w.atlas.comparedWith : feelsTheSame ? w.shared.same : w.says.turningWords(turns)}
           </span>
         </span>
       </button>
@@ -147,20 +139,24 @@ function openingOf({ tonic, mode }: Key): string {
 }
 
 function PositionDetail({ shown, from }: { readonly shown: Key; readonly from: Key }) {
+  const w = useWords();
   const position = fiveFingers(shown);
   const other = fiveFingers(from);
-  const moment = useMemo(() => momentOf(fiveFingers(shown)), [shown]);
+  const moment = useMemo(() => momentOf(w, fiveFingers(shown)), [w, shown]);
   const name = keyText(shown);
   const ask = useMemo(
     () => () =>
-      coreWorker().drill({ kind: 'five-fingers', keys: [name], rhythm: 'quarters', hands: 'both' }, STAFF_COLUMNS),
-    [name],
+      coreWorker().drill(
+        { kind: 'five-fingers', keys: [name], rhythm: 'quarters', hands: 'both', wording: w.wording },
+        STAFF_COLUMNS,
+      ),
+    [name, w],
   );
   const { value } = useAnswer(name, ask);
   const beginPiece = useBeginPiece();
   return (
     <section
-      aria-label={`${keyPrint(shown)} position`}
+      aria-label={w.atlas.position(w.says.key(shown))}
       className="rounded-box border border-base-300 bg-base-100 p-4 lg:sticky lg:top-16"
       data-role="position"
       data-key={name}
@@ -168,13 +164,13 @@ function PositionDetail({ shown, from }: { readonly shown: Key; readonly from: K
       <div className="flex items-center gap-4">
         <HandsGlyph right={position.black.right} left={position.black.left} size={56} />
         <div>
-          <h2 className="text-xl font-semibold">{keyPrint(shown)}</h2>
-          <p className="text-sm">{position.pitches.map(namePrint).join(' ')}</p>
-          <p className="text-sm text-secondary">{blackWordsOf(position)}</p>
+          <h2 className="text-xl font-semibold">{w.says.key(shown)}</h2>
+          <p className="text-sm">{position.pitches.map(w.says.place).join(' ')}</p>
+          <p className="text-sm text-secondary">{w.says.blackWordsOf(position)}</p>
         </div>
         <span className="ml-auto">
           <HearButton
-            label={`the five fingers of ${keyPrint(shown)}`}
+            label={w.atlas.fiveFingersOf(w.says.key(shown))}
             sounds={[...position.pitches, ...position.pitches.slice(0, -1).toReversed()].map((pitch) => [
               midiNumber(pitch),
             ])}
@@ -185,33 +181,29 @@ function PositionDetail({ shown, from }: { readonly shown: Key; readonly from: K
         <KeyboardMap moment={moment} range={keyboardRange([moment])} />
       </div>
       {value ? (
-        <EngravedPage
-          page={value.page}
-          layout={STAFF_LAYOUT}
-          label={`Five fingers of ${keyPrint(shown)} on the staff, with fingers`}
-        />
+        <EngravedPage page={value.page} layout={STAFF_LAYOUT} label={w.atlas.fiveFingersOfOnStaff(w.says.key(shown))} />
       ) : (
         <div className="h-28" />
       )}
       <dl className="mt-2 grid grid-cols-[8.5rem_1fr] gap-y-1 text-sm" data-role="turning">
-        <dt className="text-secondary">From {keyPrint(from)}, right</dt>
-        <dd>{turningWords(turning(other, position, 'right'))}</dd>
-        <dt className="text-secondary">left</dt>
-        <dd>{turningWords(turning(other, position, 'left'))}</dd>
+        <dt className="text-secondary">{w.atlas.fromRight(w.says.key(from))}</dt>
+        <dd>{w.says.turningWords(turning(other, position, 'right'))}</dd>
+        <dt className="text-secondary">{w.atlas.leftHand}</dt>
+        <dd>{w.says.turningWords(turning(other, position, 'left'))}</dd>
       </dl>
       <div className="mt-3 flex flex-wrap gap-2">
         <button type="button" className="btn btn-sm h-9 font-normal" onClick={() => show({ part: 'cards', key: name })}>
-          Key card
+          {w.atlas.keyCard}
         </button>
         <button
           type="button"
           className="btn btn-sm h-9 font-normal"
           onClick={() => show({ part: 'drills', keys: name })}
         >
-          Make a drill
+          {w.atlas.makeDrill}
         </button>
         <button type="button" className="btn btn-sm h-9 font-normal" onClick={() => show({ from: name })}>
-          Compare others with it
+          {w.atlas.compareOthersWithIt}
         </button>
         <button
           type="button"
@@ -219,7 +211,7 @@ function PositionDetail({ shown, from }: { readonly shown: Key; readonly from: K
           data-role="enter-here"
           onClick={() => void beginPiece({ title: '', opening: openingOf(shown) })}
         >
-          Enter a piece here
+          {w.atlas.enterPieceHere}
         </button>
       </div>
     </section>
@@ -230,7 +222,7 @@ const STAFF_COLUMNS = 60;
 const STAFF_LAYOUT = { widthPx: 440, zoom: 38, breaks: 'encoded' } as const;
 
 /** Both hands at rest on their keys, the left an octave below. */
-function momentOf({ pitches }: FiveFingers): Moment {
+function momentOf(w: Words, { pitches }: FiveFingers): Moment {
   const hands = (['left', 'right'] as const).map((hand) => ({
     hand,
     midis: pitches.map((pitch) => midiNumber(pitch) - (hand === 'left' ? 12 : 0)),
@@ -243,7 +235,7 @@ function momentOf({ pitches }: FiveFingers): Moment {
       finger: fingerOn(hand, place),
       isBlack: isBlackKey(midi),
       isStruck: true,
-      name: pitchPrint(pitches[place] ?? { ...NO_PITCH }),
+      name: w.says.pitch(pitches[place] ?? { ...NO_PITCH }),
       otherName: null,
     })),
   );

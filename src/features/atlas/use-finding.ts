@@ -1,10 +1,10 @@
 'use client';
 
 import { useCallback, useRef, useState } from 'react';
-import { questionWords } from '@/core/explain';
 import { findQuestion, judge, type FindKind, type FindQuestion, type Verdict } from '@/core/practice';
 import { parseKey } from '@/core/pitch';
 import { change, type PupilRecord } from '@/data';
+import { useWords } from '@/features/shared/words/use-words';
 
 /** A question with what was played to it so far. `verdict` is open until it is answered. */
 export interface Round {
@@ -26,6 +26,7 @@ export const RANGE = { low: 48, high: 83 };
 
 /** A game of finding: each answer is kept for the pupil the moment it is known. */
 export function useFinding(kind: FindKind, pupil: PupilRecord | null): FindingGame {
+  const w = useWords();
   const ask = useCallback(
     (number: number): Round => {
       const known = (pupil?.keysKnown ?? []).flatMap((name) => parseKey(name, 'major') ?? []);
@@ -51,14 +52,14 @@ export function useFinding(kind: FindKind, pupil: PupilRecord | null): FindingGa
           id: crypto.randomUUID(),
           pupil: pupil?.id ?? null,
           kind,
-          asked: questionWords(next.question),
+          asked: w.says.questionWords(next.question),
           verdict: next.verdict,
           tookMs: Math.round(tookMs),
           atMs: Date.now(),
         },
       });
     },
-    [put, kind, pupil],
+    [w, put, kind, pupil],
   );
   const hear = useCallback(
     (midi: number) => {

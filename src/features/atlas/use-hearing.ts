@@ -1,6 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { USUAL_WORDING } from '@/core/explain';
 import type { Player } from '@/core/fingering';
 import { pianoSounder } from '@/features/shared/sound/sounder';
 import type { BenchOptions } from '@/workers/protocol';
@@ -26,6 +27,7 @@ const AS_IT_STANDS: Omit<BenchOptions, 'player'> = {
   keyboard: 88,
   respelled: [],
   decisions: { fingers: [], aside: [] },
+  wording: USUAL_WORDING,
 };
 
 const NOTHING: readonly string[] = [];

@@ -4,6 +4,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { computerKeys, midiKeys, screenKeys, simulatedKeys } from '@/features/shared/devices/devices';
 import { DeviceTrouble } from '@/features/shared/devices/key-device';
 import { useMessages } from '@/features/shared/messages';
+import { useWords } from '@/features/shared/words/use-words';
 
 export const DEVICES = ['screen', 'midi', 'simulated'] as const;
 export type DeviceChoice = (typeof DEVICES)[number];
@@ -23,10 +24,11 @@ const EACH_MS = 180;
 
 /** Listens to a keyboard and tells of each key that is struck. The computer's keys begin at middle C under A. */
 export function useKeyDevice(onKey: (midi: number) => void): AnsweringKeys {
+  const w = useWords();
   const { say } = useMessages();
   const [device, choose] = useState<DeviceChoice>('screen');
-  const [screen] = useState(screenKeys);
-  const [simulated] = useState(simulatedKeys);
+  const [screen] = useState(() => screenKeys());
+  const [simulated] = useState(() => simulatedKeys());
   const told = useRef(onKey);
   useEffect(() => {
     told.current = onKey;
@@ -34,7 +36,7 @@ export function useKeyDevice(onKey: (midi: number) => void): AnsweringKeys {
   useEffect(() => {
     const wanted = {
       screen: [screen, computerKeys(MIDDLE_C)],
-      midi: [midiKeys(), screen],
+      midi: [midiKeys(w), screen],
       simulated: [simulated, screen],
     }[device];
     let isWanted = true;
@@ -56,7 +58,7 @@ export function useKeyDevice(onKey: (midi: number) => void): AnsweringKeys {
       isWanted = false;
       stops.forEach((stop) => stop());
     };
-  }, [device, screen, simulated, say]);
+  }, [w, device, screen, simulated, say]);
   return useMemo(
     () => ({
       device,

@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import type { BenchView } from '@/core/views';
 import type { PupilRecord } from '@/data';
 import { benchChoices, type BenchChoicesOf } from './bench-choices';
+import { WORDS } from '../../../tests/support/usual-words';
 
 const moment = (bar: number) => ({
   bar: String(bar),
@@ -39,10 +40,10 @@ function saying(more: Partial<BenchChoicesOf> = {}) {
     ...more,
   };
   const say = (words: string, typed = ''): void =>
-    benchChoices(of, typed)
+    benchChoices(WORDS, of, typed)
       .find((choice) => choice.words === words)
       ?.act();
-  return { heard, say, words: (typed: string) => benchChoices(of, typed).map(({ words }) => words) };
+  return { heard, say, words: (typed: string) => benchChoices(WORDS, of, typed).map(({ words }) => words) };
 }
 
 describe('what can be said on the Bench', () => {

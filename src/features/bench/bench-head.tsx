@@ -12,8 +12,9 @@ import { keyName } from './key-strip';
 import { OwnKey } from './own-key';
 import { leave } from './paper-tools';
 import { PupilChoice } from './pupil-choice';
-import { ALL_FORMATS, SaveButtons, SaveList } from './save-buttons';
+import { allFormats, SaveButtons, SaveList } from './save-buttons';
 import type { BenchAnswers } from './use-bench';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 interface BenchHeadProps {
   readonly piece: PieceRecord;
@@ -41,15 +42,16 @@ export function BenchHead({
   surveyAddress,
   onSave,
 }: BenchHeadProps) {
+  const w = useWords();
   const { value: view } = answers.view;
-  const way = wayOf(piece, settings, address, answers);
+  const way = wayOf(w, piece, settings, { address, answers });
   const query = useSearchParams().toString();
   const standAddress = `/stand?${query}`;
   const enterAddress = `/enter?piece=${encodeURIComponent(piece.id)}`;
   return (
     <div className="flex h-11 shrink-0 items-center gap-1.5 px-4 max-sm:px-2 print:hidden" data-role="head">
       <h1 className="min-w-16 shrink truncate text-lg font-semibold max-sm:text-base">
-        {view ? view.title || piece.fileName : 'Reading the piece …'}
+        {view ? view.title || piece.fileName : w.shared.readingPiece}
       </h1>
       {screen === 'phone' ? null : <FromTo piece={piece} answers={answers} />}
       <div className="ml-auto flex shrink-0 items-center gap-1.5">
@@ -58,8 +60,8 @@ export function BenchHead({
         <button
           type="button"
           aria-expanded={desk.tools === 'open'}
-          aria-label="Tools of the page"
-          title="Tools of the page (o)"
+          aria-label={w.bench.toolsOfPage}
+          title={w.bench.toolsOfPageO}
           data-role="tools"
           className={`btn btn-sm btn-square size-9 ${desk.tools === 'open' ? 'btn-neutral' : ''}`}
           onClick={() => leave({ tools: desk.tools === 'open' ? 'folded' : 'open' })}
@@ -70,8 +72,8 @@ export function BenchHead({
           className="btn btn-sm btn-square size-9"
           href={standAddress}
           data-role="stand"
-          aria-label="Onto the music stand"
-          title="Onto the music stand (m)"
+          aria-label={w.bench.ontoMusicStand}
+          title={w.bench.ontoMusicStandM}
         >
           <BookOpen size={16} aria-hidden />
         </Link>
@@ -81,17 +83,17 @@ export function BenchHead({
               className="btn btn-sm h-9 px-2.5 max-xl:w-9 max-xl:px-0"
               href={surveyAddress}
               data-role="survey"
-              title="Survey of all keys (y)"
+              title={w.bench.surveyOfAllKeysY}
             >
-              <ListOrdered size={16} aria-hidden /> <span className="max-xl:sr-only">Survey</span>
+              <ListOrdered size={16} aria-hidden /> <span className="max-xl:sr-only">{w.bench.survey}</span>
             </Link>
             <Link
               className="btn btn-sm h-9 px-2.5 max-xl:w-9 max-xl:px-0"
               href={enterAddress}
               data-role="enter"
-              title="Change notes, or enter more (w)"
+              title={w.bench.changeNotesOrEnterMore}
             >
-              <PencilLine size={16} aria-hidden /> <span className="max-xl:sr-only">Change notes</span>
+              <PencilLine size={16} aria-hidden /> <span className="max-xl:sr-only">{w.bench.changeNotes}</span>
             </Link>
             <SaveButtons onSave={onSave} />
           </>
@@ -100,8 +102,8 @@ export function BenchHead({
             summary={<Ellipsis size={18} aria-hidden />}
             className="btn btn-sm btn-square size-9"
             role="more"
-            label="More"
-            title="More"
+            label={w.bench.more}
+            title={w.bench.more}
             width="w-80"
           >
             <div className="flex flex-col gap-3 p-3">
@@ -109,15 +111,15 @@ export function BenchHead({
               {way ? <WayFields {...way} /> : null}
               <div className="flex gap-2">
                 <Link className="btn btn-sm h-11 flex-1" href={surveyAddress} data-role="survey">
-                  <ListOrdered size={16} aria-hidden /> Survey
+                  <ListOrdered size={16} aria-hidden /> {w.bench.survey}
                 </Link>
                 <Link className="btn btn-sm h-11 flex-1" href={enterAddress} data-role="enter">
-                  <PencilLine size={16} aria-hidden /> Change notes
+                  <PencilLine size={16} aria-hidden /> {w.bench.changeNotes}
                 </Link>
               </div>
-              <section aria-label="Save the piece" className="border-t border-base-300 pt-2">
-                <h2 className="px-2 text-sm font-semibold">Save the piece</h2>
-                <SaveList formats={ALL_FORMATS} onSave={onSave} />
+              <section aria-label={w.bench.savePiece} className="border-t border-base-300 pt-2">
+                <h2 className="px-2 text-sm font-semibold">{w.bench.savePiece}</h2>
+                <SaveList formats={allFormats(w)} onSave={onSave} />
               </section>
             </div>
           </FoldOut>
@@ -129,11 +131,12 @@ export function BenchHead({
 
 /** The key that the piece is written in, and the one it was moved to. */
 function FromTo({ piece, answers }: Pick<BenchHeadProps, 'piece' | 'answers'>) {
+  const w = useWords();
   const { value: view } = answers.view;
   const { value: ladder } = answers.ladder;
   return (
     <p className="flex h-9 shrink-0 items-center gap-0.5 text-sm whitespace-nowrap text-secondary">
-      <span className="max-xl:sr-only">written in</span>
+      <span className="max-xl:sr-only">{w.bench.writtenIn}</span>
       {ladder ? (
         <OwnKey
           piece={piece}
@@ -144,7 +147,7 @@ function FromTo({ piece, answers }: Pick<BenchHeadProps, 'piece' | 'answers'>) {
       ) : null}
       {view && view.from !== view.to ? (
         <span data-role="from-to">
-          <span className="max-xl:sr-only">moved to </span>
+          <span className="max-xl:sr-only">{w.bench.movedTo} </span>
           <span aria-hidden className="xl:hidden">
             →{' '}
           </span>
@@ -157,10 +160,10 @@ function FromTo({ piece, answers }: Pick<BenchHeadProps, 'piece' | 'answers'>) {
 
 /** What the ways of moving work on; null until the piece is read. */
 function wayOf(
+  w: Words,
   piece: PieceRecord,
-  settings: Settings,
-  address: BenchAddress,
-  answers: BenchAnswers,
+  { spelling }: Settings,
+  { address, answers }: { readonly address: BenchAddress; readonly answers: BenchAnswers },
 ): BenchToolsProps | null {
   const { value: view } = answers.view;
   const { value: ladder } = answers.ladder;
@@ -173,9 +176,9 @@ function wayOf(
     shown,
     hands: ladder?.piece.hands ?? [],
     parts: view?.parts ?? [],
-    onPart: (id, name) => void change({ kind: 'piece.part', id: piece.id, part: id }, `${name} is the pupil’s part`),
+    onPart: (id, name) => void change({ kind: 'piece.part', id: piece.id, part: id }, w.bench.isPupilsPart(name)),
     group: view?.group ?? null,
-    spelling: settings.spelling,
+    spelling,
     onChange: go,
   };
 }

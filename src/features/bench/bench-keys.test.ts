@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { USUAL_DESK } from '@/data/records/desk';
 import { benchKeys, type BenchKeysOf } from './bench-keys';
+import { WORDS } from '../../../tests/support/usual-words';
 
 const NOTE = {
   noteId: 'n1',
@@ -27,7 +28,7 @@ function listening(more: Partial<BenchKeysOf> = {}) {
     bringBack: hear('bringBack'),
     mark: hear('mark'),
   };
-  const keys = benchKeys({
+  const keys = benchKeys(WORDS, {
     noteNow: () => NOTE,
     actions,
     stepKey: hear('stepKey'),

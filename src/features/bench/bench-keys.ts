@@ -9,6 +9,7 @@ import type { DecisionActions } from './use-decide';
 import { KEY_LETTERS } from './use-key-typing';
 import type { Layout } from './use-layout';
 import type { PaperPage } from './use-paper-page';
+import { type Words } from '@/features/shared/words/use-words';
 
 /** What the keys of the Bench work on. */
 export interface BenchKeysOf extends Pick<BenchActions, 'stepKey' | 'walk' | 'save'> {
@@ -30,85 +31,88 @@ export interface BenchKeysOf extends Pick<BenchActions, 'stepKey' | 'walk' | 'sa
 
 /** The keys of the Bench: all that a teacher does there, without a mouse. */
 // eslint-disable-next-line max-lines-per-function -- one list: what each key does
-export function benchKeys({
-  noteNow,
-  actions,
-  stepKey,
-  typeKey,
-  walk,
-  stepNote,
-  stepHandNote,
-  togglePlay,
-  save,
-  onEnter,
-  onSurvey,
-  onStand,
-  onEscape,
-  paper: { view, onView, zoom },
-  layout: { beside, nextKeyboard },
-  desk,
-}: BenchKeysOf): readonly ScreenKey[] {
+export function benchKeys(
+  w: Words,
+  {
+    noteNow,
+    actions,
+    stepKey,
+    typeKey,
+    walk,
+    stepNote,
+    stepHandNote,
+    togglePlay,
+    save,
+    onEnter,
+    onSurvey,
+    onStand,
+    onEscape,
+    paper: { view, onView, zoom },
+    layout: { beside, nextKeyboard },
+    desk,
+  }: BenchKeysOf,
+): readonly ScreenKey[] {
   const atNote = (action: (taken: KeyDown) => void): void => {
     const note = noteNow();
     if (note) action(note);
   };
   return [
-    { key: '[', does: 'the key before this one in the strip', act: () => stepKey(-1) },
-    { key: ']', does: 'the next key in the strip', act: () => stepKey(1) },
-    { key: 'C  F#  Eb …', does: 'to the key of that name', act: typeKey, anyOf: KEY_LETTERS },
-    { key: 'ArrowLeft', does: 'the moment before', act: () => walk(-1) },
-    { key: 'ArrowRight', does: 'the next moment', act: () => walk(1) },
-    { key: 'ArrowUp', does: 'take up the note above', act: () => stepNote(1) },
-    { key: 'ArrowDown', does: 'take up the note below', act: () => stepNote(-1) },
+    { key: '[', does: w.shared.keyBeforeThisOneIn, act: () => stepKey(-1) },
+    { key: ']', does: w.shared.nextKeyInStrip, act: () => stepKey(1) },
+    { key: 'C  F#  Eb …', does: w.shared.toKeyOfThatName, act: typeKey, anyOf: KEY_LETTERS },
+    { key: 'ArrowLeft', does: w.bench.momentBefore, act: () => walk(-1) },
+    { key: 'ArrowRight', does: w.bench.nextMoment, act: () => walk(1) },
+    { key: 'ArrowUp', does: w.bench.takeUpNoteAbove, act: () => stepNote(1) },
+    { key: 'ArrowDown', does: w.bench.takeUpNoteBelow, act: () => stepNote(-1) },
     {
       key: '1 … 5',
-      does: 'this finger for the note that is taken up',
+      does: w.bench.thisFingerForNoteThat,
       anyOf: ['1', '2', '3', '4', '5'],
       act: (digit) =>
         atNote(({ noteId, name }) =>
-          actions.fingers([{ note: noteId, finger: Number(digit) as Finger }], 'here', `finger ${digit} on ${name}`),
+          actions.fingers([{ note: noteId, finger: Number(digit) as Finger }], 'here', w.bench.fingerOn(digit, name)),
         ),
     },
     {
       key: '0',
-      does: 'give its finger back to the plan',
-      act: () => atNote(({ noteId, name }) => actions.letGo([noteId], `finger on ${name} given back`)),
+      does: w.bench.giveItsFingerBackTo,
+      act: () => atNote(({ noteId, name }) => actions.letGo([noteId], w.shared.fingerOnGivenBack(name))),
     },
     {
       key: 'r',
-      does: 'ring the note that is taken up',
-      act: () => atNote(({ noteId, name }) => actions.mark('ring', [noteId], '', `ring at ${name}`)),
+      does: w.bench.ringNoteThatIsTaken,
+      act: () => atNote(({ noteId, name }) => actions.mark('ring', [noteId], '', w.shared.ringAt(name))),
     },
-    { key: 'n', does: 'the next hand note', act: () => stepHandNote(1) },
-    { key: 'N', does: 'the hand note before', act: () => stepHandNote(-1) },
-    { key: 'p', does: 'play from the selected bar, or stop', act: togglePlay },
-    { key: 'v', does: 'both versions, the new one alone, or finger numbers', act: () => onView(viewAfter(view)) },
+    { key: 'n', does: w.bench.nextHandNote, act: () => stepHandNote(1) },
+    { key: 'N', does: w.bench.handNoteBefore, act: () => stepHandNote(-1) },
+    { key: 'p', does: w.bench.playFromSelected, act: togglePlay },
+    { key: 'v', does: w.bench.bothVersionsNewOneAlone, act: () => onView(viewAfter(view)) },
     {
       key: 't',
-      does: 'hand tracks on or off',
+      does: w.bench.handTracksOnOrOff,
       act: () => leave({ tracks: desk.tracks === 'shown' ? 'hidden' : 'shown' }),
     },
-    { key: '+', does: 'larger', act: () => setZoom(zoomBy(zoom, 1)) },
-    { key: '-', does: 'smaller', act: () => setZoom(zoomBy(zoom, -1)) },
-    { key: 'z', does: 'as large as one whole pair allows', act: () => leave({ sizing: 'fit' }) },
-    { key: 'k', does: 'the keyboard whole, as a strip, or put away', act: nextKeyboard },
+    { key: '+', does: w.shared.larger, act: () => setZoom(zoomBy(zoom, 1)) },
+    { key: '-', does: w.shared.smaller, act: () => setZoom(zoomBy(zoom, -1)) },
+    { key: 'z', does: w.bench.asLargeAsOneWhole, act: () => leave({ sizing: 'fit' }) },
+    { key: 'k', does: w.bench.keyboardWholeAsStripOr, act: nextKeyboard },
     {
       key: 'h',
-      does: 'fold the panel beside the paper away, or open it',
+      does: w.bench.foldPanelBesidePaperAway,
       act: () => beside.onFold(beside.isOpen ? 'folded' : 'open'),
     },
     {
       key: 'o',
-      does: 'tools of the page',
+      does: w.bench.toolsOfPageKey,
       act: () => leave({ tools: desk.tools === 'open' ? 'folded' : 'open' }),
     },
-    { key: 'PageDown', does: 'the next line of music', act: () => scrollMusic(1) },
-    { key: 'PageUp', does: 'the line of music before', act: () => scrollMusic(-1) },
-    { key: 'y', does: 'survey of all keys', act: onSurvey },
-    { key: 'm', does: 'onto the music stand: the new key alone, large', act: onStand },
-    { key: 'w', does: 'change notes, or enter more', act: onEnter },
-    { key: 's', does: 'save as MusicXML', act: () => save('musicxml') },
-    { key: 'Escape', does: 'choose no hand note', act: onEscape },
+    { key: 'PageDown', does: w.bench.nextLineOfMusic, act: () => scrollMusic(1) },
+    { key: 'PageUp', does: w.bench.lineOfMusicBefore, act: () => scrollMusic(-1) },
+    { key: 'y', does: w.bench.surveyOfAllKeys, act: onSurvey },
+    { key: 'm', does: w.bench.ontoMusicStandNewKey, act: onStand },
+    { key: 'w', does: w.bench.changeNotesKey, act: onEnter },
+    { key: 's', does: w.bench.saveAsMusicXmlKey, act: () => save('musicxml') },
+    { key: 'Escape', does: w.bench.chooseNoHandNote, act: onEscape },
   ];
 }
 

@@ -11,6 +11,7 @@ import { useFollowing } from './use-following';
 import type { PaperPage } from './use-paper-page';
 import type { BenchPlayer } from './use-player';
 import type { TakenUp } from './use-taken-up';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface BenchPaperProps {
   readonly column: RefObject<HTMLDivElement | null>;
@@ -41,6 +42,7 @@ export function BenchPaper({
   settings,
   desk,
 }: BenchPaperProps) {
+  const w = useWords();
   const { value: view } = answers.view;
   const { page, marks } = paper;
   const { moment, note, handNote, takeUp } = taken;
@@ -62,7 +64,7 @@ export function BenchPaper({
       ) : null}
       <div
         role="region"
-        aria-label="The music"
+        aria-label={w.bench.music}
         tabIndex={0}
         className="min-h-0 flex-1 overflow-y-auto overscroll-contain px-2 print:overflow-visible"
         data-scrolls

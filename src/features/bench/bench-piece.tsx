@@ -29,6 +29,7 @@ import { usePaperPage } from './use-paper-page';
 import { usePlayer } from './use-player';
 import { useRememberedKey } from './use-remembered-key';
 import { useTakenUp } from './use-taken-up';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface BenchPieceProps {
   readonly piece: PieceRecord;
@@ -41,6 +42,7 @@ interface BenchPieceProps {
 
 /** One piece on the Bench: what is asked of the core, what the teacher is at, and the parts of the screen that show it. */
 export function BenchPiece({ piece, address, settings, desk, pupils, pupil }: BenchPieceProps) {
+  const w = useWords();
   const router = useRouter();
   useNotedUse(piece.id);
   const layout = useLayout(desk);
@@ -62,7 +64,7 @@ export function BenchPiece({ piece, address, settings, desk, pupils, pupil }: Be
   const typeKey = useKeyTyping((view && parseKey(view.toText, 'major')?.mode) ?? 'major', goToKey);
   const pieceQuery = `piece=${encodeURIComponent(piece.id)}`;
   const surveyAddress = `/survey?${pieceQuery}${pupil ? `&pupil=${encodeURIComponent(pupil.id)}` : ''}`;
-  const shortcuts = benchKeys({
+  const shortcuts = benchKeys(w, {
     ...taken,
     actions: actionsNow,
     stepKey,
@@ -84,6 +86,7 @@ export function BenchPiece({ piece, address, settings, desk, pupils, pupil }: Be
   });
   const choices = (typed: string): readonly Choice[] =>
     benchChoices(
+      w,
       {
         view,
         keys,

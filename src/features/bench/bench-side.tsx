@@ -16,6 +16,7 @@ import type { BesidePanel } from './use-layout';
 import { respelling, type BenchAnswers } from './use-bench';
 import type { DecisionActions } from './use-decide';
 import type { TakenUp } from './use-taken-up';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface BenchSideProps {
   readonly piece: PieceRecord;
@@ -94,15 +95,16 @@ export function BenchSide({
 
 /** Puts a note under the other letter of its key, or back. */
 function useRespell(piece: PieceRecord, pupil: PupilRecord | null, key: string | null, shownKey: string) {
+  const w = useWords();
   return useCallback(
     (noteId: string, from: string, to: string): void => {
       if (key === null) go({ key: shownKey });
       const entry = respelling(key ?? shownKey, noteId, pupil);
       void change(
         { kind: 'piece.respell', id: piece.id, entry, as: piece.respelled.includes(entry) ? 'own' : 'other' },
-        `${from} written as ${to}`,
+        w.bench.writtenAs(from, to),
       );
     },
-    [piece, pupil, key, shownKey],
+    [w, piece, pupil, key, shownKey],
   );
 }

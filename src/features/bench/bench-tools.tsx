@@ -7,6 +7,7 @@ import { type Direction, type Key, type Mode, keyText, signatureOf } from '@/cor
 import { change, type Settings } from '@/data';
 import { FoldOut } from '@/features/shared/fold-out';
 import type { BenchAddress, MinorForm } from './bench-address';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 export interface BenchToolsProps {
   readonly address: BenchAddress;
@@ -21,26 +22,27 @@ export interface BenchToolsProps {
   readonly onChange: (change: Partial<BenchAddress>) => void;
 }
 
-const WAYS: readonly (readonly [Direction, string])[] = [
-  ['nearest', 'the nearest way'],
-  ['up', 'upwards'],
-  ['down', 'downwards'],
+const ways = (w: Words): readonly (readonly [Direction, string])[] => [
+  ['nearest', w.bench.nearestWay],
+  ['up', w.bench.upwards],
+  ['down', w.bench.downwards],
 ];
 
 /** Which way the piece moves, and octaves for each hand, folded away under what is out of the usual. */
 export const BenchTools = memo(function BenchTools(props: BenchToolsProps) {
+  const w = useWords();
   return (
     <FoldOut
       summary={
         <>
-          <MoveUpRight size={16} aria-hidden /> {summaryOf(props.address, props.own, props.shown)}{' '}
+          <MoveUpRight size={16} aria-hidden /> {summaryOf(w, props.address, props.own, props.shown)}{' '}
           <ChevronDown size={16} aria-hidden />
         </>
       }
       className="btn btn-sm h-9 px-2.5 font-normal whitespace-nowrap"
       role="way"
-      label={`How it moves: ${summaryOf(props.address, props.own, props.shown)}`}
-      title="How it moves"
+      label={w.bench.howItMoves(summaryOf(w, props.address, props.own, props.shown))}
+      title={w.bench.howItMovesTitle}
       width="w-80"
     >
       <div className="p-3">
@@ -52,16 +54,17 @@ export const BenchTools = memo(function BenchTools(props: BenchToolsProps) {
 
 /** Which way the piece moves, and octaves for each hand. */
 export function WayFields({ address, own, shown, hands, parts, onPart, group, spelling, onChange }: BenchToolsProps) {
+  const w = useWords();
   return (
     <div className="flex flex-col gap-2">
       <label className="flex items-center justify-between gap-1.5">
-        Direction
+        {w.bench.direction}
         <select
           className="select select-sm h-9 w-48"
           value={address.way}
-          onChange={(event) => onChange({ way: WAYS[event.target.selectedIndex]?.[0] ?? 'nearest' })}
+          onChange={(event) => onChange({ way: ways(w)[event.target.selectedIndex]?.[0] ?? 'nearest' })}
         >
-          {WAYS.map(([way, words]) => (
+          {ways(w).map(([way, words]) => (
             <option key={way} value={way}>
               {words}
             </option>
@@ -75,20 +78,20 @@ export function WayFields({ address, own, shown, hands, parts, onPart, group, sp
           className="btn btn-sm h-9 font-normal"
           onClick={() => onChange({ key: group.key, way: group.direction })}
         >
-          Half a step onto the {group.onto} keys: {group.keyWords}
+          {w.bench.halfStepOntoKeys(group.onto, group.keyWords)}
         </button>
       ) : null}
       {parts.length > 1 ? <PartChoice parts={parts} onPart={onPart} /> : null}
       <label className="flex items-center justify-between gap-1.5">
-        Spelling
+        {w.shared.spelling}
         <select
           className="select select-sm h-9 w-48"
           data-role="spelling"
           value={spelling}
-          onChange={(event) => spell(event.target.value === 'plain' ? 'plain' : 'strict')}
+          onChange={(event) => spell(w, event.target.value === 'plain' ? 'plain' : 'strict')}
         >
-          <option value="strict">strict: as the intervals say</option>
-          <option value="plain">plain: no double signs</option>
+          <option value="strict">{w.bench.strictAsIntervalsSay}</option>
+          <option value="plain">{w.bench.plainNoDoubleSigns}</option>
         </select>
       </label>
       {hands.map((hand) => (
@@ -98,18 +101,18 @@ export function WayFields({ address, own, shown, hands, parts, onPart, group, sp
   );
 }
 
-function spell(spelling: Settings['spelling']): void {
-  void change({ kind: 'settings.change', change: { spelling } }, `Spelling: ${spelling}`);
+function spell(w: Words, spelling: Settings['spelling']): void {
+  void change({ kind: 'settings.change', change: { spelling } }, w.bench.spelling(spelling));
 }
 
 /** What is out of the usual, in a few words. */
-function summaryOf({ way, right, left }: BenchAddress, own: Key, shown: Key): string {
+function summaryOf(w: Words, { way, right, left }: BenchAddress, own: Key, shown: Key): string {
   const said = [
-    ...(own.mode === shown.mode ? [] : [`into ${shown.mode}`]),
-    ...(way === 'nearest' ? [] : [WAYS.find(([name]) => name === way)?.[1] ?? '']),
-    ...(right === 0 && left === 0 ? [] : ['octaves set']),
+    ...(own.mode === shown.mode ? [] : [w.bench.into(shown.mode)]),
+    ...(way === 'nearest' ? [] : [ways(w).find(([name]) => name === way)?.[1] ?? '']),
+    ...(right === 0 && left === 0 ? [] : [w.bench.octavesSet]),
   ];
-  return said.length === 0 ? 'the nearest way' : said.join(', ');
+  return said.length === 0 ? w.bench.nearestWay : said.join(', ');
 }
 
 interface ModeWay {
@@ -118,16 +121,16 @@ interface ModeWay {
   readonly words: string;
 }
 
-const OTHER_MODES: readonly ModeWay[] = [
-  { mode: 'major', minor: 'harmonic', words: 'into major' },
-  { mode: 'minor', minor: 'harmonic', words: 'into harmonic minor' },
-  { mode: 'minor', minor: 'natural', words: 'into natural minor' },
-  { mode: 'minor', minor: 'melodic', words: 'into melodic minor' },
-  { mode: 'dorian', minor: 'harmonic', words: 'into dorian' },
-  { mode: 'phrygian', minor: 'harmonic', words: 'into phrygian' },
-  { mode: 'lydian', minor: 'harmonic', words: 'into lydian' },
-  { mode: 'mixolydian', minor: 'harmonic', words: 'into mixolydian' },
-  { mode: 'locrian', minor: 'harmonic', words: 'into locrian' },
+const otherModes = (w: Words): readonly ModeWay[] => [
+  { mode: 'major', minor: 'harmonic', words: w.bench.intoMajor },
+  { mode: 'minor', minor: 'harmonic', words: w.bench.intoHarmonicMinor },
+  { mode: 'minor', minor: 'natural', words: w.bench.intoNaturalMinor },
+  { mode: 'minor', minor: 'melodic', words: w.bench.intoMelodicMinor },
+  { mode: 'dorian', minor: 'harmonic', words: w.bench.intoDorian },
+  { mode: 'phrygian', minor: 'harmonic', words: w.bench.intoPhrygian },
+  { mode: 'lydian', minor: 'harmonic', words: w.bench.intoLydian },
+  { mode: 'mixolydian', minor: 'harmonic', words: w.bench.intoMixolydian },
+  { mode: 'locrian', minor: 'harmonic', words: w.bench.intoLocrian },
 ];
 
 /** Every interval kept, or degree by degree into another mode: on the same tonic, or (shifted) on the tonic that has the
@@ -143,7 +146,8 @@ function ModeChoice({
   readonly minor: MinorForm;
   readonly onChange: (change: Partial<BenchAddress>) => void;
 }) {
-  const ways = OTHER_MODES.filter(({ mode }) => mode !== own.mode);
+  const w = useWords();
+  const ways = otherModes(w).filter(({ mode }) => mode !== own.mode);
   const at =
     shown.mode === own.mode
       ? 0
@@ -157,14 +161,14 @@ function ModeChoice({
   };
   return (
     <label className="flex items-center justify-between gap-1.5">
-      Mode
+      {w.shared.mode}
       <select
         className="select select-sm h-9 w-48"
         data-role="mode"
         value={at}
         onChange={(event) => choose(event.target.selectedIndex)}
       >
-        <option value={0}>every interval kept</option>
+        <option value={0}>{w.bench.everyIntervalKept}</option>
         {ways.map(({ words }, i) => (
           <option key={words} value={i + 1}>
             {words}
@@ -177,13 +181,14 @@ function ModeChoice({
 
 /** Which part is the pupil's: its hands are told of and may take octaves; all parts move together. */
 function PartChoice({ parts, onPart }: Pick<BenchToolsProps, 'parts' | 'onPart'>) {
+  const w = useWords();
   const choose = (index: number): void => {
     const part = parts[index];
     if (part) onPart(part.id, part.name);
   };
   return (
     <label className="flex items-center justify-between gap-1.5">
-      Pupil’s part
+      {w.bench.pupilsPart}
       <select
         className="select select-sm h-9 w-48"
         data-role="part"
@@ -211,9 +216,10 @@ function OctaveChoice({
   readonly value: number;
   readonly onChange: (value: number) => void;
 }) {
+  const w = useWords();
   return (
     <label className="flex items-center justify-between gap-1.5">
-      {hand === 'right' ? 'Right hand' : 'Left hand'}
+      {hand === 'right' ? w.bench.rightHand : w.bench.leftHand}
       <select
         className="select select-sm h-9 w-48"
         value={value}
@@ -221,7 +227,7 @@ function OctaveChoice({
       >
         {OCTAVES.map((octaves) => (
           <option key={octaves} value={octaves}>
-            {octaveWords(octaves)}
+            {octaveWords(w, octaves)}
           </option>
         ))}
       </select>
@@ -229,8 +235,8 @@ function OctaveChoice({
   );
 }
 
-function octaveWords(octaves: number): string {
-  if (octaves === 0) return 'as it falls';
-  const size = Math.abs(octaves) === 1 ? 'an octave' : 'two octaves';
-  return `${size} ${octaves > 0 ? 'higher' : 'lower'}`;
+function octaveWords(w: Words, octaves: number): string {
+  if (octaves === 0) return w.bench.asItFalls;
+  const size = Math.abs(octaves) === 1 ? w.bench.octave : w.bench.twoOctaves;
+  return octaves > 0 ? w.bench.higherBy(size) : w.bench.lowerBy(size);
 }

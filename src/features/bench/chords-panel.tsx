@@ -1,11 +1,11 @@
 'use client';
 
 import { useMemo } from 'react';
-import { barsText } from '@/core/explain';
 import type { FingeredKeys } from '@/core/views';
 import { useAnswer } from '@/features/shared/use-answer';
 import { coreWorker } from '@/workers/client';
 import type { BenchAnswers } from './use-bench';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface ChordsPanelProps {
   readonly answers: Pick<BenchAnswers, 'source' | 'options'>;
@@ -15,22 +15,21 @@ interface ChordsPanelProps {
 
 /** The chords that the piece uses, hand by hand: so many shapes, and the way from one to the next. */
 export function ChordsPanel({ answers, subject, onNote }: ChordsPanelProps) {
+  const w = useWords();
   const { source, options } = answers;
   const ask = useMemo(() => () => coreWorker().chords(source, options), [source, options]);
   const chords = useAnswer(subject, ask).value;
   if (!chords) return <div className="skeleton h-24" aria-hidden />;
-  if (chords.shapes.length === 0) return <p data-role="chords">Neither hand plays a chord, blocked or broken.</p>;
+  if (chords.shapes.length === 0) return <p data-role="chords">{w.notes.neitherHandPlaysChordBlocked}</p>;
   return (
-    <section aria-label="The chords this piece uses" className="flex flex-col gap-3" data-role="chords">
+    <section aria-label={w.notes.chordsThisPieceUses} className="flex flex-col gap-3" data-role="chords">
       {(['right', 'left'] as const).map((hand) => {
         const shapes = chords.shapes.filter((shape) => shape.hand === hand);
         const changes = chords.changes.filter((change) => change.hand === hand);
         if (shapes.length === 0) return null;
         return (
           <div key={hand}>
-            <h3 className="mb-1 text-sm font-semibold">
-              {hand === 'right' ? 'Right' : 'Left'} hand: {shapes.length} {shapes.length === 1 ? 'shape' : 'shapes'}
-            </h3>
+            <h3 className="mb-1 text-sm font-semibold">{w.notes.shapesOfHand(hand, shapes.length)}</h3>
             <ul className="flex flex-col gap-1.5">
               {shapes.map((shape) => (
                 <li key={`${shape.texture}${shape.noteIds[0]}`}>
@@ -44,7 +43,7 @@ export function ChordsPanel({ answers, subject, onNote }: ChordsPanelProps) {
                       {keysText(shape.before)} → {keysText(shape.after)}
                     </span>
                     <span className="block text-xs text-secondary">
-                      {shape.texture}, {barsText(shape.bars)}
+                      {shape.texture}, {w.says.barsText(shape.bars)}
                     </span>
                   </button>
                 </li>
@@ -55,7 +54,11 @@ export function ChordsPanel({ answers, subject, onNote }: ChordsPanelProps) {
                 {changes.map((change) => (
                   <div key={`${change.from}${change.to}${change.words}`} className="mb-1">
                     <dt className="text-xs text-secondary">
-                      {change.from.split(',')[0]} to {change.to.split(',')[0]}, {barsText(change.bars)}
+                      {w.notes.chordChange(
+                        change.from.split(',')[0] ?? '',
+                        change.to.split(',')[0] ?? '',
+                        w.says.barsText(change.bars),
+                      )}
                     </dt>
                     <dd>{change.words}.</dd>
                   </div>

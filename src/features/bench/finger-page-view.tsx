@@ -7,6 +7,7 @@ import type { Hand } from '@/core/score';
 import { useAnswer } from '@/features/shared/use-answer';
 import { coreWorker } from '@/workers/client';
 import type { BenchAnswers } from './use-bench';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 interface FingerPageViewProps {
   readonly answers: Pick<BenchAnswers, 'source' | 'options'>;
@@ -40,6 +41,7 @@ export const FingerPageView = memo(function FingerPageView({
   now,
   onNote,
 }: FingerPageViewProps) {
+  const w = useWords();
   const { source, options } = answers;
   const ask = useMemo(() => () => coreWorker().fingers(source, options), [source, options]);
   const page = useAnswer(subject, ask).value;
@@ -52,7 +54,7 @@ export const FingerPageView = memo(function FingerPageView({
       className="flex flex-col gap-3 py-3"
       data-role="finger-page"
       role="group"
-      aria-label="The piece as finger numbers"
+      aria-label={w.bench.pieceAsFingerNumbers}
     >
       {lines.map((bars, i) => (
         <svg
@@ -60,7 +62,7 @@ export const FingerPageView = memo(function FingerPageView({
           viewBox={`0 0 ${widthPx / scale} ${hands.length * ROW_PX + 6}`}
           className="w-full text-base-content"
           role="img"
-          aria-label={lineWords(bars, hands)}
+          aria-label={lineWords(w, bars, hands)}
         >
           {hands.map((hand, row) => (
             <g key={hand} transform={`translate(0, ${row * ROW_PX})`}>
@@ -202,6 +204,7 @@ function isDotted(quarters: number): boolean {
 
 /** The keys on which a hand begins, with its fingers. */
 function KeyPicture({ page, hand }: { readonly page: FingerPage; readonly hand: Hand }) {
+  const w = useWords();
   const range = page.keys[hand];
   if (!range) return null;
   const own = page.begin[hand];
@@ -248,7 +251,7 @@ function KeyPicture({ page, hand }: { readonly page: FingerPage; readonly hand: 
         </g>
       ))}
       <text x={0} y={WHITE_KEY_LENGTH_MM + 24} fontSize={12 / scale} fill="currentColor">
-        {hand} hand
+        {w.bench.handName(hand)}
       </text>
     </g>
   );
@@ -258,11 +261,17 @@ function whiteAt(midi: number, way: -1 | 1): number {
   return isBlackKey(midi) ? midi + way : midi;
 }
 
-function lineWords(bars: readonly FingerBar[], hands: readonly Hand[]): string {
+function lineWords(w: Words, bars: readonly FingerBar[], hands: readonly Hand[]): string {
+  const strokeWords = ({ fingers }: FingerBar['hands'][Hand][number]): string =>
+    fingers.map((finger) => finger ?? w.bench.noFinger).join(' + ');
   return bars
-    .map(
-      ({ number, hands: strokes }) =>
-        `Bar ${number}: ${hands.map((hand) => `${hand} ${strokes[hand].map(({ fingers }) => fingers.map((finger) => finger ?? 'no finger').join(' and ')).join(', ') || 'silent'}`).join('; ')}`,
+    .map(({ number, hands: strokes }) =>
+      w.bench.lineOfBar(
+        number,
+        hands
+          .map((hand) => w.bench.strokesOf(hand, strokes[hand].map(strokeWords).join(', ') || w.bench.silent))
+          .join('; '),
+      ),
     )
     .join('. ');
 }

@@ -3,42 +3,36 @@
 import { isEntered, type PieceRecord } from '@/data';
 import { changeGrid } from '@/features/shared/bring-in';
 import { useMessages } from '@/features/shared/messages';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** What the rhythm of a MIDI file can be set to, in parts of a quarter; 0 is the grid that is found. */
-const GRIDS: readonly (readonly [number, string])[] = [
-  [0, 'the grid that fits'],
-  [1, 'quarters'],
-  [2, 'eighths'],
-  [4, 'sixteenths'],
-  [8, 'thirty-seconds'],
-  [3, 'eighth triplets'],
-  [6, 'sixteenth triplets'],
+const grids = (w: Words): readonly (readonly [number, string])[] => [
+  [0, w.bench.gridThatFits],
+  ...([1, 2, 4, 8, 3, 6] as const).map((parts) => [parts, w.says.gridWords(parts)] as const),
 ];
 
 /** For a piece that came from a MIDI file: its rhythm can be set to another grid. */
 export function GridChoice({ piece }: { readonly piece: PieceRecord }) {
+  const w = useWords();
   const { say } = useMessages();
   if (!piece.midi) return null;
-  if (isEntered(piece.edition))
-    return (
-      <p className="text-sm">The rhythm can be set to another grid once what was changed by hand is taken back.</p>
-    );
+  if (isEntered(piece.edition)) return <p className="text-sm">{w.bench.rhythmCanBeSetTo}</p>;
   const choose = (index: number): void => {
-    const [grid, words] = GRIDS[index] ?? [0, ''];
-    void changeGrid(piece, grid, words).then((trouble) => {
+    const [grid, words] = grids(w)[index] ?? [0, ''];
+    void changeGrid(w, piece, grid, words).then((trouble) => {
       if (trouble) say({ kind: 'trouble', text: trouble.message, hint: trouble.hint });
     });
   };
   return (
     <label className="flex items-center gap-2 text-sm">
-      Rhythm set to
+      {w.bench.rhythmSetTo}
       <select
         className="select select-sm h-9 w-44"
         data-role="grid"
         value={piece.midi.grid}
         onChange={(event) => choose(event.target.selectedIndex)}
       >
-        {GRIDS.map(([grid, words]) => (
+        {grids(w).map(([grid, words]) => (
           <option key={grid} value={grid}>
             {words}
           </option>

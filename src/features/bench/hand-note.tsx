@@ -6,9 +6,11 @@ import type { Finger } from '@/core/score';
 import { sightOf } from '@/features/shared/in-sight';
 import { SeverityMark } from '@/features/shared/severity-mark';
 import type { DecisionActions, NoteFinger, Reach } from './use-decide';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** The weight of a hand note in words. */
-export const SEVERITY_WORDS = { must: 'must change', should: 'better otherwise', watch: 'to know' } as const;
+export const severityWords = (w: Words) =>
+  ({ must: w.notes.mustChange, should: w.notes.betterOtherwise, watch: w.notes.toKnow }) as const;
 
 interface HandNoteProps {
   readonly note: HandNoteView;
@@ -22,14 +24,15 @@ interface HandNoteProps {
 
 /** A hand note: what, and once it is chosen why, and what can be done about it. */
 export function HandNote({ note, from, isChosen, onChoose, actions, onTakeUp }: HandNoteProps) {
+  const w = useWords();
   const origin =
     note.aside !== null
-      ? `put away: ${note.aside}`
+      ? w.notes.putAway(note.aside)
       : note.wasThere
-        ? `as in ${from}`
+        ? w.notes.asIn(from)
         : note.byBlackKey
-          ? 'new, because of a black key'
-          : 'new here';
+          ? w.notes.newBecauseOfBlackKey
+          : w.notes.newHere;
   const item = useRef<HTMLLIElement>(null);
   useLayoutEffect(() => {
     const panel = item.current?.closest('[role=tabpanel]');
@@ -53,21 +56,21 @@ export function HandNote({ note, from, isChosen, onChoose, actions, onTakeUp }: 
             <SeverityMark severity={note.severity} size={11} />
             {note.title}
           </span>
-          <span className="shrink-0 text-xs text-secondary">{note.hands.length > 1 ? 'both' : note.hand}</span>
+          <span className="shrink-0 text-xs text-secondary">{note.hands.length > 1 ? w.notes.both : note.hand}</span>
         </span>
         <span
           className={`block text-xs ${note.byBlackKey && note.aside === null && !note.wasThere ? 'font-semibold' : 'text-secondary'}`}
         >
-          {SEVERITY_WORDS[note.severity]} · {origin}
+          {severityWords(w)[note.severity]} · {origin}
         </span>
         {isChosen ? (
           <span className="mt-1 block text-sm">
             {note.message} <em className="font-semibold not-italic">{note.suggestion}</em>
             {note.fingers?.source ? (
-              <span className="mt-1 block text-xs text-secondary">New fingers: {note.fingers.source}.</span>
+              <span className="mt-1 block text-xs text-secondary">{w.notes.newFingers(note.fingers.source)}</span>
             ) : null}
             {note.costs ? <span className="mt-1 block text-xs text-secondary">{note.costs}</span> : null}
-            <span className="mt-1 block text-xs text-secondary">For the pupil: {note.forPupil}</span>
+            <span className="mt-1 block text-xs text-secondary">{w.notes.forPupil(note.forPupil)}</span>
           </span>
         ) : null}
       </button>
@@ -86,12 +89,13 @@ function bringIntoPanel(item: Element, panel: Element): void {
 }
 
 function HandNoteActions({ note, actions, onTakeUp }: Pick<HandNoteProps, 'note' | 'actions' | 'onTakeUp'>) {
+  const w = useWords();
   const [first] = note.noteIds;
   if (note.aside !== null) {
     return (
       <div className="px-2.5 pb-2">
-        <ActionButton onPress={() => actions.bringBack(note.name, `“${note.title}” brought back`)}>
-          Bring it back
+        <ActionButton onPress={() => actions.bringBack(note.name, w.notes.broughtBack(note.title))}>
+          {w.notes.bringItBack}
         </ActionButton>
       </div>
     );
@@ -100,18 +104,19 @@ function HandNoteActions({ note, actions, onTakeUp }: Pick<HandNoteProps, 'note'
     <div className="flex flex-col gap-1.5 px-2.5 pb-2">
       {note.fingers ? <FingerActions note={note} actions={actions} /> : null}
       <div className="flex flex-wrap gap-1">
-        {first !== undefined ? <ActionButton onPress={() => onTakeUp(first)}>Any finger …</ActionButton> : null}
-        <ActionButton onPress={() => actions.mark('ring', note.noteIds, '', `“${note.title}” ringed for the pupil`)}>
-          Ring it for the pupil
+        {first !== undefined ? <ActionButton onPress={() => onTakeUp(first)}>{w.notes.anyFinger}</ActionButton> : null}
+        <ActionButton onPress={() => actions.mark('ring', note.noteIds, '', w.notes.ringedForPupil(note.title))}>
+          {w.notes.ringItForPupil}
         </ActionButton>
       </div>
-      <PutAside onPut={(reason, reach) => actions.putAside(note.name, reason, reach, `“${note.title}” set aside`)} />
+      <PutAside onPut={(reason, reach) => actions.putAside(note.name, reason, reach, w.notes.setAside(note.title))} />
     </div>
   );
 }
 
 /** Take the suggestion, keep the old fingers, or begin with another one; here or in every key, and where the passage comes again. */
 function FingerActions({ note, actions }: Pick<HandNoteProps, 'note' | 'actions'>) {
+  const w = useWords();
   const [reach, setReach] = useState<Reach>('here');
   const [alsoLike, setAlsoLike] = useState(true);
   const { fingers } = note;
@@ -127,22 +132,21 @@ function FingerActions({ note, actions }: Pick<HandNoteProps, 'note' | 'actions'
   return (
     <>
       <div className="flex flex-wrap gap-1">
-        <ActionButton isMain onPress={() => decideOn(after, `fingers ${said(after)} taken`)}>
-          Take {said(after)}
+        <ActionButton isMain onPress={() => decideOn(after, w.notes.fingersTaken(said(after)))}>
+          {w.notes.take(said(after))}
         </ActionButton>
-        <ActionButton onPress={() => decideOn(before, `fingers ${said(before)} kept`)}>
-          Keep {said(before)}
+        <ActionButton onPress={() => decideOn(before, w.notes.fingersKept(said(before)))}>
+          {w.notes.keep(said(before))}
         </ActionButton>
         {others.map(({ finger, words }) => (
-          <ActionButton key={finger} onPress={() => decideOn([finger], `begun with ${finger}`)}>
-            Begin with {finger} ({words})
+          <ActionButton key={finger} onPress={() => decideOn([finger], w.notes.begunWith(finger))}>
+            {w.notes.beginWith(finger, words)}
           </ActionButton>
         ))}
       </div>
       {also.length > 0 ? (
         <Check isOn={alsoLike} onChange={setAlsoLike}>
-          also in {also.length === 1 ? 'bar' : 'bars'} {also.map(({ bar }) => bar).join(', ')}, where the same comes
-          again
+          {w.notes.alsoInWhereSameComes(also.length, also.map(({ bar }) => bar).join(', '))}
         </Check>
       ) : null}
       <ReachCheck reach={reach} onChange={setReach} />
@@ -159,13 +163,14 @@ function said(fingers: readonly (Finger | null)[]): string {
 }
 
 function PutAside({ onPut }: { readonly onPut: (reason: string, reach: Reach) => void }) {
+  const w = useWords();
   const [isOpen, setOpen] = useState(false);
   const [reason, setReason] = useState('');
   const [reach, setReach] = useState<Reach>('here');
   if (!isOpen) {
     return (
       <div>
-        <ActionButton onPress={() => setOpen(true)}>Set it aside …</ActionButton>
+        <ActionButton onPress={() => setOpen(true)}>{w.notes.setItAside}</ActionButton>
       </div>
     );
   }
@@ -173,20 +178,20 @@ function PutAside({ onPut }: { readonly onPut: (reason: string, reach: Reach) =>
     <form
       onSubmit={(event) => {
         event.preventDefault();
-        onPut(reason.trim() || 'no reason given', reach);
+        onPut(reason.trim() || w.notes.noReasonGiven, reach);
       }}
     >
       <div className="flex gap-1">
         <input
           className="input input-sm h-8 flex-1"
-          aria-label="Why it is set aside"
-          placeholder="why, e.g. she plays it so"
+          aria-label={w.notes.whyItIsSetAside}
+          placeholder={w.notes.whyEGShePlays}
           autoFocus
           value={reason}
           onChange={(event) => setReason(event.target.value)}
         />
         <button type="submit" className="btn btn-sm h-8">
-          Set aside
+          {w.shared.setAside}
         </button>
       </div>
       <ReachCheck reach={reach} onChange={setReach} />
@@ -195,9 +200,10 @@ function PutAside({ onPut }: { readonly onPut: (reason: string, reach: Reach) =>
 }
 
 function ReachCheck({ reach, onChange }: { readonly reach: Reach; readonly onChange: (reach: Reach) => void }) {
+  const w = useWords();
   return (
     <Check isOn={reach === 'everywhere'} onChange={(isOn) => onChange(isOn ? 'everywhere' : 'here')}>
-      in every key
+      {w.notes.inEveryKey}
     </Check>
   );
 }

@@ -2,7 +2,6 @@
 
 import Link from 'next/link';
 import { memo, useState } from 'react';
-import { KIND_NAMES, spanText } from '@/core/explain';
 import { SEVERITIES, type FlagKind, type Severity } from '@/core/flags';
 import type { BenchView, HandNoteView } from '@/core/views';
 import { groupBy } from '@/core/base';
@@ -10,6 +9,7 @@ import type { Hand } from '@/core/score';
 import type { PieceRecord, Settings } from '@/data';
 import { HandNote } from './hand-note';
 import type { DecisionActions } from './use-decide';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 interface HandNotesProps {
   readonly view: BenchView;
@@ -43,6 +43,7 @@ export const HandNotes = memo(function HandNotes({
   actions,
   onTakeUp,
 }: HandNotesProps) {
+  const w = useWords();
   const [filter, setFilter] = useState<Filter>(ALL);
   // What the file itself gives rise to each time it is read is told once.
   const remarks = [...new Set([...view.remarks, ...(aboutFile ?? [])].map(({ message }) => message))];
@@ -65,7 +66,7 @@ export const HandNotes = memo(function HandNotes({
   );
   const aside = view.handNotes.filter((note) => note.aside !== null);
   return (
-    <section aria-label="Hand notes" className="flex flex-col gap-2.5">
+    <section aria-label={w.bench.handNotes} className="flex flex-col gap-2.5">
       <div data-role="summary" className="flex flex-col gap-0.5">
         {view.summary.map((sentence) => (
           <p key={sentence}>{sentence}</p>
@@ -77,19 +78,19 @@ export const HandNotes = memo(function HandNotes({
         if (own.length === 0) return null;
         return (
           <div key={bar}>
-            <h3 className="mb-1 text-sm font-semibold">Bar {bar}</h3>
+            <h3 className="mb-1 text-sm font-semibold">{w.notes.barHeading(bar)}</h3>
             <ul className="flex flex-col gap-1.5">{own.map(item)}</ul>
           </div>
         );
       })}
       {standing.length > 0 && shown.length === 0 ? (
-        <p className="text-sm text-secondary">None of the {standing.length} hand notes is of this kind.</p>
+        <p className="text-sm text-secondary">{w.notes.noneOfHandNotesIs(standing.length)}</p>
       ) : null}
       <Decisions view={view} actions={actions} onTakeUp={onTakeUp} />
       {aside.length > 0 ? (
         <details className="text-sm">
           <summary className="min-h-8 cursor-pointer py-1 font-semibold" data-role="set-aside">
-            Set aside ({aside.length})
+            {w.notes.setAsideCount(aside.length)}
           </summary>
           <ul className="flex flex-col gap-1.5">{aside.map(item)}</ul>
         </details>
@@ -98,7 +99,7 @@ export const HandNotes = memo(function HandNotes({
       {remarks.length > 0 ? (
         <details className="text-sm" open={view.remarks.some(({ code }) => TOLD_AT_ONCE.includes(code))}>
           <summary className="min-h-8 cursor-pointer py-1 font-semibold" data-role="remarks">
-            About this version ({remarks.length})
+            {w.notes.aboutThisVersion(remarks.length)}
           </summary>
           <ul className="list-disc pl-5">
             {remarks.map((message) => (
@@ -108,9 +109,9 @@ export const HandNotes = memo(function HandNotes({
         </details>
       ) : null}
       <p className="text-xs text-secondary">
-        {settings.fingering === 'keep' ? 'Printed fingers are left as they are. ' : ''}
+        {settings.fingering === 'keep' ? w.notes.printedFingersAreLeftAs : ''}
         <Link href="/settings#hand" className="link inline-flex min-h-8 items-center">
-          How fingers are planned
+          {w.notes.howFingersArePlanned}
         </Link>
       </p>
     </section>
@@ -131,23 +132,23 @@ function passes(note: HandNoteView, { hand, severity, kind }: Filter): boolean {
   return (hand === null || note.hands.includes(hand)) && (severity === null || note.severity === severity) && isOfKind;
 }
 
-const HANDS: readonly Choice[] = [
-  ['right', 'right hand'],
-  ['left', 'left hand'],
+const hands = (w: Words): readonly Choice[] => [
+  ['right', w.shared.rightHand],
+  ['left', w.shared.leftHand],
 ];
-const SEVERITY_CHOICES: readonly Choice[] = [
-  ['must', 'must change'],
-  ['should', 'better otherwise'],
-  ['watch', 'to know'],
+const severityChoices = (w: Words): readonly Choice[] => [
+  ['must', w.notes.mustChange],
+  ['should', w.notes.betterOtherwise],
+  ['watch', w.notes.toKnow],
 ];
 
 type Choice = readonly [value: string, words: string];
 
-const EVERY: Readonly<Record<keyof Filter, string>> = {
-  hand: 'both hands',
-  severity: 'all weights',
-  kind: 'all kinds',
-};
+const every = (w: Words): Readonly<Record<keyof Filter, string>> => ({
+  hand: w.shared.bothHands,
+  severity: w.notes.allWeights,
+  kind: w.notes.allKinds,
+});
 
 function FilterBox({
   notes,
@@ -158,24 +159,25 @@ function FilterBox({
   readonly filter: Filter;
   readonly onChange: (filter: Filter) => void;
 }) {
-  const kinds = [...new Set(notes.map(({ kind }) => kind))].map((kind): Choice => [kind, KIND_NAMES[kind]]);
+  const w = useWords();
+  const kinds = [...new Set(notes.map(({ kind }) => kind))].map((kind): Choice => [kind, w.says.kindNames()[kind]]);
   const choices: Readonly<Record<keyof Filter, readonly Choice[]>> = {
-    hand: HANDS,
-    severity: SEVERITY_CHOICES,
-    kind: [['by-black-keys', 'because of black keys'], ...kinds],
+    hand: hands(w),
+    severity: severityChoices(w),
+    kind: [['by-black-keys', w.notes.becauseOfBlackKeys], ...kinds],
   };
   return (
-    <div role="group" aria-label="Which hand notes are shown" className="grid grid-cols-3 gap-1">
+    <div role="group" aria-label={w.notes.whichHandNotesAreShown} className="grid grid-cols-3 gap-1">
       {(Object.keys(choices) as (keyof Filter)[]).map((name) => (
         <select
           key={name}
-          aria-label={EVERY[name]}
+          aria-label={every(w)[name]}
           data-filter={name}
           className="select select-sm h-8 w-full px-2 text-sm"
           value={filter[name] ?? ''}
           onChange={(event) => onChange({ ...filter, [name]: event.target.value === '' ? null : event.target.value })}
         >
-          <option value="">{EVERY[name]}</option>
+          <option value="">{every(w)[name]}</option>
           {choices[name].map(([value, words]) => (
             <option key={value} value={value}>
               {words} ({notes.filter((note) => passes(note, { ...filter, [name]: value })).length})
@@ -189,18 +191,19 @@ function FilterBox({
 
 /** The fingers that the teacher decided on here, and where the plan would do otherwise. */
 function Decisions({ view, actions, onTakeUp }: Pick<HandNotesProps, 'view' | 'actions' | 'onTakeUp'>) {
+  const w = useWords();
   if (view.decisions.length === 0) return null;
   const ids = view.decisions.map(({ noteId }) => noteId);
   return (
     <div data-role="decided">
       <h3 className="mb-1 flex items-center justify-between text-sm font-semibold">
-        Decided by you ({view.decisions.length})
+        {w.notes.decidedByYou(view.decisions.length)}
         <button
           type="button"
           className="btn btn-ghost btn-sm h-8 font-normal"
-          onClick={() => actions.letGo(ids, 'all decided fingers given back')}
+          onClick={() => actions.letGo(ids, w.notes.allDecidedFingersGivenBack)}
         >
-          Give all back
+          {w.notes.giveAllBack}
         </button>
       </h3>
       <ul className="text-sm">
@@ -216,9 +219,9 @@ function Decisions({ view, actions, onTakeUp }: Pick<HandNotesProps, 'view' | 'a
             <button
               type="button"
               className="btn btn-ghost btn-sm h-8 font-normal"
-              onClick={() => actions.letGo([noteId], 'a decided finger given back')}
+              onClick={() => actions.letGo([noteId], w.notes.decidedFingerGivenBack)}
             >
-              Give back
+              {w.notes.giveBack}
             </button>
           </li>
         ))}
@@ -228,10 +231,11 @@ function Decisions({ view, actions, onTakeUp }: Pick<HandNotesProps, 'view' | 'a
 }
 
 function Positions({ view }: { readonly view: BenchView }) {
+  const w = useWords();
   if (view.positions.length === 0) return null;
   return (
     <details className="text-sm" open={view.handNotes.length < 4}>
-      <summary className="min-h-8 cursor-pointer py-1 font-semibold">Where the hands sit</summary>
+      <summary className="min-h-8 cursor-pointer py-1 font-semibold">{w.notes.whereHandsSit}</summary>
       {(['right', 'left'] as const).map((hand) => {
         const own = view.positions.filter((position) => position.hand === hand);
         if (own.length === 0) return null;
@@ -243,8 +247,8 @@ function Positions({ view }: { readonly view: BenchView }) {
                 <li key={position.noteIds[0]}>
                   {position.words}{' '}
                   <span className="text-xs text-secondary">
-                    {own.length === 1 ? 'throughout' : spanText(position.bars)}
-                    {position.source === '' ? '' : ` · fingers ${position.source}`}
+                    {own.length === 1 ? w.notes.throughout : w.says.spanText(position.bars)}
+                    {position.source === '' ? '' : w.notes.fingers(position.source)}
                   </span>
                 </li>
               ))}

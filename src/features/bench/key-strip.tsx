@@ -2,10 +2,11 @@
 
 import { Check } from 'lucide-react';
 import { memo, useEffect, useRef } from 'react';
-import { keyPrint, parseKey } from '@/core/pitch';
+import { parseKey } from '@/core/pitch';
 import type { Ladder, LadderKey, UnwritableKey } from '@/core/views';
 import { HandsGlyph } from '@/features/shared/hand-glyph';
 import { SeverityMark } from '@/features/shared/severity-mark';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface KeyStripProps {
   readonly ladder: Ladder;
@@ -21,6 +22,7 @@ export function keyName(key: Pick<LadderKey, 'tonic' | 'mode'>): string {
 /** All keys of the piece's mode in one row, each as the two hands that would play in it. One press moves the piece there. The row scrolls under the
  * finger, and the chosen key is always in sight. */
 export const KeyStrip = memo(function KeyStrip({ ladder, chosen, onChoose }: KeyStripProps) {
+  const w = useWords();
   const own = keyName(ladder.from);
   const row = useRef<HTMLDivElement>(null);
   useEffect(() => {
@@ -31,7 +33,7 @@ export const KeyStrip = memo(function KeyStrip({ ladder, chosen, onChoose }: Key
     <div
       ref={row}
       role="group"
-      aria-label="Move to another key"
+      aria-label={w.bench.moveToAnotherKey}
       className="flex shrink-0 gap-1 overflow-x-auto overscroll-x-contain px-4 pb-1.5 [scrollbar-width:thin] max-sm:px-2 print:hidden"
       data-role="key-strip"
     >
@@ -64,6 +66,7 @@ const SHAPE =
 
 /** A key in which the piece cannot be written: it stands in the strip with its reason, and cannot be pressed. */
 function UnwritableButton({ facts }: { readonly facts: UnwritableKey }) {
+  const w = useWords();
   const name = keyName(facts);
   const key = parseKey(name, 'major');
   return (
@@ -74,8 +77,8 @@ function UnwritableButton({ facts }: { readonly facts: UnwritableKey }) {
       title={facts.words}
       className={`${SHAPE} border-dashed border-base-300 text-secondary`}
     >
-      <span className="font-serif leading-tight font-semibold">{key ? keyPrint(key).split(' ')[0] : name}</span>
-      <span className="text-xs whitespace-nowrap">not written</span>
+      <span className="font-serif leading-tight font-semibold">{key ? w.says.key(key).split(' ')[0] : name}</span>
+      <span className="text-xs whitespace-nowrap">{w.bench.notWritten}</span>
     </button>
   );
 }
@@ -89,9 +92,10 @@ interface KeyButtonProps {
 
 /** Drawn again only when it is chosen or left: a press on one key must not wait for the fourteen others. */
 const KeyButton = memo(function KeyButton({ facts, isChosen, isOwn, onChoose }: KeyButtonProps) {
+  const w = useWords();
   const name = keyName(facts);
   const key = parseKey(name, 'major');
-  const words = key ? keyPrint(key) : name;
+  const words = key ? w.says.key(key) : name;
   const colours = isChosen
     ? 'border-primary bg-primary text-primary-content'
     : 'border-base-300 bg-base-100 hover:border-primary';
@@ -100,13 +104,13 @@ const KeyButton = memo(function KeyButton({ facts, isChosen, isOwn, onChoose }: 
       type="button"
       aria-pressed={isChosen}
       data-key={name}
-      title={facts.leaveOut ?? `${words}${isOwn ? ' (as written)' : ''}`}
+      title={facts.leaveOut ?? `${words}${isOwn ? w.bench.asWritten : ''}`}
       onClick={() => onChoose(name)}
       className={`${SHAPE} cursor-pointer gap-0.5 ${colours}`}
     >
       <span className="flex items-center gap-1.5 text-xs leading-none whitespace-nowrap">
         <span className="font-serif text-base leading-none font-semibold">{words.split(' ')[0]}</span>
-        {isOwn ? 'written' : null}
+        {isOwn ? w.bench.written : null}
         <Counts facts={facts} isChosen={isChosen} />
       </span>
       <HandsGlyph right={facts.blackFingers.right} left={facts.blackFingers.left} size={20} />
@@ -116,13 +120,14 @@ const KeyButton = memo(function KeyButton({ facts, isChosen, isOwn, onChoose }: 
 
 /** How many hand notes there are in a key, by weight. */
 function Counts({ facts, isChosen }: { readonly facts: LadderKey; readonly isChosen: boolean }) {
+  const w = useWords();
   const shown = (['must', 'should', 'watch'] as const).filter((severity) => facts.flags[severity] > 0);
-  if (facts.leaveOut) return <span>leave out</span>;
+  if (facts.leaveOut) return <span>{w.bench.leaveOut}</span>;
   if (shown.length === 0) {
     return (
-      <span title="Nothing that the hands must know">
+      <span title={w.bench.nothingThatHandsMustKnow}>
         <Check size={12} aria-hidden />
-        <span className="sr-only">no hand notes</span>
+        <span className="sr-only">{w.bench.noHandNotes}</span>
       </span>
     );
   }

@@ -8,10 +8,11 @@ import type { Screen } from '@/features/shared/use-screen';
 import { useFootRoom } from '@/features/shared/use-foot-room';
 import { pianoSounder } from '@/features/shared/sound/sounder';
 import { KeyboardMap, keyboardRange, type OldFinger } from '@/features/shared/keyboard-map';
-import { SEVERITY_WORDS } from './hand-note';
+import { severityWords } from './hand-note';
 import { PlayerBar, type PlayableBar } from './player-bar';
 import { soundingMoment } from './sounding-moment';
 import type { BenchPlayer } from './use-player';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 interface KeyboardDockProps {
   readonly view: BenchView;
@@ -27,6 +28,7 @@ interface KeyboardDockProps {
 
 /** The keyboard at the foot of the Bench: both hands at the selected moment, or at the one that sounds. It is seen whole, as a strip, or not at all. */
 export const KeyboardDock = memo(function KeyboardDock(props: KeyboardDockProps) {
+  const w = useWords();
   const { view, at, chosen, player, reachMm, size, screen, onSize, onWalk } = props;
   const foot = useRef<HTMLElement>(null);
   useFootRoom(foot);
@@ -45,7 +47,7 @@ export const KeyboardDock = memo(function KeyboardDock(props: KeyboardDockProps)
   return (
     <section
       ref={foot}
-      aria-label="Keyboard map"
+      aria-label={w.bench.keyboardMap}
       data-role="foot"
       data-size={size}
       className="relative z-20 flex shrink-0 flex-wrap items-center justify-between gap-x-4 gap-y-1 border-t border-base-300 bg-base-100 px-4 pt-2.5 pb-1.5 max-sm:px-2 lg:flex-nowrap print:hidden"
@@ -57,7 +59,7 @@ export const KeyboardDock = memo(function KeyboardDock(props: KeyboardDockProps)
         <MomentStep moment={moment} onWalk={onWalk} />
         {isFull || screen !== 'phone' ? <VersionChoice version={version} onShow={show} /> : null}
         {isFull && screen === 'wide' ? (
-          <p className="text-xs text-secondary">round: right · square: left · dashed: next</p>
+          <p className="text-xs text-secondary">{w.bench.roundRightSquareLeftDashed}</p>
         ) : null}
       </div>
       {size === 'away' ? null : (
@@ -81,30 +83,31 @@ export const KeyboardDock = memo(function KeyboardDock(props: KeyboardDockProps)
         screen={screen}
       />
       <p className="sr-only" aria-live="polite" data-role="said">
-        {moment && !player.isPlaying ? momentWords(moment, view.handNotes) : ''}
+        {moment && !player.isPlaying ? momentWords(w, moment, view.handNotes) : ''}
       </p>
     </section>
   );
 });
 
 function MomentStep({ moment, onWalk }: { readonly moment: Moment | null; readonly onWalk: (by: number) => void }) {
+  const w = useWords();
   return (
     <div className="flex items-center gap-1">
       <button
         type="button"
         className="btn btn-sm btn-square size-9 pointer-coarse:size-11"
-        aria-label="The moment before"
+        aria-label={w.bench.momentBeforeButton}
         onClick={() => onWalk(-1)}
       >
         <ChevronLeft size={18} aria-hidden />
       </button>
       <span className="min-w-24 flex-1 text-center whitespace-nowrap" data-role="moment">
-        {moment ? `bar ${moment.bar}, beat ${beatText(moment.beat)}` : ''}
+        {moment ? w.bench.barBeat(moment.bar, beatText(moment.beat)) : ''}
       </span>
       <button
         type="button"
         className="btn btn-sm btn-square size-9 pointer-coarse:size-11"
-        aria-label="The next moment"
+        aria-label={w.bench.nextMomentButton}
         onClick={() => onWalk(1)}
       >
         <ChevronRight size={18} aria-hidden />
@@ -119,8 +122,9 @@ interface VersionChoiceProps {
 }
 
 function VersionChoice({ version, onShow }: VersionChoiceProps) {
+  const w = useWords();
   return (
-    <div role="group" aria-label="Which version is seen and heard" className="join flex-1">
+    <div role="group" aria-label={w.bench.whichVersionIsSeenAnd} className="join flex-1">
       {(['before', 'after'] as const).map((which) => (
         <button
           key={which}
@@ -129,20 +133,25 @@ function VersionChoice({ version, onShow }: VersionChoiceProps) {
           className={`btn btn-sm join-item h-8 flex-1 font-normal pointer-coarse:h-11 ${version === which ? 'btn-neutral' : ''}`}
           onClick={() => onShow(which)}
         >
-          {which === 'before' ? 'Before' : 'After'}
+          {which === 'before' ? w.bench.before : w.bench.after}
         </button>
       ))}
     </div>
   );
 }
 
-const SIZE_WORDS: Readonly<Record<KeyboardSize, string>> = { full: 'whole', strip: 'as a strip', away: 'put away' };
+const sizeWords = (w: Words): Readonly<Record<KeyboardSize, string>> => ({
+  full: 'whole',
+  strip: w.bench.asStrip,
+  away: w.bench.keyboardPutAway,
+});
 
 /** So far a pull must go to count. Unit: px. */
 const PULL_PX = 20;
 
 /** The upper edge of the foot: pulled down it gets smaller, pulled up larger; a press goes on to the next size. */
 function SizePull({ size, onSize }: { readonly size: KeyboardSize; readonly onSize: (size: KeyboardSize) => void }) {
+  const w = useWords();
   const from = useRef<number | null>(null);
   const release = (event: PointerEvent<HTMLButtonElement>): void => {
     const pulled = from.current === null ? 0 : event.clientY - from.current;
@@ -154,8 +163,8 @@ function SizePull({ size, onSize }: { readonly size: KeyboardSize; readonly onSi
     <button
       type="button"
       data-role="pull"
-      aria-label={`The keyboard is ${SIZE_WORDS[size]}: another size`}
-      title="Pull or press for another size of the keyboard (k)"
+      aria-label={w.bench.keyboardIsAnotherSize(sizeWords(w)[size])}
+      title={w.bench.pullOrPressForAnother}
       className="absolute -top-4 left-1/2 flex h-8 w-20 -translate-x-1/2 cursor-row-resize touch-none items-center justify-center"
       onPointerDown={(event) => {
         from.current = event.clientY;
@@ -217,13 +226,11 @@ function oldFingers(chosen: HandNoteView | null, moment: Moment | null): readonl
 }
 
 /** The selected place for a screen reader: bar, beat, notes, fingers and hand notes. */
-function momentWords({ bar, beat, keys }: Moment, notes: readonly HandNoteView[]): string {
+function momentWords(w: Words, { bar, beat, keys }: Moment, notes: readonly HandNoteView[]): string {
   const struck = keys.filter(({ isStruck }) => isStruck);
-  const played = struck.map(
-    ({ name, hand, finger }) => `${name} ${hand} hand${finger === null ? '' : ` finger ${finger}`}`,
-  );
+  const played = struck.map(({ name, hand, finger }) => w.bench.keyDown(name, hand, finger));
   const told = notes
     .filter(({ aside, noteIds }) => aside === null && struck.some(({ noteId }) => noteIds.includes(noteId)))
-    .map(({ title, severity }) => `${SEVERITY_WORDS[severity]}: ${title}`);
-  return [`Bar ${bar}, beat ${beatText(beat)}: ${played.join(', ')}`, ...told].join('. ');
+    .map(({ title, severity }) => `${severityWords(w)[severity]}: ${title}`);
+  return [w.bench.keysDownAt(bar, beatText(beat), played.join(', ')), ...told].join('. ');
 }

@@ -1,6 +1,7 @@
 'use client';
 
 import type { Progress } from './use-ladder';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface KeysOnTheWayProps {
   readonly progress: Progress;
@@ -10,19 +11,20 @@ interface KeysOnTheWayProps {
 
 /** Stands where the key strip will be: how many keys are worked out, and a way to stop. */
 export function KeysOnTheWay({ progress, onStop, onGoOn }: KeysOnTheWayProps) {
+  const w = useWords();
   return (
     <div
       className="mx-4 mb-1.5 flex h-12 shrink-0 items-center gap-3 rounded-box border border-base-300 px-4"
       role="status"
     >
-      <progress className="progress w-40" value={progress.done} max={progress.of} aria-label="Keys worked out" />
+      <progress className="progress w-40" value={progress.done} max={progress.of} aria-label={w.bench.keysWorkedOut} />
       <span>
         {progress.isStopped
-          ? `Stopped after ${progress.done} of ${progress.of} keys.`
-          : `Trying the hands in all keys: ${progress.done} of ${progress.of}`}
+          ? w.bench.stoppedAfterOfKeys(progress.done, progress.of)
+          : w.bench.tryingHandsInAllKeys(progress.done, progress.of)}
       </span>
       <button type="button" className="btn btn-sm h-9" onClick={progress.isStopped ? onGoOn : onStop}>
-        {progress.isStopped ? 'Try them all' : 'Stop'}
+        {progress.isStopped ? w.bench.tryThemAll : w.shared.stop}
       </button>
     </div>
   );

@@ -1,12 +1,12 @@
 'use client';
 
 import { useState } from 'react';
-import { MARK_NAMES } from '@/core/explain';
 import type { BenchView, NotesOfKindView } from '@/core/views';
 import { MARK_KINDS, type MarkKind } from '@/core/annotate';
 import { ChevronDown } from 'lucide-react';
 import { FoldOut } from '@/features/shared/fold-out';
 import type { DecisionActions } from './use-decide';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 interface MarkEveryProps {
   readonly view: BenchView;
@@ -14,17 +14,18 @@ interface MarkEveryProps {
   readonly actions: DecisionActions;
 }
 
-const GROUPS: readonly (readonly [NotesOfKindView['by'], string])[] = [
-  ['letter', 'letters'],
-  ['pitch', 'keys'],
-  ['finger', 'fingers'],
-  ['interval', 'reached by'],
-  ['black', 'black keys'],
-  ['guide', 'guide notes'],
+const groups = (w: Words): readonly (readonly [NotesOfKindView['by'], string])[] => [
+  ['letter', w.notes.byLetters],
+  ['pitch', w.notes.byKeys],
+  ['finger', w.notes.byFingers],
+  ['interval', w.notes.reachedBy],
+  ['black', w.notes.blackKeys],
+  ['guide', w.notes.guideNotes],
 ];
 
 /** Finds and counts every note of a kind, and marks them all: every F♯, every finger 4, every skip. */
 export function MarkEvery({ view, marks, actions }: MarkEveryProps) {
+  const w = useWords();
   const [at, setAt] = useState(0);
   const [kind, setKind] = useState<MarkKind>('ring');
   const find = view.notesOfKind[at] ?? view.notesOfKind[0];
@@ -34,7 +35,7 @@ export function MarkEvery({ view, marks, actions }: MarkEveryProps) {
     <FoldOut
       summary={
         <>
-          Ring every …{marks.length > 0 ? ` (${marks.length})` : ''} <ChevronDown size={16} aria-hidden />
+          {w.notes.ringEveryCount(marks.length)} <ChevronDown size={16} aria-hidden />
         </>
       }
       className="btn btn-sm h-9 px-2.5 font-normal whitespace-nowrap"
@@ -44,14 +45,14 @@ export function MarkEvery({ view, marks, actions }: MarkEveryProps) {
     >
       <div className="flex flex-col gap-2 p-3">
         <label className="flex items-center justify-between gap-2">
-          every
+          {w.notes.every}
           <select
             className="select select-sm h-9 w-52"
             data-role="find"
             value={at}
             onChange={(event) => setAt(event.target.selectedIndex)}
           >
-            {GROUPS.map(([by, words]) => (
+            {groups(w).map(([by, words]) => (
               <optgroup key={by} label={words}>
                 {view.notesOfKind.map((one, i) =>
                   one.by === by ? (
@@ -65,7 +66,7 @@ export function MarkEvery({ view, marks, actions }: MarkEveryProps) {
           </select>
         </label>
         <label className="flex items-center justify-between gap-2">
-          gets a
+          {w.notes.gets}
           <select
             className="select select-sm h-9 w-52"
             data-role="mark-kind"
@@ -74,7 +75,7 @@ export function MarkEvery({ view, marks, actions }: MarkEveryProps) {
           >
             {MARK_KINDS.filter((one) => one !== 'words').map((one) => (
               <option key={one} value={one}>
-                {MARK_NAMES[one]}
+                {w.says.markNames[one]}
               </option>
             ))}
           </select>
@@ -83,9 +84,9 @@ export function MarkEvery({ view, marks, actions }: MarkEveryProps) {
           <button
             type="button"
             className="btn btn-primary btn-sm h-9"
-            onClick={() => actions.mark(kind, find.noteIds, '', `every ${find.words} marked`)}
+            onClick={() => actions.mark(kind, find.noteIds, '', w.bench.everyMarked(find.words))}
           >
-            {areMarked ? `Rub out all ${find.noteIds.length}` : `Mark all ${find.noteIds.length}`}
+            {areMarked ? w.notes.rubOutAll(find.noteIds.length) : w.notes.markAll(find.noteIds.length)}
           </button>
         ) : null}
       </div>

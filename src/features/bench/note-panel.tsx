@@ -1,7 +1,6 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { MARK_NAMES } from '@/core/explain';
 import type { BenchView, Moment } from '@/core/views';
 import type { MarkKind } from '@/core/annotate';
 import type { Finger } from '@/core/score';
@@ -9,6 +8,7 @@ import { useAnswer } from '@/features/shared/use-answer';
 import { coreWorker } from '@/workers/client';
 import type { BenchAnswers } from './use-bench';
 import type { DecisionActions, Reach } from './use-decide';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface NotePanelProps {
   readonly view: BenchView;
@@ -25,17 +25,18 @@ const OWN_MARKS: readonly MarkKind[] = ['ring', 'guide', 'reminder', 'interval']
 
 /** The note that is taken up: another finger, another spelling, a mark for the pupil. */
 export function NotePanel({ view, moment, noteId, answers, marks, actions, onTakeUp, onRespell }: NotePanelProps) {
+  const w = useWords();
   const struck = moment?.keys.filter(({ isStruck }) => isStruck) ?? [];
   const note = struck.find((key) => key.noteId === noteId) ?? struck[0];
-  if (!moment || !note) return <p className="text-secondary">Press a note, or go to one with ← and →.</p>;
+  if (!moment || !note) return <p className="text-secondary">{w.notes.pressNoteOrGoTo}</p>;
   return (
     <section
-      aria-label="The note that is taken up"
+      aria-label={w.notes.noteThatIsTakenUp}
       className="flex flex-col gap-3"
       data-role="note-panel"
       data-note={note.noteId}
     >
-      <div className="flex flex-wrap gap-1" role="group" aria-label="Notes struck now">
+      <div className="flex flex-wrap gap-1" role="group" aria-label={w.notes.notesStruckNow}>
         {struck.map((key) => (
           <button
             key={key.noteId}
@@ -49,8 +50,8 @@ export function NotePanel({ view, moment, noteId, answers, marks, actions, onTak
         ))}
       </div>
       <p>
-        <strong>{note.name}</strong>, {note.hand} hand, bar {moment.bar}, beat {moment.beat}
-        {note.finger === null ? '' : `, finger ${note.finger}`}
+        <strong>{note.name}</strong>
+        {w.notes.handBarBeat(note.hand, moment.bar, moment.beat, note.finger)}
       </p>
       <FingerRow
         key={`${note.noteId}/${view.toText}`}
@@ -62,13 +63,13 @@ export function NotePanel({ view, moment, noteId, answers, marks, actions, onTak
       />
       {note.otherName !== null ? (
         <div>
-          <h3 className="mb-1 text-sm font-semibold">Spelling</h3>
+          <h3 className="mb-1 text-sm font-semibold">{w.shared.spelling}</h3>
           <button
             type="button"
             className="btn btn-sm h-8 font-normal"
             onClick={() => onRespell(note.noteId, note.name, note.otherName ?? '')}
           >
-            write as {note.otherName}
+            {w.notes.writeAs(note.otherName)}
           </button>
         </div>
       ) : null}
@@ -84,17 +85,18 @@ interface FingerRowProps extends Pick<NotePanelProps, 'view' | 'answers' | 'acti
 
 /** All five fingers, each with how much harder it would be. */
 function FingerRow({ view, noteId, name, answers, actions }: FingerRowProps) {
+  const w = useWords();
   const [reach, setReach] = useState<Reach>('here');
   const { source, options } = answers;
   const ask = useMemo(() => () => coreWorker().choices(source, options, noteId), [source, options, noteId]);
   const choices = useAnswer(noteId, ask).value ?? [];
   const isDecided = view.decisions.some((decision) => decision.noteId === noteId);
   const take = (finger: Finger): void =>
-    actions.fingers([{ note: noteId, finger }], reach, `finger ${finger} on ${name}`);
+    actions.fingers([{ note: noteId, finger }], reach, w.notes.fingerAt(finger, name));
   return (
     <div>
-      <h3 className="mb-1 text-sm font-semibold">Finger</h3>
-      <div className="grid grid-cols-5 gap-1" role="group" aria-label="Fingers that this note could have">
+      <h3 className="mb-1 text-sm font-semibold">{w.notes.finger}</h3>
+      <div className="grid grid-cols-5 gap-1" role="group" aria-label={w.notes.fingersThatThisNoteCould}>
         {choices.map(({ finger, price, words, isNow }) => (
           <button
             key={finger}
@@ -107,7 +109,7 @@ function FingerRow({ view, noteId, name, answers, actions }: FingerRowProps) {
             onClick={() => take(finger)}
           >
             <span className="text-base font-bold">{finger}</span>
-            <span className="text-xs leading-tight">{isNow ? 'now' : words}</span>
+            <span className="text-xs leading-tight">{isNow ? w.notes.now : words}</span>
           </button>
         ))}
       </div>
@@ -119,15 +121,15 @@ function FingerRow({ view, noteId, name, answers, actions }: FingerRowProps) {
             checked={reach === 'everywhere'}
             onChange={(event) => setReach(event.target.checked ? 'everywhere' : 'here')}
           />
-          in every key
+          {w.notes.inEveryKey}
         </label>
         {isDecided ? (
           <button
             type="button"
             className="btn btn-sm h-8 font-normal"
-            onClick={() => actions.letGo([noteId], `finger on ${name} given back`)}
+            onClick={() => actions.letGo([noteId], w.shared.fingerOnGivenBack(name))}
           >
-            Give it back to the plan
+            {w.notes.giveItBackToPlan}
           </button>
         ) : null}
       </div>
@@ -141,12 +143,13 @@ interface MarkRowProps extends Pick<NotePanelProps, 'marks' | 'actions'> {
 }
 
 function MarkRow({ noteId, name, marks, actions }: MarkRowProps) {
+  const w = useWords();
   const [text, setText] = useState('');
   const own = marks.filter(({ note }) => note === noteId);
   const words = own.filter(({ kind }) => kind === 'words');
   return (
     <div>
-      <h3 className="mb-1 text-sm font-semibold">For the pupil</h3>
+      <h3 className="mb-1 text-sm font-semibold">{w.notes.forThePupil}</h3>
       <div className="flex flex-wrap gap-1">
         {OWN_MARKS.map((kind) => {
           const isOn = own.some((mark) => mark.kind === kind);
@@ -157,9 +160,9 @@ function MarkRow({ noteId, name, marks, actions }: MarkRowProps) {
               aria-pressed={isOn}
               data-mark={kind}
               className={`btn btn-sm h-8 px-2.5 font-normal ${isOn ? 'btn-neutral' : ''}`}
-              onClick={() => actions.mark(kind, [noteId], '', `${MARK_NAMES[kind]} at ${name}`)}
+              onClick={() => actions.mark(kind, [noteId], '', w.notes.markAt(w.says.markNames[kind], name))}
             >
-              {MARK_NAMES[kind]}
+              {w.says.markNames[kind]}
             </button>
           );
         })}
@@ -168,20 +171,20 @@ function MarkRow({ noteId, name, marks, actions }: MarkRowProps) {
         className="mt-1 flex gap-1"
         onSubmit={(event) => {
           event.preventDefault();
-          if (text.trim() !== '') actions.mark('words', [noteId], text.trim(), `“${text.trim()}” at ${name}`);
+          if (text.trim() !== '') actions.mark('words', [noteId], text.trim(), w.notes.wordsAt(text.trim(), name));
           setText('');
         }}
       >
         <input
           className="input input-sm h-8 flex-1"
-          aria-label="Words over the note"
-          placeholder="words over the note"
+          aria-label={w.shared.wordsOverNote}
+          placeholder={w.shared.wordsOverNoteKey}
           maxLength={40}
           value={text}
           onChange={(event) => setText(event.target.value)}
         />
         <button type="submit" className="btn btn-sm h-8">
-          Write
+          {w.notes.write}
         </button>
       </form>
       {words.map((mark) => (
@@ -189,9 +192,9 @@ function MarkRow({ noteId, name, marks, actions }: MarkRowProps) {
           key={mark.text}
           type="button"
           className="btn btn-ghost btn-sm h-8 font-normal"
-          onClick={() => actions.mark('words', [noteId], mark.text, `“${mark.text}” rubbed out`)}
+          onClick={() => actions.mark('words', [noteId], mark.text, w.notes.rubbedOut(mark.text))}
         >
-          Rub out “{mark.text}”
+          {w.notes.rubOut(mark.text)}
         </button>
       ))}
     </div>

@@ -1,7 +1,8 @@
 'use client';
 
-import { keyOfSignature, keyPrint, keyText, type Key, type Mode } from '@/core/pitch';
+import { keyOfSignature, keyText, type Key, type Mode } from '@/core/pitch';
 import { change, type PieceRecord } from '@/data';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface OwnKeyProps {
   readonly piece: PieceRecord;
@@ -16,6 +17,7 @@ const MODES: readonly Mode[] = ['major', 'minor', 'dorian', 'mixolydian', 'phryg
 /** The piece's own key, which the teacher can overrule: one signature stands for two keys, and for a church
  * mode now and then. */
 export function OwnKey({ piece, current, fifths, onChanged }: OwnKeyProps) {
+  const w = useWords();
   const keys = MODES.flatMap((mode): readonly Key[] => {
     const key = keyOfSignature(fifths, mode);
     return key.ok ? [key.value] : [];
@@ -23,12 +25,12 @@ export function OwnKey({ piece, current, fifths, onChanged }: OwnKeyProps) {
   const overrule = (chosen: Key): void => {
     void change(
       { kind: 'piece.own-key', id: piece.id, ownKey: keyText(chosen) },
-      `the piece is in ${keyPrint(chosen)}`,
+      w.bench.pieceIsIn(w.says.key(chosen)),
     ).then(onChanged);
   };
   return (
     <select
-      aria-label="The piece is written in"
+      aria-label={w.bench.pieceIsWrittenIn}
       data-role="own-key"
       className="select select-ghost select-sm h-9 w-24 pr-5 pl-1.5 font-semibold text-base-content"
       value={current}
@@ -39,7 +41,7 @@ export function OwnKey({ piece, current, fifths, onChanged }: OwnKeyProps) {
     >
       {keys.map((key) => (
         <option key={keyText(key)} value={keyText(key)}>
-          {keyPrint(key)}
+          {w.says.key(key)}
         </option>
       ))}
     </select>

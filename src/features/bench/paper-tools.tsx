@@ -2,20 +2,20 @@
 
 import { memo } from 'react';
 import { ChevronDown, ZoomIn, ZoomOut } from 'lucide-react';
-import { LABEL_NAMES } from '@/core/explain';
 import { LABEL_KINDS, type LabelKind } from '@/core/annotate';
 import { change, type Desk } from '@/data';
 import { FoldOut } from '@/features/shared/fold-out';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** What is on the paper: both versions, the new one alone, or fingers without a staff. */
 export const PAPER_VIEWS = ['both', 'after', 'fingers'] as const;
 export type PaperView = (typeof PAPER_VIEWS)[number];
 
-const VIEW_NAMES: Readonly<Record<PaperView, string>> = {
-  both: 'Before and after',
-  after: 'After alone',
-  fingers: 'Finger numbers',
-};
+const viewNames = (w: Words): Readonly<Record<PaperView, string>> => ({
+  both: w.shared.beforeAndAfter,
+  after: w.bench.afterAlone,
+  fingers: w.shared.fingerNumbers,
+});
 
 export const ZOOMS = [80, 100, 125, 150, 200] as const;
 
@@ -35,9 +35,10 @@ interface PaperToolsProps {
 
 /** What is shown on the paper, and how large. */
 export const PaperTools = memo(function PaperTools({ view, desk, zoom, onView }: PaperToolsProps) {
+  const w = useWords();
   return (
     <>
-      <div role="group" aria-label="What is shown" className="join shrink-0">
+      <div role="group" aria-label={w.shared.whatIsShown} className="join shrink-0">
         {PAPER_VIEWS.map((one) => (
           <button
             key={one}
@@ -47,7 +48,7 @@ export const PaperTools = memo(function PaperTools({ view, desk, zoom, onView }:
             className={`btn btn-sm join-item h-9 px-2.5 font-normal whitespace-nowrap ${view === one ? 'btn-neutral' : ''}`}
             onClick={() => onView(one)}
           >
-            {VIEW_NAMES[one]}
+            {viewNames(w)[one]}
           </button>
         ))}
       </div>
@@ -56,7 +57,7 @@ export const PaperTools = memo(function PaperTools({ view, desk, zoom, onView }:
         <button
           type="button"
           className="btn btn-ghost btn-sm btn-square size-9"
-          aria-label="Smaller"
+          aria-label={w.shared.smallerButton}
           disabled={zoom <= ZOOMS[0]}
           onClick={() => setZoom(zoomBy(zoom, -1))}
         >
@@ -68,7 +69,7 @@ export const PaperTools = memo(function PaperTools({ view, desk, zoom, onView }:
         <button
           type="button"
           className="btn btn-ghost btn-sm btn-square size-9"
-          aria-label="Larger"
+          aria-label={w.shared.largerButton}
           disabled={zoom >= 200}
           onClick={() => setZoom(zoomBy(zoom, 1))}
         >
@@ -78,11 +79,11 @@ export const PaperTools = memo(function PaperTools({ view, desk, zoom, onView }:
           type="button"
           aria-pressed={desk.sizing === 'fit'}
           className={`btn btn-sm h-9 px-2.5 font-normal ${desk.sizing === 'fit' ? 'btn-neutral' : ''}`}
-          title="As large as one whole pair of systems allows"
+          title={w.bench.asLargeAsOneWholePair}
           data-role="fit"
           onClick={() => leave({ sizing: 'fit' })}
         >
-          Fit
+          {w.bench.fit}
         </button>
       </div>
     </>
@@ -108,12 +109,12 @@ export function withLabel(labels: readonly LabelKind[], kind: LabelKind): readon
 }
 
 function UnderNotes({ desk }: { readonly desk: Desk }) {
+  const w = useWords();
   return (
     <FoldOut
       summary={
         <>
-          Under the notes{desk.labels.length > 0 ? ` (${desk.labels.length})` : ''}{' '}
-          <ChevronDown size={16} aria-hidden />
+          {w.bench.underNotes(desk.labels.length)} <ChevronDown size={16} aria-hidden />
         </>
       }
       className="btn btn-sm h-9 px-2.5 font-normal whitespace-nowrap"
@@ -129,7 +130,7 @@ function UnderNotes({ desk }: { readonly desk: Desk }) {
             checked={desk.tracks === 'shown'}
             onChange={(event) => leave({ tracks: event.target.checked ? 'shown' : 'hidden' })}
           />
-          where the hands sit (hand track)
+          {w.bench.whereHandsSitHandTrack}
         </label>
         {LABEL_KINDS.map((kind) => (
           <label key={kind} className="flex min-h-8 cursor-pointer items-center gap-2">
@@ -140,7 +141,7 @@ function UnderNotes({ desk }: { readonly desk: Desk }) {
               checked={desk.labels.includes(kind)}
               onChange={() => leave({ labels: [...withLabel(desk.labels, kind)] })}
             />
-            {LABEL_NAMES[kind]}
+            {w.says.labelNames[kind]}
           </label>
         ))}
       </div>

@@ -8,6 +8,7 @@ import { HandTracks } from '@/features/shared/hand-track';
 import { NoteMarks } from './note-marks';
 import type { PaperMark } from './paper-mark';
 import type { PaperPage } from './use-paper-page';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface PaperProps {
   readonly view: BenchView;
@@ -41,6 +42,7 @@ export const Paper = memo(function Paper({
   onNote,
   onEngraved,
 }: PaperProps) {
+  const w = useWords();
   const pointed = useMemo(() => bothIds(flag?.noteIds ?? []), [flag]);
   const nowIds = useMemo(() => bothIds(now), [now]);
   const signed = useMemo(
@@ -72,7 +74,7 @@ export const Paper = memo(function Paper({
     <EngravedPage
       page={view.page}
       layout={layout}
-      label={`${view.title}, ${view.from} above ${view.to}, ${view.bars} bars`}
+      label={w.bench.aboveBars(view.title, view.from, view.to, view.bars)}
       pointed={pointed}
       now={nowIds}
       taken={taken}

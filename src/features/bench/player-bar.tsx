@@ -6,6 +6,7 @@ import type { Hand } from '@/core/score';
 import type { Screen } from '@/features/shared/use-screen';
 import { pianoSounder } from '@/features/shared/sound/sounder';
 import { FASTEST_PER_CENT, SLOWEST_PER_CENT, type BenchPlayer } from './use-player';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface PlayerBarProps {
   readonly player: BenchPlayer;
@@ -28,10 +29,11 @@ const LOUDNESS_WORDS: Readonly<Record<Loudness, string>> = { on: 'heard', soft: 
 /** Hearing the piece: from the selected bar, round some bars, each hand softer or silent, slower without another pitch. In one row there are only
  * the buttons, and the tempo where there is room for it. */
 export function PlayerBar({ player, barIndex, bars, rows, screen }: PlayerBarProps) {
+  const w = useWords();
   const isFull = rows === 'all';
   return (
     <section
-      aria-label="Hearing it"
+      aria-label={w.bench.hearingIt}
       className={`flex shrink-0 gap-1 text-sm ${isFull && screen === 'wide' ? 'w-72 flex-col' : 'flex-wrap items-center gap-x-3'} ${isFull && screen !== 'wide' ? 'w-full' : ''}`}
       data-role="player"
       data-playing={player.isPlaying}
@@ -48,6 +50,7 @@ export function PlayerBar({ player, barIndex, bars, rows, screen }: PlayerBarPro
 type PlayButtonsProps = Pick<PlayerBarProps, 'player' | 'barIndex' | 'bars'> & { readonly isShort: boolean };
 
 function PlayButtons({ player, barIndex, bars, isShort }: PlayButtonsProps) {
+  const w = useWords();
   const { listening, change, isPlaying } = player;
   const { listen, countsIn, loop } = listening;
   return (
@@ -58,13 +61,13 @@ function PlayButtons({ player, barIndex, bars, isShort }: PlayButtonsProps) {
         onClick={() => (isPlaying ? player.stop() : player.play(barIndex))}
       >
         {isPlaying ? <Square size={16} aria-hidden /> : <Play size={16} aria-hidden />}{' '}
-        {isPlaying ? 'Stop' : player.is === 'getting-ready' ? '…' : 'Play'}
+        {isPlaying ? w.shared.stop : player.is === 'getting-ready' ? '…' : w.shared.play}
       </button>
       <button
         type="button"
         aria-pressed={loop !== null}
-        title="Go round"
-        aria-label="Go round the bars"
+        title={w.bench.goRound}
+        aria-label={w.bench.goRoundBars}
         className={`btn btn-sm btn-square size-9 pointer-coarse:size-11 ${loop ? 'btn-neutral' : ''}`}
         onClick={() => change({ loop: loop ? null : [barIndex, barIndex] })}
       >
@@ -75,19 +78,19 @@ function PlayButtons({ player, barIndex, bars, isShort }: PlayButtonsProps) {
         <button
           type="button"
           aria-pressed={countsIn === 'bar'}
-          title="One bar of count-in"
+          title={w.bench.oneBarOfCountIn}
           className={`btn btn-sm h-9 px-2 font-normal pointer-coarse:h-11 ${countsIn === 'bar' ? 'btn-neutral' : ''}`}
           onClick={() => change({ countsIn: countsIn === 'bar' ? 'at-once' : 'bar' })}
         >
-          count in
+          {w.bench.countIn}
         </button>
       )}
       {isShort ? null : (
         <button
           type="button"
           aria-pressed={listen.clicks === 'all'}
-          title="Metronome"
-          aria-label="Metronome"
+          title={w.bench.metronome}
+          aria-label={w.bench.metronome}
           className={`btn btn-sm btn-square size-9 pointer-coarse:size-11 ${listen.clicks === 'all' ? 'btn-neutral' : ''}`}
           onClick={() => change({ listen: { ...listen, clicks: listen.clicks === 'all' ? 'none' : 'all' } })}
         >
@@ -98,7 +101,7 @@ function PlayButtons({ player, barIndex, bars, isShort }: PlayButtonsProps) {
         className={`text-right whitespace-nowrap text-secondary ${isShort ? '' : 'min-w-10'}`}
         data-role="playing-bar"
       >
-        {isPlaying && player.bar !== null ? `bar ${player.bar}` : ''}
+        {isPlaying && player.bar !== null ? w.bench.bar(player.bar) : ''}
       </span>
     </div>
   );
@@ -109,16 +112,17 @@ interface LoopChoiceProps extends Pick<PlayerBarProps, 'player' | 'bars'> {
 }
 
 function LoopChoice({ player, loop: [from, to], bars }: LoopChoiceProps) {
+  const w = useWords();
   return (
     <>
       <BarChoice
-        label="From bar"
+        label={w.bench.fromBar}
         bars={bars}
         value={from}
         onChange={(index) => player.change({ loop: [index, Math.max(index, to)] })}
       />
       <BarChoice
-        label="To bar"
+        label={w.bench.toBar}
         bars={bars}
         value={to}
         onChange={(index) => player.change({ loop: [Math.min(from, index), index] })}
@@ -128,12 +132,13 @@ function LoopChoice({ player, loop: [from, to], bars }: LoopChoiceProps) {
 }
 
 function Tempo({ player: { listening, change } }: Pick<PlayerBarProps, 'player'>) {
+  const w = useWords();
   return (
     <label className="flex min-h-8 min-w-36 flex-auto items-center gap-2">
       <input
         type="range"
         className="min-w-0 flex-1 accent-[var(--color-primary)]"
-        aria-label="Tempo in per cent"
+        aria-label={w.bench.tempoInPerCent}
         min={SLOWEST_PER_CENT}
         max={FASTEST_PER_CENT}
         step={5}
@@ -177,11 +182,12 @@ function HandLoudness({
   readonly value: Loudness;
   readonly onChange: (value: Loudness) => void;
 }) {
+  const w = useWords();
   return (
     <button
       type="button"
       data-loudness={hand}
-      title={`The ${hand} hand: heard, softly, silent`}
+      title={w.bench.handHeardSoftlySilent(hand)}
       className={`btn btn-sm h-8 flex-1 px-1 pointer-coarse:h-11 font-normal ${value === 'off' ? 'text-secondary line-through' : ''}`}
       onClick={() => onChange(LOUDNESSES[(LOUDNESSES.indexOf(value) + 1) % LOUDNESSES.length] ?? 'on')}
     >

@@ -6,6 +6,7 @@ import type { PupilRecord, Settings } from '@/data';
 import { choosePupil } from '@/features/shared/choose-pupil';
 import { PupilSelect } from '@/features/shared/pupil-select';
 import { PupilForm } from './pupil-form';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface PupilChoiceProps {
   readonly pupils: readonly PupilRecord[];
@@ -15,6 +16,7 @@ interface PupilChoiceProps {
 
 /** For whom the piece is moved. The plan follows at once. */
 export const PupilChoice = memo(function PupilChoice({ pupils, chosen, settings }: PupilChoiceProps) {
+  const w = useWords();
   const [edited, setEdited] = useState<PupilRecord | 'new' | null>(null);
   const select = useRef<HTMLSelectElement>(null);
   const close = (kept: PupilRecord | null): void => {
@@ -36,8 +38,8 @@ export const PupilChoice = memo(function PupilChoice({ pupils, chosen, settings 
         <button
           type="button"
           className="btn btn-ghost btn-sm btn-square size-9"
-          aria-label={`Change ${chosen.name}`}
-          title={`Change ${chosen.name}`}
+          aria-label={w.pupils.change(chosen.name)}
+          title={w.pupils.change(chosen.name)}
           onClick={() => setEdited(chosen)}
         >
           <UserPen size={18} aria-hidden />
@@ -46,8 +48,8 @@ export const PupilChoice = memo(function PupilChoice({ pupils, chosen, settings 
       <button
         type="button"
         className="btn btn-ghost btn-sm btn-square size-9"
-        aria-label="New pupil"
-        title="New pupil"
+        aria-label={w.pupils.newPupil}
+        title={w.pupils.newPupil}
         onClick={() => setEdited('new')}
       >
         <UserPlus size={18} aria-hidden />

@@ -3,28 +3,31 @@
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useEffect, useRef, type ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
-import { array, mixed, number, object, string, type InferType } from 'yup';
-import { fifteenKeys, keyPrint, keyText } from '@/core/pitch';
+import { array, mixed, object, string, type InferType } from 'yup';
+import { fifteenKeys, keyText } from '@/core/pitch';
 import { GREATEST_SPAN_MM, LEAST_SPAN_MM, ROUGH_SPANS } from '@/core/keyboard';
 import { change, type PupilRecord, type Settings } from '@/data';
+import { reachTyped } from '@/features/shared/reach-typed';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
-const spanTrouble = `A reach is a whole number of millimetres from ${LEAST_SPAN_MM} to ${GREATEST_SPAN_MM}.`;
-
-const formSchema = object({
-  name: string().trim().required('Give the pupil a name.').max(60, 'A name has at most 60 letters.'),
-  level: mixed<PupilRecord['level']>().oneOf(['1', '2', '3', '4']).required(),
-  spanMm: number()
-    .typeError(spanTrouble)
-    .integer(spanTrouble)
-    .min(LEAST_SPAN_MM, spanTrouble)
-    .max(GREATEST_SPAN_MM, spanTrouble)
-    .required(spanTrouble),
-  outer: mixed<PupilRecord['outer']>().oneOf(['allow', 'avoid']).required(),
-  inner: mixed<PupilRecord['inner']>().oneOf(['interval', 'black']).required(),
-  repeat: mixed<PupilRecord['repeat']>().oneOf(['keep', 'change']).required(),
-  keysKnown: array(string().required()).required(),
-});
-type FormValues = InferType<typeof formSchema>;
+const formSchema = (w: Words) =>
+  object({
+    name: string().trim().required(w.pupils.givePupilName).max(60, w.pupils.nameHasAtMost60),
+    level: mixed<PupilRecord['level']>().oneOf(['1', '2', '3', '4']).required(),
+    /** As it is typed, in the teacher's unit. */
+    reach: string()
+      .test(
+        'reach',
+        w.pupils.reachFromTo(LEAST_SPAN_MM, GREATEST_SPAN_MM),
+        (typed) => reachTyped(w.wording, typed ?? '') !== null,
+      )
+      .defined(),
+    outer: mixed<PupilRecord['outer']>().oneOf(['allow', 'avoid']).required(),
+    inner: mixed<PupilRecord['inner']>().oneOf(['interval', 'black']).required(),
+    repeat: mixed<PupilRecord['repeat']>().oneOf(['keep', 'change']).required(),
+    keysKnown: array(string().required()).required(),
+  });
+type FormValues = InferType<ReturnType<typeof formSchema>>;
 
 const KEYS = [...fifteenKeys('major'), ...fifteenKeys('minor')];
 
@@ -39,14 +42,15 @@ interface PupilFormProps {
 /** The pupil record: who plays, how far the hand reaches, what may be asked. */
 // eslint-disable-next-line max-lines-per-function -- one form: each field is a few lines of markup
 export function PupilForm({ pupil, settings, onClose }: PupilFormProps) {
+  const w = useWords();
   const dialog = useRef<HTMLDialogElement>(null);
   const { level, spanMm, outer, inner, repeat } = pupil ?? settings;
   const { register, handleSubmit, setValue, formState } = useForm<FormValues>({
-    resolver: yupResolver(formSchema),
+    resolver: yupResolver(formSchema(w)),
     defaultValues: {
       name: pupil?.name ?? '',
       level,
-      spanMm,
+      reach: String(w.says.lengthNumber(spanMm)),
       outer,
       inner,
       repeat,
@@ -56,28 +60,30 @@ export function PupilForm({ pupil, settings, onClose }: PupilFormProps) {
   // Read here, so that the form keeps count of them.
   const { errors, dirtyFields } = formState;
   useEffect(() => dialog.current?.showModal(), []);
-  const keep = async (values: FormValues): Promise<void> => {
+  const keep = async ({ reach, ...typed }: FormValues): Promise<void> => {
+    const values = { ...typed, spanMm: 'reach' in dirtyFields ? (reachTyped(w.wording, reach) ?? spanMm) : spanMm };
+    const isChanged = (name: string): boolean => (name === 'spanMm' ? 'reach' : name) in dirtyFields;
     if (pupil) {
       // Only what was changed here is named: what another tab changed meanwhile stays.
-      const changed = Object.fromEntries(
-        Object.entries(values).filter(([name]) => name in dirtyFields),
-      ) as Partial<FormValues>;
-      if (await change({ kind: 'pupil.change', id: pupil.id, change: changed }, `${values.name} changed`)) return;
+      const changed = Object.fromEntries(Object.entries(values).filter(([name]) => isChanged(name))) as Partial<
+        typeof values
+      >;
+      if (await change({ kind: 'pupil.change', id: pupil.id, change: changed }, w.pupils.changed(values.name))) return;
       return onClose({ ...pupil, ...values });
     }
     const added: PupilRecord = { id: crypto.randomUUID(), origin: 'own', addedAt: Date.now(), ...values };
-    if (await change({ kind: 'pupil.add', pupil: added }, `${added.name} added`)) return;
+    if (await change({ kind: 'pupil.add', pupil: added }, w.pupils.added(added.name))) return;
     onClose(added);
   };
   const remove = async (): Promise<void> => {
-    if (pupil && (await change({ kind: 'pupil.remove', id: pupil.id }, `${pupil.name} taken out`))) return;
+    if (pupil && (await change({ kind: 'pupil.remove', id: pupil.id }, w.pupils.takenOut(pupil.name)))) return;
     onClose(null);
   };
   return (
     <dialog
       ref={dialog}
       className="modal"
-      aria-label={pupil ? `Change ${pupil.name}` : 'New pupil'}
+      aria-label={pupil ? w.pupils.change(pupil.name) : w.pupils.newPupil}
       onClose={() => onClose(null)}
     >
       <form
@@ -85,72 +91,71 @@ export function PupilForm({ pupil, settings, onClose }: PupilFormProps) {
         noValidate
         onSubmit={(event) => void handleSubmit(keep)(event)}
       >
-        <h2 className="text-lg font-semibold">{pupil ? `Change ${pupil.name}` : 'New pupil'}</h2>
-        <Field label="Name" trouble={errors.name?.message}>
+        <h2 className="text-lg font-semibold">{pupil ? w.pupils.change(pupil.name) : w.pupils.newPupil}</h2>
+        <Field label={w.pupils.name} trouble={errors.name?.message}>
           <input
             className="input input-sm h-9 w-64"
-            aria-label="Name"
+            aria-label={w.pupils.name}
             aria-invalid={errors.name !== undefined}
             autoFocus
             {...register('name')}
           />
         </Field>
-        <Field label="Reach, thumb to finger 5, in mm" trouble={errors.spanMm?.message}>
+        <Field label={w.pupils.reachLabel} trouble={errors.reach?.message}>
           <input
             className="input input-sm h-9 w-20"
-            inputMode="numeric"
-            aria-label="Reach in millimetres"
-            aria-invalid={errors.spanMm !== undefined}
-            {...register('spanMm')}
+            inputMode="decimal"
+            aria-label={w.shared.reachIn}
+            aria-invalid={errors.reach !== undefined}
+            {...register('reach')}
           />
           {ROUGH_SPANS.map(({ age, spanMm: rough }) => (
             <button
               key={age}
               type="button"
               className="btn btn-sm h-8 px-2 font-normal"
-              onClick={() => setValue('spanMm', rough, { shouldValidate: true })}
+              onClick={() =>
+                setValue('reach', String(w.says.lengthNumber(rough)), { shouldValidate: true, shouldDirty: true })
+              }
             >
-              {age === 'adult' ? 'adult' : `age ${age}`}
+              {age === 'adult' ? w.shared.adult : w.shared.age(age)}
             </button>
           ))}
         </Field>
-        <p className="text-xs text-secondary">
-          Measure the pupil, the hand spread on a ruler without straining: the ages are rough. Stretching must never
-          hurt.
-        </p>
-        <Field label="What the hand may do">
-          <select className="select select-sm h-9 w-80" aria-label="Level" {...register('level')}>
-            <option value="1">1: stay in one closed position</option>
-            <option value="2">2: move between closed positions</option>
-            <option value="3">3: open the hand, change on a repeated key</option>
-            <option value="4">4: cross</option>
+        <p className="text-xs text-secondary">{w.pupils.measurePupilHandSpreadOn}</p>
+        <Field label={w.shared.whatHandMayDo}>
+          <select className="select select-sm h-9 w-80" aria-label={w.pupils.level} {...register('level')}>
+            <option value="1">{w.pupils.level1}</option>
+            <option value="2">{w.pupils.level2}</option>
+            <option value="3">{w.pupils.level3}</option>
+            <option value="4">{w.pupils.level4}</option>
           </select>
         </Field>
-        <Field label="Thumb or 5 on black">
-          <select className="select select-sm h-9 w-80" aria-label="Thumb or 5 on black" {...register('outer')}>
-            <option value="allow">allow and mention</option>
-            <option value="avoid">avoid: leave such keys out for now</option>
+        <Field label={w.pupils.thumbOr5OnBlack}>
+          <select className="select select-sm h-9 w-80" aria-label={w.pupils.thumbOr5OnBlack} {...register('outer')}>
+            <option value="allow">{w.pupils.allowAndMention}</option>
+            <option value="avoid">{w.pupils.avoidLeaveSuchKeysOut}</option>
           </select>
         </Field>
-        <Field label="Beside 5 in octaves">
-          <select className="select select-sm h-9 w-80" aria-label="Beside 5 in octaves" {...register('inner')}>
-            <option value="interval">4 up to a third, else 3</option>
-            <option value="black">3 where it falls on a black key</option>
+        <Field label={w.pupils.beside5InOctaves}>
+          <select className="select select-sm h-9 w-80" aria-label={w.pupils.beside5InOctaves} {...register('inner')}>
+            <option value="interval">{w.pupils.fourUpToThird}</option>
+            <option value="black">{w.pupils.threeOnBlack}</option>
           </select>
         </Field>
-        <Field label="Repeated keys">
-          <select className="select select-sm h-9 w-80" aria-label="Repeated keys" {...register('repeat')}>
-            <option value="keep">the same finger</option>
-            <option value="change">another finger each time</option>
+        <Field label={w.shared.repeatedKeys}>
+          <select className="select select-sm h-9 w-80" aria-label={w.shared.repeatedKeys} {...register('repeat')}>
+            <option value="keep">{w.pupils.sameFinger}</option>
+            <option value="change">{w.pupils.anotherFingerEachTime}</option>
           </select>
         </Field>
         <fieldset>
-          <legend className="mb-1 text-sm">Keys that are known</legend>
+          <legend className="mb-1 text-sm">{w.shared.keysThatAreKnown}</legend>
           <div className="flex flex-wrap gap-1">
             {KEYS.map((key) => (
               <label key={keyText(key)} className="btn btn-sm h-8 min-w-8 px-2 font-normal has-checked:btn-neutral">
                 <input type="checkbox" className="sr-only" value={keyText(key)} {...register('keysKnown')} />
-                {key.mode === 'major' ? keyPrint(key).split(' ')[0] : keyPrint(key)}
+                {key.mode === 'major' ? w.says.key(key).split(' ')[0] : w.says.key(key)}
               </label>
             ))}
           </div>
@@ -162,14 +167,14 @@ export function PupilForm({ pupil, settings, onClose }: PupilFormProps) {
               className="btn btn-ghost btn-sm h-9 font-normal text-error"
               onClick={() => void remove()}
             >
-              Take {pupil.name} out
+              {w.pupils.takeOut(pupil.name)}
             </button>
           ) : null}
           <button type="button" className="btn btn-sm ml-auto h-9" onClick={() => onClose(null)}>
-            Leave it
+            {w.shared.leaveIt}
           </button>
           <button type="submit" className="btn btn-primary btn-sm h-9">
-            Keep
+            {w.pupils.keepIt}
           </button>
         </div>
       </form>

@@ -4,35 +4,37 @@ import { memo } from 'react';
 import { ChevronDown, Download } from 'lucide-react';
 import type { FileFormat } from '@/core/base';
 import { FoldOut } from '@/features/shared/fold-out';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
-const OTHER_FORMATS: readonly (readonly [FileFormat, string])[] = [
-  ['midi', 'MIDI, to be heard'],
-  ['mxl', 'MusicXML, compressed'],
-  ['abc', 'ABC, as text'],
-  ['newthumb', 'New Thumb piece'],
+const otherFormats = (w: Words): readonly (readonly [FileFormat, string])[] => [
+  ['midi', w.bench.midiToBeHeard],
+  ['mxl', w.bench.musicxmlCompressed],
+  ['abc', w.bench.abcAsText],
+  ['newthumb', w.bench.newThumbPiece],
 ];
 
 /** Saves the piece in the key that is shown: as MusicXML at once, in other formats from a list. */
 export const SaveButtons = memo(function SaveButtons({ onSave }: { readonly onSave: (format: FileFormat) => void }) {
+  const w = useWords();
   return (
     <div className="flex shrink-0">
       <button
         type="button"
         className="btn btn-primary btn-sm h-9 rounded-r-none px-2.5"
-        title="Save as MusicXML"
-        aria-label="Save MusicXML"
+        title={w.bench.saveAsMusicXml}
+        aria-label={w.bench.saveMusicxml}
         onClick={() => onSave('musicxml')}
       >
-        <Download size={16} aria-hidden /> Save
+        <Download size={16} aria-hidden /> {w.bench.save}
       </button>
       <FoldOut
         summary={<ChevronDown size={16} aria-hidden />}
         className="btn btn-primary btn-sm h-9 rounded-l-none border-l-base-100 px-1.5"
         role="save-as"
-        label="Save in another format"
+        label={w.bench.saveInAnotherFormat}
         width="w-56"
       >
-        <SaveList formats={OTHER_FORMATS} onSave={onSave} />
+        <SaveList formats={otherFormats(w)} onSave={onSave} />
       </FoldOut>
     </div>
   );
@@ -65,7 +67,7 @@ export function SaveList({ formats, onSave }: SaveListProps) {
   );
 }
 
-export const ALL_FORMATS: SaveListProps['formats'] = [
-  ['musicxml', 'MusicXML, for notation programs'],
-  ...OTHER_FORMATS,
+export const allFormats = (w: Words): SaveListProps['formats'] => [
+  ['musicxml', w.bench.musicxmlForNotationPrograms],
+  ...otherFormats(w),
 ];

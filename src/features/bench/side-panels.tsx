@@ -3,18 +3,19 @@
 import { ChevronDown, ChevronUp, PanelRightClose, PanelRightOpen } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { Screen } from '@/features/shared/use-screen';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** What stands beside the paper. */
 export const SIDE_PANELS = ['notes', 'note', 'key', 'chords', 'partner'] as const;
 export type SidePanel = (typeof SIDE_PANELS)[number];
 
-const NAMES: Readonly<Record<SidePanel, string>> = {
-  notes: 'Hand notes',
-  note: 'This note',
-  key: 'Key',
-  chords: 'Chords',
-  partner: 'Partner',
-};
+const names = (w: Words): Readonly<Record<SidePanel, string>> => ({
+  notes: w.bench.handNotes,
+  note: w.bench.thisNote,
+  key: w.bench.key,
+  chords: w.bench.chords,
+  partner: w.bench.partner,
+});
 
 interface SidePanelsProps {
   readonly chosen: SidePanel;
@@ -28,6 +29,7 @@ interface SidePanelsProps {
 
 /** The panels, one at a time: beside the paper where there is room, else a sheet that comes up from below. Folded away, their names stay to be pressed. */
 export function SidePanels(props: SidePanelsProps) {
+  const w = useWords();
   const { chosen, isOpen, screen, children } = props;
   const isBeside = screen === 'wide';
   return (
@@ -48,7 +50,7 @@ export function SidePanels(props: SidePanelsProps) {
         aria-labelledby={`tab-${chosen}`}
         className={`min-h-0 overflow-y-auto overscroll-contain px-3 pt-2 pb-4 ${isBeside ? 'flex-1' : 'h-[min(38dvh,22rem)]'}`}
       >
-        <h2 className="sr-only">{NAMES[chosen]}</h2>
+        <h2 className="sr-only">{names(w)[chosen]}</h2>
         {children[chosen]}
       </div>
     </aside>
@@ -57,6 +59,7 @@ export function SidePanels(props: SidePanelsProps) {
 
 /** The names of the panels in one row, or one under the other where the panel beside the paper is folded away. */
 function PanelNames({ chosen, isOpen, screen, onChoose, onFold, noteCount }: SidePanelsProps) {
+  const w = useWords();
   const isRail = screen === 'wide' && !isOpen;
   const Fold = screen === 'wide' ? (isOpen ? PanelRightClose : PanelRightOpen) : isOpen ? ChevronDown : ChevronUp;
   const press = (panel: SidePanel): void => {
@@ -69,7 +72,7 @@ function PanelNames({ chosen, isOpen, screen, onChoose, onFold, noteCount }: Sid
     >
       <div
         role="tablist"
-        aria-label="Beside the paper"
+        aria-label={w.bench.besidePaper}
         aria-orientation={isRail ? 'vertical' : 'horizontal'}
         className={`flex min-w-0 ${isRail ? 'order-last flex-col' : 'h-full flex-1 overflow-x-auto [scrollbar-width:none]'}`}
       >
@@ -86,7 +89,7 @@ function PanelNames({ chosen, isOpen, screen, onChoose, onFold, noteCount }: Sid
             }`}
             onClick={() => press(panel)}
           >
-            {NAMES[panel]}
+            {names(w)[panel]}
             {panel === 'notes' && noteCount > 0 ? ` (${noteCount})` : ''}
           </button>
         ))}
@@ -96,8 +99,8 @@ function PanelNames({ chosen, isOpen, screen, onChoose, onFold, noteCount }: Sid
         data-role="fold-beside"
         aria-expanded={isOpen}
         aria-controls="side-panel"
-        aria-label="The panel beside the paper"
-        title={isOpen ? 'Fold it away (h)' : 'Open it (h)'}
+        aria-label={w.bench.panelBesidePaper}
+        title={isOpen ? w.bench.foldItAwayH : w.bench.openItH}
         className="btn btn-ghost btn-sm btn-square size-9 shrink-0 pointer-coarse:size-11"
         onClick={() => onFold(isOpen ? 'folded' : 'open')}
       >

@@ -9,6 +9,7 @@ import { saveFile } from '@/features/shared/save-file';
 import { coreWorker } from '@/workers/client';
 import type { BenchAnswers } from './use-bench';
 import { addressNow, go, note } from './bench-address';
+import { useWords } from '@/features/shared/words/use-words';
 
 /** What a teacher can do on the Bench, by press or by key. */
 export interface BenchActions {
@@ -25,6 +26,7 @@ export function useBenchActions(
   keys: readonly string[],
   marks: readonly Mark[],
 ): BenchActions {
+  const w = useWords();
   const { say } = useMessages();
   const goToKey = useCallback(
     (key: string): void => {
@@ -65,10 +67,10 @@ export function useBenchActions(
         .then((saved) => {
           if (!saved.ok) return say({ kind: 'trouble', text: saved.trouble.message, hint: saved.trouble.hint });
           saveFile(saved.value.name, saved.value.mediaType, saved.value.content);
-          say({ kind: 'done', text: `Saved as ${saved.value.name}.` });
+          say({ kind: 'done', text: w.bench.savedAs(saved.value.name) });
         });
     },
-    [source, beside, options, marks, say],
+    [w, source, beside, options, marks, say],
   );
   return { goToKey, stepKey, walk, selectNote, save };
 }

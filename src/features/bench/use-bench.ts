@@ -5,6 +5,7 @@ import type { BenchView } from '@/core/views';
 import { parseKey } from '@/core/pitch';
 import type { PieceRecord, PupilRecord, Settings } from '@/data';
 import { useDecisions, usePlayerOf } from '@/features/shared/piece-options';
+import { useWords } from '@/features/shared/words/use-words';
 import { useAnswer, type Answered } from '@/features/shared/use-answer';
 import type { Answer, Beside, BenchPageOptions, BenchOptions, EngraveLayout, PieceSource } from '@/workers/protocol';
 import { askBench, askEngraving } from '@/workers/questions';
@@ -48,6 +49,7 @@ export function useBench(
   const mode = key === null ? null : (parseKey(key, 'major')?.mode ?? null);
   const player = usePlayerOf(settings, pupil);
   const decisions = useDecisions(piece, pupil);
+  const { wording } = useWords();
   const source = useMemo(() => ({ musicXml, ownKey, part }), [musicXml, ownKey, part]);
   const anyKey = useMemo(
     () => ({
@@ -63,8 +65,9 @@ export function useBench(
       keyboard,
       respelled: NO_NOTES,
       decisions,
+      wording,
     }),
-    [way, minor, right, left, fingering, player, spelling, courtesy, keyboard, decisions],
+    [way, minor, right, left, fingering, player, spelling, courtesy, keyboard, decisions, wording],
   );
   // The list comes anew with each reading of the record: its text tells whether it is another one.
   const respelled = respelledIn(piece, pupil, key).join();

@@ -5,6 +5,8 @@ import type { EntryView } from '@/core/views';
 import { entryWorker } from '@/workers/client';
 import type { Pressed } from '@/workers/entry-protocol';
 import type { Trouble } from '@/workers/protocol';
+import { Coded } from '@/features/shared/words/coded';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface AbcPanelProps {
   readonly view: EntryView;
@@ -13,6 +15,7 @@ interface AbcPanelProps {
 
 /** Writing ABC for the caret's hand: what is understood stands in the piece at once, from the caret's bar on; what is not is told with its place. */
 export function AbcPanel({ view, onPressed }: AbcPanelProps) {
+  const w = useWords();
   const [text, setText] = useState('');
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const field = useRef<HTMLTextAreaElement>(null);
@@ -43,10 +46,7 @@ export function AbcPanel({ view, onPressed }: AbcPanelProps) {
       data-role="abc"
     >
       <label htmlFor="abc-text">
-        ABC for the {place.hand} hand from bar {place.bar} on, in place of what it plays there. Capital letters begin at
-        middle C, <code>c</code> is the octave above, <code>C,</code> the one below; lengths count in quarters:{' '}
-        <code>C2</code> is a half, <code>C/</code> an eighth; <code>z</code> rests, <code>[CEG]</code> is a chord,{' '}
-        <code>!1!</code> a finger, <code>|</code> a bar line.
+        <Coded text={w.entry.abcHelp(place.hand, place.bar)} />
       </label>
       <textarea
         ref={field}
@@ -63,7 +63,7 @@ export function AbcPanel({ view, onPressed }: AbcPanelProps) {
             {trouble.message} <span className="font-normal text-base-content">{trouble.hint}</span>{' '}
             {trouble.line ? (
               <button type="button" className="btn btn-ghost btn-xs h-8" onClick={showPlace}>
-                Show line {trouble.line}
+                {w.entry.showLine(trouble.line)}
               </button>
             ) : null}
           </span>

@@ -3,6 +3,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { DYNAMICS } from '@/core/edit';
 import type { ScreenCommand } from '@/workers/entry-protocol';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** What is asked for in a little box: loudness, a syllable under the note, words over it. */
 export type Asked = 'dynamic' | 'under' | 'over';
@@ -16,15 +17,16 @@ interface AskBoxProps {
 
 /** Asks for loudness or words at the current note. Escape leaves all as it was. */
 export function AskBox({ asked, onAnswer, onSyllable }: AskBoxProps) {
+  const w = useWords();
   return (
     <div
       role="group"
-      aria-label={TITLES[asked]}
+      aria-label={titles(w)[asked]}
       data-role="ask"
       className="mx-4 flex flex-wrap items-center gap-3 rounded-box border-2 border-primary bg-base-100 px-3 py-2 text-sm"
       onKeyDown={(event) => event.key === 'Escape' && onAnswer(null)}
     >
-      <span className="font-semibold">{TITLES[asked]}</span>
+      <span className="font-semibold">{titles(w)[asked]}</span>
       {asked === 'dynamic' ? (
         <Loudness onAnswer={onAnswer} />
       ) : (
@@ -34,13 +36,14 @@ export function AskBox({ asked, onAnswer, onSyllable }: AskBoxProps) {
   );
 }
 
-const TITLES: Readonly<Record<Asked, string>> = {
-  dynamic: 'How loud from here?',
-  under: 'Syllable under the note',
-  over: 'Words over the note',
-};
+const titles = (w: Words): Readonly<Record<Asked, string>> => ({
+  dynamic: w.entry.howLoudFromHere,
+  under: w.entry.syllableUnderNote,
+  over: w.shared.wordsOverNote,
+});
 
 function Loudness({ onAnswer }: Pick<AskBoxProps, 'onAnswer'>) {
+  const w = useWords();
   const first = useRef<HTMLButtonElement>(null);
   useEffect(() => first.current?.focus(), []);
   const choose = (key: string): void => {
@@ -73,13 +76,14 @@ function Loudness({ onAnswer }: Pick<AskBoxProps, 'onAnswer'>) {
         className="btn btn-ghost btn-sm h-9"
         onClick={() => onAnswer({ kind: 'dynamic', dynamic: null })}
       >
-        <kbd className="kbd kbd-sm">0</kbd> none
+        <kbd className="kbd kbd-sm">0</kbd> {w.entry.none}
       </button>
     </div>
   );
 }
 
 function Words({ place, onAnswer, onSyllable }: Omit<AskBoxProps, 'asked'> & { readonly place: 'under' | 'over' }) {
+  const w = useWords();
   const [text, setText] = useState('');
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => field.current?.focus(), []);
@@ -88,7 +92,7 @@ function Words({ place, onAnswer, onSyllable }: Omit<AskBoxProps, 'asked'> & { r
       <input
         ref={field}
         className="input input-sm h-9 w-64"
-        aria-label={TITLES[place]}
+        aria-label={titles(w)[place]}
         maxLength={100}
         value={text}
         onChange={(event) => setText(event.target.value)}
@@ -103,7 +107,7 @@ function Words({ place, onAnswer, onSyllable }: Omit<AskBoxProps, 'asked'> & { r
       <span className="text-secondary">
         {place === 'under'
           ? 'Space goes on to the next note, a hyphen at the end joins it to the next syllable; Enter ends. Empty takes the syllable away.'
-          : 'Enter sets them. Empty takes them away.'}
+          : w.entry.enterSetsThemEmptyTakes}
       </span>
     </>
   );

@@ -5,6 +5,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { ImagePlus, PanelLeft, X } from 'lucide-react';
 import { change, keepPhoto, usePhotoOf, type Desk } from '@/data';
 import { useMessages } from '@/features/shared/messages';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface BesideToolsProps {
   readonly desk: Desk;
@@ -14,6 +15,7 @@ interface BesideToolsProps {
 
 /** The photo beside the paper, kept with its piece on this device: an address of the browser's own, and what puts another one there. */
 export function usePhoto(piece: string): readonly [string | null, (photo: Blob | null) => void] {
+  const w = useWords();
   const kept = usePhotoOf(piece);
   const [address, setAddress] = useState<string | null>(null);
   const { say } = useMessages();
@@ -30,17 +32,18 @@ export function usePhoto(piece: string): readonly [string | null, (photo: Blob |
           ? undefined
           : say({
               kind: 'trouble',
-              text: 'The photo could not be kept: there is no room left on this device.',
-              hint: 'Make room, or take a smaller picture.',
+              text: w.entry.photoCouldNotBeKept,
+              hint: w.entry.makeRoomOrTakeSmaller,
             }),
       ),
-    [piece, say],
+    [w, piece, say],
   );
   return [address, keep];
 }
 
 /** Room beside the paper: for a photo of the page that is entered, or for the page itself beside the screen. */
 export function BesideTools({ desk, photo, onPhoto }: BesideToolsProps) {
+  const w = useWords();
   const isNarrow = desk.entering === 'narrow';
   const choose = (file: File | undefined): void => {
     if (!file) return;
@@ -56,10 +59,10 @@ export function BesideTools({ desk, photo, onPhoto }: BesideToolsProps) {
         className={`btn btn-sm h-9 font-normal ${isNarrow ? 'btn-neutral' : ''}`}
         onClick={() => void change({ kind: 'note.desk', change: { entering: isNarrow ? 'wide' : 'narrow' } })}
       >
-        <PanelLeft size={16} aria-hidden /> Narrow
+        <PanelLeft size={16} aria-hidden /> {w.entry.narrow}
       </button>
       <label className="btn btn-sm h-9 font-normal">
-        <ImagePlus size={16} aria-hidden /> Photo beside
+        <ImagePlus size={16} aria-hidden /> {w.entry.photoBeside}
         <input
           type="file"
           accept="image/*"
@@ -72,7 +75,7 @@ export function BesideTools({ desk, photo, onPhoto }: BesideToolsProps) {
         <button
           type="button"
           className="btn btn-ghost btn-sm btn-square size-9"
-          aria-label="Put the photo away"
+          aria-label={w.entry.putPhotoAway}
           onClick={() => onPhoto(null)}
         >
           <X size={16} aria-hidden />
@@ -87,11 +90,11 @@ const PHOTO_SHAPE = { width: 840, height: 1188 };
 
 /** The photo, as large as the room for it; scrolled where it is larger. */
 export function Photo({ photo }: { readonly photo: string | null }) {
+  const w = useWords();
   if (photo === null) {
     return (
       <p className="sticky top-32 rounded-box border border-dashed border-base-300 p-4 text-sm text-secondary">
-        Room for the page you enter from. “Photo beside” shows a picture of it here. It is kept with the piece on this
-        device, and goes into no file.
+        {w.entry.roomForPageYouEnter}
       </p>
     );
   }
@@ -99,7 +102,7 @@ export function Photo({ photo }: { readonly photo: string | null }) {
     <div className="sticky top-32 max-h-[calc(100vh-19rem)] overflow-auto rounded-box border border-base-300">
       <Image
         src={photo}
-        alt="The page that is entered"
+        alt={w.entry.pageThatIsEntered}
         width={PHOTO_SHAPE.width}
         height={PHOTO_SHAPE.height}
         unoptimized

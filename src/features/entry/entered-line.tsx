@@ -4,6 +4,7 @@ import { EngravedPage } from '@/features/shared/engraved-page';
 import { HandTracks } from '@/features/shared/hand-track';
 import { ID_PREFIXES, type EngravedSystem, type EngraveLayout } from '@/workers/protocol';
 import { caretPlace, soonPlace, type SoonPlace } from './caret-place';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface EnteredLineProps {
   readonly system: SystemPage;
@@ -37,6 +38,7 @@ export const EnteredLine = memo(function EnteredLine({
   tracks,
   onNote,
 }: EnteredLineProps) {
+  const w = useWords();
   const taken = useMemo(() => idsOf(current), [current]);
   const pointed = useMemo(() => idsOf(selected), [selected]);
   const overlay = useCallback(
@@ -71,7 +73,7 @@ export const EnteredLine = memo(function EnteredLine({
     <EngravedPage
       page={system.page}
       layout={layout}
-      label={`Bars ${system.from + 1} to ${system.to}`}
+      label={w.entry.barsTo(system.from, system.to)}
       taken={taken}
       pointed={pointed}
       onNote={press}

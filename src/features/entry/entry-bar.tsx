@@ -4,8 +4,9 @@ import { ChevronDown } from 'lucide-react';
 import { memo, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { useScreen } from '@/features/shared/use-screen';
 import type { EntryView } from '@/core/views';
-import { keyOfSignature, keyPrint, type Mode } from '@/core/pitch';
+import { keyOfSignature, type Mode } from '@/core/pitch';
 import type { ScreenCommand } from '@/workers/entry-protocol';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 interface EntryBarProps {
   readonly view: EntryView;
@@ -17,6 +18,7 @@ const METERS = ['4/4', '3/4', '2/4', '2/2', '6/8', '3/8', '9/8', '12/8', '5/4'] 
 
 /** The frame of the piece: title and composer; signature and meter from the caret's bar on; pick-up and tempo. */
 export const EntryBar = memo(function EntryBar({ view, onPress }: EntryBarProps) {
+  const w = useWords();
   const { inForce: frame } = view;
   const meter = `${frame.meter.beats}/${frame.meter.beatType}`;
   const barQuarters = (frame.meter.beats * 4) / frame.meter.beatType;
@@ -24,20 +26,20 @@ export const EntryBar = memo(function EntryBar({ view, onPress }: EntryBarProps)
   const mode: Mode = frame.mode ?? 'major';
   const isPhone = useScreen() === 'phone';
   return (
-    <Frame title={view.title || 'A new piece'} isFolded={isPhone}>
+    <Frame title={view.title || w.entry.newPiece} isFolded={isPhone}>
       <TextField
-        label="Title"
+        label={w.shared.title}
         value={view.title}
         className="w-64 font-serif text-lg font-semibold"
         onDone={(text) => onPress({ kind: 'heading', what: 'title', text })}
       />
       <TextField
-        label="Composer"
+        label={w.entry.composer}
         value={view.composer}
         className="w-44"
         onDone={(text) => onPress({ kind: 'heading', what: 'composer', text })}
       />
-      <Field label={`Key from bar ${view.caret.number}`}>
+      <Field label={w.entry.keyFromBar(view.caret.number)}>
         <select
           className="select select-sm h-9 w-36"
           data-role="signature"
@@ -46,12 +48,12 @@ export const EntryBar = memo(function EntryBar({ view, onPress }: EntryBarProps)
         >
           {Array.from({ length: 15 }, (_, i) => i - 7).map((fifths) => (
             <option key={fifths} value={fifths}>
-              {signatureName(fifths, mode)}
+              {signatureName(w, fifths, mode)}
             </option>
           ))}
         </select>
       </Field>
-      <Field label="Mode">
+      <Field label={w.shared.mode}>
         <select
           className="select select-sm h-9 w-24"
           data-role="mode"
@@ -66,7 +68,7 @@ export const EntryBar = memo(function EntryBar({ view, onPress }: EntryBarProps)
           ))}
         </select>
       </Field>
-      <Field label="Time">
+      <Field label={w.entry.time}>
         <select
           className="select select-sm h-9 w-20"
           data-role="meter"
@@ -78,14 +80,14 @@ export const EntryBar = memo(function EntryBar({ view, onPress }: EntryBarProps)
           ))}
         </select>
       </Field>
-      <Field label="Pick-up">
+      <Field label={w.entry.pickUp}>
         <select
           className="select select-sm h-9 w-24"
           data-role="pick-up"
           value={frame.pickupQuarters}
           onChange={(event) => onPress({ kind: 'pick-up', quarters: Number(event.target.value) })}
         >
-          <option value={0}>none</option>
+          <option value={0}>{w.entry.none}</option>
           {[
             ...new Set([
               ...Array.from({ length: frame.meter.beats - 1 }, (_, i) => (i + 1) * beat),
@@ -95,7 +97,7 @@ export const EntryBar = memo(function EntryBar({ view, onPress }: EntryBarProps)
             .filter((quarters) => quarters < barQuarters)
             .map((quarters) => (
               <option key={quarters} value={quarters}>
-                {quarters / beat} {quarters === beat ? 'beat' : 'beats'}
+                {quarters / beat} {quarters === beat ? w.entry.beat : w.entry.beats}
               </option>
             ))}
         </select>
@@ -113,6 +115,7 @@ interface FrameProps {
 
 /** Around the fields: on a phone they are folded away under the title. */
 function Frame({ title, isFolded, children }: FrameProps) {
+  const w = useWords();
   const fields = (
     <div className="flex flex-wrap items-end gap-x-3 gap-y-1 px-4 pt-2" onKeyDown={backToNotes}>
       {children}
@@ -124,7 +127,7 @@ function Frame({ title, isFolded, children }: FrameProps) {
       <summary className="flex min-h-11 cursor-pointer items-center gap-2 px-4 font-serif text-lg font-semibold">
         <span className="min-w-0 truncate">{title}</span>
         <span className="ml-auto flex shrink-0 items-center font-sans text-sm font-normal">
-          title, key, time <ChevronDown size={16} aria-hidden />
+          {w.entry.titleKeyTime} <ChevronDown size={16} aria-hidden />
         </span>
       </summary>
       {fields}
@@ -137,10 +140,10 @@ function backToNotes({ key, target }: KeyboardEvent): void {
   if (target instanceof HTMLSelectElement && (key === 'Escape' || key === 'Enter')) target.blur();
 }
 
-function signatureName(fifths: number, mode: Mode): string {
+function signatureName(w: Words, fifths: number, mode: Mode): string {
   const key = keyOfSignature(fifths, mode);
   const signs = fifths === 0 ? '' : ` ${Math.abs(fifths)}${fifths > 0 ? '♯' : '♭'}`;
-  return `${key.ok ? keyPrint(key.value) : ''}${signs}`;
+  return `${key.ok ? w.says.key(key.value) : ''}${signs}`;
 }
 
 function readMeter(text: string): { readonly beats: number; readonly beatType: number } {
@@ -166,6 +169,7 @@ interface TextFieldProps {
 
 /** A line of text that counts once the field is left, or with Enter; Escape leaves it as it was. */
 function TextField({ label, value, className, onDone }: TextFieldProps) {
+  const w = useWords();
   const [text, setText] = useState<string | null>(null);
   const done = (): void => {
     if (text !== null && text.trim() !== value) onDone(text.trim());
@@ -176,7 +180,7 @@ function TextField({ label, value, className, onDone }: TextFieldProps) {
       <input
         className={`input input-sm h-9 text-base-content ${className}`}
         value={text ?? value}
-        placeholder={`no ${label.toLowerCase()} yet`}
+        placeholder={w.entry.noYet(label.toLowerCase())}
         maxLength={200}
         onChange={(event) => setText(event.target.value)}
         onBlur={done}
@@ -193,6 +197,7 @@ function TextField({ label, value, className, onDone }: TextFieldProps) {
 }
 
 function TempoField({ onPress }: Pick<EntryBarProps, 'onPress'>) {
+  const w = useWords();
   const [text, setText] = useState('');
   const perMinute = Number(text);
   const isFit = perMinute >= 20 && perMinute <= 300;
@@ -201,13 +206,13 @@ function TempoField({ onPress }: Pick<EntryBarProps, 'onPress'>) {
     if (isFit) setText('');
   };
   return (
-    <Field label="Quarters a minute">
+    <Field label={w.entry.quartersMinute}>
       <input
         className="input input-sm h-9 w-24 text-base-content"
         inputMode="numeric"
-        placeholder="tempo"
+        placeholder={w.entry.tempo}
         aria-invalid={text !== '' && !isFit}
-        title="20 to 300"
+        title={w.entry.tempoRange}
         value={text}
         onChange={(event) => setText(event.target.value.replace(/\D/g, ''))}
         onBlur={done}

@@ -1,6 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
 import { checkedCommand } from '@/workers/entry-protocol';
-import { ENTRY_KEYS, keyFor, keysWith, pressedKey, printedKey, takenBy } from './entry-keys';
+import { entryKeys, keyFor, keysWith, pressedKey, printedKey, takenBy } from './entry-keys';
+import { WORDS } from '../../../tests/support/usual-words';
+
+const KEYS = entryKeys(WORDS);
 
 const event = (key: string, more: Partial<KeyboardEvent> = {}) => ({
   key,
@@ -14,22 +17,21 @@ const event = (key: string, more: Partial<KeyboardEvent> = {}) => ({
 
 describe('the keys for entering', () => {
   it('no key means two things in one way of entering', () => {
-    for (const one of ENTRY_KEYS)
-      expect([one.name, takenBy(ENTRY_KEYS, one.name, one.key)?.name]).toEqual([one.name, undefined]);
+    for (const one of KEYS) expect([one.name, takenBy(KEYS, one.name, one.key)?.name]).toEqual([one.name, undefined]);
   });
 
   it('every name is there once', () => {
-    expect(new Set(ENTRY_KEYS.map(({ name }) => name)).size).toBe(ENTRY_KEYS.length);
+    expect(new Set(KEYS.map(({ name }) => name)).size).toBe(KEYS.length);
   });
 
   it('a digit is a finger or a length, by the way of entering', () => {
-    expect(keyFor(ENTRY_KEYS, '4', 'fingers')?.action).toEqual({ kind: 'finger', finger: 4, row: 'beat' });
-    expect(keyFor(ENTRY_KEYS, '4', 'letters')?.action).toEqual({ kind: 'length', quarters: 1 });
-    expect(keyFor(ENTRY_KEYS, 'q', 'letters')).toBeUndefined();
+    expect(keyFor(KEYS, '4', 'fingers')?.action).toEqual({ kind: 'finger', finger: 4, row: 'beat' });
+    expect(keyFor(KEYS, '4', 'letters')?.action).toEqual({ kind: 'length', quarters: 1 });
+    expect(keyFor(KEYS, 'q', 'letters')).toBeUndefined();
   });
 
   it('a key that was changed takes the place of the old one', () => {
-    const keys = keysWith([{ deed: 'tie', key: 'F2' }]);
+    const keys = keysWith(WORDS, [{ deed: 'tie', key: 'F2' }]);
     expect(keyFor(keys, 'F2', 'fingers')?.name).toBe('tie');
     expect(keyFor(keys, 'o', 'fingers')).toBeUndefined();
     expect(takenBy(keys, 'dot', 'F2')?.name).toBe('tie');
@@ -38,7 +40,7 @@ describe('the keys for entering', () => {
 
 describe('what the keys ask for', () => {
   it('is let in at the worker’s door', () => {
-    const asked = ENTRY_KEYS.flatMap(({ action }) =>
+    const asked = KEYS.flatMap(({ action }) =>
       action.kind === 'ask' || action.kind === 'frame' || action.kind === 'leave' ? [] : [action],
     );
     expect(asked.length).toBeGreaterThan(40);

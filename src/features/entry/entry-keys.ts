@@ -1,7 +1,9 @@
 /* eslint max-params: ["error", 6] -- a table: each line is one key, in the order in which it is read */
 import type { Row, InputMethod } from '@/core/entry';
+import { stepOfLetter } from '@/core/pitch';
 import type { Finger } from '@/core/score';
 import type { ScreenCommand } from '@/workers/entry-protocol';
+import { type Words } from '@/features/shared/words/use-words';
 
 /** What a key of the entering screen is for: a command, or something the screen itself does. */
 export type EntryAction =
@@ -31,24 +33,24 @@ const ROW_KEYS: Readonly<Record<Row, readonly [fingers: string, rest: string]>> 
   shorter: ['zxcvb', 'n'],
 };
 
-const ROW_WORDS: Readonly<Record<Row, string>> = {
-  beat: 'a beat',
-  longer: 'two beats',
-  bar: 'the whole bar',
-  shorter: 'half a beat',
-};
+const rowWords = (w: Words): Readonly<Record<Row, string>> => ({
+  beat: w.entry.oneBeat,
+  longer: w.entry.twoBeats,
+  bar: w.entry.wholeBar,
+  shorter: w.entry.halfBeat,
+});
 
 const BY_FINGER: readonly InputMethod[] = ['fingers'];
 const BY_LETTER: readonly InputMethod[] = ['letters'];
 const WITH_LENGTHS: readonly InputMethod[] = ['letters', 'keys'];
 
-function rowKeys(row: Row): readonly EntryKey[] {
+function rowKeys(w: Words, row: Row): readonly EntryKey[] {
   const [fingers, rest] = ROW_KEYS[row];
   const notes = FINGERS.map((finger): EntryKey => ({
     name: `${row}-${finger}`,
     key: fingers[finger - 1] as string,
     group: 'notes',
-    does: `finger ${finger}, ${ROW_WORDS[row]}`,
+    does: w.entry.finger(finger, rowWords(w)[row]),
     action: { kind: 'finger', finger, row },
     methods: BY_FINGER,
   }));
@@ -58,23 +60,25 @@ function rowKeys(row: Row): readonly EntryKey[] {
       name: `${row}-rest`,
       key: rest,
       group: 'rests',
-      does: `rest, ${ROW_WORDS[row]}`,
+      does: w.entry.rest(rowWords(w)[row]),
       action: { kind: 'rest', row },
       methods: BY_FINGER,
     },
   ];
 }
 
-const LETTER_KEYS: readonly EntryKey[] = (['C', 'D', 'E', 'F', 'G', 'A', 'B'] as const).map((letter) => ({
-  name: `letter-${letter}`,
-  key: letter.toLowerCase(),
-  group: 'notes',
-  does: `the nearest ${letter}`,
-  action: { kind: 'letter', letter },
-  methods: BY_LETTER,
-}));
+const letterKeys = (w: Words): readonly EntryKey[] =>
+  (['C', 'D', 'E', 'F', 'G', 'A', 'B'] as const).map((letter) => ({
+    name: `letter-${letter}`,
+    key: letter.toLowerCase(),
+    group: 'notes',
+    does: w.entry.nearest(w.says.letter({ step: stepOfLetter(letter), alter: 0 })),
+    action: { kind: 'letter', letter },
+    methods: BY_LETTER,
+  }));
 
-const LENGTHS: readonly (readonly [key: string, quarters: number, words: string])[] = [
+/** Lengths by their keys. The names are those under which changed keys are kept. */
+const LENGTHS: readonly (readonly [key: string, quarters: number, name: string])[] = [
   ['1', 4, 'whole note'],
   ['2', 2, 'half note'],
   ['4', 1, 'quarter'],
@@ -83,14 +87,15 @@ const LENGTHS: readonly (readonly [key: string, quarters: number, words: string]
   ['3', 0.125, 'thirty-second'],
 ];
 
-const LENGTH_KEYS: readonly EntryKey[] = LENGTHS.map(([key, quarters, words]) => ({
-  name: `length-${words}`,
-  key,
-  group: 'notes',
-  does: `${words} from here on`,
-  action: { kind: 'length', quarters },
-  methods: WITH_LENGTHS,
-}));
+const lengthKeys = (w: Words): readonly EntryKey[] =>
+  LENGTHS.map(([key, quarters, name]) => ({
+    name: `length-${name}`,
+    key,
+    group: 'notes',
+    does: w.entry.fromHereOn(w.says.lengthWords(quarters)),
+    action: { kind: 'length', quarters },
+    methods: WITH_LENGTHS,
+  }));
 
 const key = (
   name: string,
@@ -102,112 +107,113 @@ const key = (
 ): EntryKey => ({ name, key: pressed, group, does, action, ...(methods ? { methods } : {}) });
 
 /** All keys as they are before anyone changes them. */
-export const ENTRY_KEYS: readonly EntryKey[] = [
-  ...(['beat', 'longer', 'bar', 'shorter'] as const).flatMap(rowKeys),
-  ...LETTER_KEYS,
-  ...LENGTH_KEYS,
-  key('plain-rest', 'r', 'rests', 'rest', { kind: 'plain-rest' }, WITH_LENGTHS),
-  key('rest-of-bar', '0', 'rests', 'rest for the whole bar', { kind: 'bar-rest' }),
-  key('again', ',', 'notes', 'the same once more', { kind: 'again' }),
-  key('sharp', '=', 'next', 'sharp before the next note', { kind: 'alter', alter: 1 }),
-  key('flat', '-', 'next', 'flat before the next note', { kind: 'alter', alter: -1 }),
-  key('natural', 'j', 'next', 'natural before the next note', { kind: 'alter', alter: 0 }),
-  key('chord', 'p', 'next', 'the next note sounds with this one', { kind: 'join', as: 'chord' }),
-  key('tie', 'o', 'next', 'the next note is tied to this one', { kind: 'join', as: 'tie' }),
-  key('triplet', 'k', 'next', 'the next three are a triplet', { kind: 'triplet' }),
-  key('octave-down', '7', 'next', 'the next note an octave lower', { kind: 'octave', octaves: -1 }, ['fingers']),
-  key('octave-up', '8', 'next', 'the next note an octave higher', { kind: 'octave', octaves: 1 }, ['fingers']),
-  key('reach-down', '[', 'next', 'the next note one key lower', { kind: 'reach', letters: -1 }, BY_FINGER),
-  key('reach-up', ']', 'next', 'the next note one key higher', { kind: 'reach', letters: 1 }, BY_FINGER),
-  key(
-    'move',
-    'm',
-    'hand',
-    'move the hand: then a letter, or a finger and the finger whose key it takes',
-    { kind: 'move' },
-    BY_FINGER,
-  ),
-  key('hand-up', 'ArrowUp', 'hand', 'the hand one key up', { kind: 'seat-by', letters: 1 }, BY_FINGER),
-  key('hand-down', 'ArrowDown', 'hand', 'the hand one key down', { kind: 'seat-by', letters: -1 }, BY_FINGER),
-  key('hand-octave-up', 'Shift+ArrowUp', 'hand', 'the hand an octave up', { kind: 'seat-by', letters: 7 }, BY_FINGER),
+// eslint-disable-next-line max-lines-per-function -- a table: one line a key
+export const entryKeys = (w: Words): readonly EntryKey[] => [
+  ...(['beat', 'longer', 'bar', 'shorter'] as const).flatMap((one) => rowKeys(w, one)),
+  ...letterKeys(w),
+  ...lengthKeys(w),
+  key('plain-rest', 'r', 'rests', w.entry.restAlone, { kind: 'plain-rest' }, WITH_LENGTHS),
+  key('rest-of-bar', '0', 'rests', w.entry.restForWholeBar, { kind: 'bar-rest' }),
+  key('again', ',', 'notes', w.entry.sameOnceMore, { kind: 'again' }),
+  key('sharp', '=', 'next', w.entry.sharpBeforeNextNote, { kind: 'alter', alter: 1 }),
+  key('flat', '-', 'next', w.entry.flatBeforeNextNote, { kind: 'alter', alter: -1 }),
+  key('natural', 'j', 'next', w.entry.naturalBeforeNextNote, { kind: 'alter', alter: 0 }),
+  key('chord', 'p', 'next', w.entry.nextNoteSoundsWithThis, { kind: 'join', as: 'chord' }),
+  key('tie', 'o', 'next', w.entry.nextNoteIsTiedTo, { kind: 'join', as: 'tie' }),
+  key('triplet', 'k', 'next', w.entry.nextThreeAreTriplet, { kind: 'triplet' }),
+  key('octave-down', '7', 'next', w.entry.nextNoteOctaveLower, { kind: 'octave', octaves: -1 }, ['fingers']),
+  key('octave-up', '8', 'next', w.entry.nextNoteOctaveHigher, { kind: 'octave', octaves: 1 }, ['fingers']),
+  key('reach-down', '[', 'next', w.entry.nextNoteOneKeyLower, { kind: 'reach', letters: -1 }, BY_FINGER),
+  key('reach-up', ']', 'next', w.entry.nextNoteOneKeyHigher, { kind: 'reach', letters: 1 }, BY_FINGER),
+  key('move', 'm', 'hand', w.entry.moveHandThenLetterOr, { kind: 'move' }, BY_FINGER),
+  key('hand-up', 'ArrowUp', 'hand', w.entry.handOneKeyUp, { kind: 'seat-by', letters: 1 }, BY_FINGER),
+  key('hand-down', 'ArrowDown', 'hand', w.entry.handOneKeyDown, { kind: 'seat-by', letters: -1 }, BY_FINGER),
+  key('hand-octave-up', 'Shift+ArrowUp', 'hand', w.entry.handOctaveUp, { kind: 'seat-by', letters: 7 }, BY_FINGER),
   key(
     'hand-octave-down',
     'Shift+ArrowDown',
     'hand',
-    'the hand an octave down',
+    w.entry.handOctaveDown,
     { kind: 'seat-by', letters: -7 },
     BY_FINGER,
   ),
-  key('thumbs', 'Alt+t', 'hand', 'both thumbs on middle C', { kind: 'thumbs-together' }, BY_FINGER),
-  key('open', "'", 'hand', 'open the hand by a key beside this finger', { kind: 'open-hand' }, BY_FINGER),
-  key('close', '\\', 'hand', 'close the hand', { kind: 'close-hand' }, BY_FINGER),
-  key('dot', '.', 'last', 'dot; again: two, then none', { kind: 'dot' }),
-  key('slur', 'u', 'last', 'slur begins here; again: ends here', { kind: 'slur' }),
-  key('staccato', 'i', 'last', 'staccato', { kind: 'sign', sign: 'staccato' }),
-  key('accent', 'Alt+a', 'last', 'accent', { kind: 'sign', sign: 'accent' }),
-  key('tenuto', 'Alt+n', 'last', 'tenuto', { kind: 'sign', sign: 'tenuto' }),
-  key('fermata', 'Alt+f', 'last', 'fermata', { kind: 'sign', sign: 'fermata' }),
-  key('loudness', 'l', 'last', 'loudness', { kind: 'ask', what: 'dynamic' }),
-  key('words-under', ';', 'last', 'syllable under the note', { kind: 'ask', what: 'under' }),
-  key('words-over', 'Alt+w', 'last', 'words over the note', { kind: 'ask', what: 'over' }),
-  key('pitch-up', 'Control+ArrowUp', 'last', 'one step higher', { kind: 'step', letters: 1 }),
-  key('pitch-down', 'Control+ArrowDown', 'last', 'one step lower', { kind: 'step', letters: -1 }),
-  key('letter-up', 'ArrowUp', 'last', 'one step higher', { kind: 'step', letters: 1 }, WITH_LENGTHS),
-  key('letter-down', 'ArrowDown', 'last', 'one step lower', { kind: 'step', letters: -1 }, WITH_LENGTHS),
-  key('letter-octave-up', 'Shift+ArrowUp', 'last', 'an octave higher', { kind: 'step', letters: 7 }, WITH_LENGTHS),
-  key('letter-octave-down', 'Shift+ArrowDown', 'last', 'an octave lower', { kind: 'step', letters: -7 }, WITH_LENGTHS),
-  key('half-up', 'Alt+ArrowUp', 'last', 'half a step higher', { kind: 'half-step', by: 1 }),
-  key('half-down', 'Alt+ArrowDown', 'last', 'half a step lower', { kind: 'half-step', by: -1 }),
-  ...FINGERS.map((finger) =>
-    key(`finger-${finger}`, `Alt+${finger}`, 'last', `finger ${finger} instead`, { kind: 'set-finger', finger }),
+  key('thumbs', 'Alt+t', 'hand', w.entry.bothThumbsOnMiddleC, { kind: 'thumbs-together' }, BY_FINGER),
+  key('open', "'", 'hand', w.entry.openHandByKeyBeside, { kind: 'open-hand' }, BY_FINGER),
+  key('close', '\\', 'hand', w.entry.closeHand, { kind: 'close-hand' }, BY_FINGER),
+  key('dot', '.', 'last', w.entry.dotAgainTwoThenNone, { kind: 'dot' }),
+  key('slur', 'u', 'last', w.entry.slurBeginsHereAgainEnds, { kind: 'slur' }),
+  key('staccato', 'i', 'last', w.entry.staccato, { kind: 'sign', sign: 'staccato' }),
+  key('accent', 'Alt+a', 'last', w.entry.accent, { kind: 'sign', sign: 'accent' }),
+  key('tenuto', 'Alt+n', 'last', w.entry.tenuto, { kind: 'sign', sign: 'tenuto' }),
+  key('fermata', 'Alt+f', 'last', w.entry.fermata, { kind: 'sign', sign: 'fermata' }),
+  key('loudness', 'l', 'last', w.entry.loudness, { kind: 'ask', what: 'dynamic' }),
+  key('words-under', ';', 'last', w.entry.syllableKey, { kind: 'ask', what: 'under' }),
+  key('words-over', 'Alt+w', 'last', w.shared.wordsOverNoteKey, { kind: 'ask', what: 'over' }),
+  key('pitch-up', 'Control+ArrowUp', 'last', w.entry.oneStepHigher, { kind: 'step', letters: 1 }),
+  key('pitch-down', 'Control+ArrowDown', 'last', w.entry.oneStepLower, { kind: 'step', letters: -1 }),
+  key('letter-up', 'ArrowUp', 'last', w.entry.oneStepHigher, { kind: 'step', letters: 1 }, WITH_LENGTHS),
+  key('letter-down', 'ArrowDown', 'last', w.entry.oneStepLower, { kind: 'step', letters: -1 }, WITH_LENGTHS),
+  key('letter-octave-up', 'Shift+ArrowUp', 'last', w.entry.octaveHigher, { kind: 'step', letters: 7 }, WITH_LENGTHS),
+  key(
+    'letter-octave-down',
+    'Shift+ArrowDown',
+    'last',
+    w.entry.octaveLower,
+    { kind: 'step', letters: -7 },
+    WITH_LENGTHS,
   ),
-  key('finger-none', 'Alt+0', 'last', 'no finger', { kind: 'set-finger', finger: null }),
-  key('untie', 'Alt+o', 'last', 'no tie', { kind: 'tie-off' }),
-  key('remove', 'Backspace', 'last', 'take the note before the caret out', { kind: 'remove-before' }),
-  key('remove-here', 'Delete', 'last', 'take the note at the caret out', { kind: 'remove-here' }),
-  key('back', 'ArrowLeft', 'caret', 'one note back', { kind: 'walk', by: -1, to: 'entry' }),
-  key('on', 'ArrowRight', 'caret', 'one note on, or into the next bar', { kind: 'walk', by: 1, to: 'entry' }),
-  key('bar-back', 'Control+ArrowLeft', 'caret', 'one bar back', { kind: 'walk', by: -1, to: 'bar' }),
-  key('bar-on', 'Control+ArrowRight', 'caret', 'one bar on', { kind: 'walk', by: 1, to: 'bar' }),
-  key('beginning', 'Home', 'caret', 'to the beginning', { kind: 'walk', by: -1, to: 'end' }),
-  key('end', 'End', 'caret', 'to where this hand stops', { kind: 'walk', by: 1, to: 'end' }),
-  key('other-hand', 'Enter', 'caret', 'the other hand, at the same beat', { kind: 'other-hand', at: 'same-beat' }),
-  key('other-hand-on', '9', 'caret', 'the other hand, where it stops', { kind: 'other-hand', at: 'where-it-stops' }),
-  key('voice', 'Alt+v', 'caret', 'another voice of this hand', { kind: 'voice' }),
-  key('between', 'Insert', 'caret', 'enter between notes instead of over them', { kind: 'mode', mode: 'between' }),
-  key('select-back', 'Shift+ArrowLeft', 'caret', 'select backwards', { kind: 'extend', by: -1 }),
-  key('select-on', 'Shift+ArrowRight', 'caret', 'select onwards', { kind: 'extend', by: 1 }),
-  key('select-bar', 'Alt+b', 'caret', 'select the bar', { kind: 'select', what: 'bar' }),
-  key('select-all', 'Control+a', 'caret', 'select all that this hand plays', { kind: 'select', what: 'all' }),
-  key('repeat-bar', '/', 'bars', 'the bar before once more', { kind: 'repeat-bar' }),
-  key('copy', 'Control+c', 'bars', 'copy', { kind: 'copy' }),
-  key('cut', 'Control+x', 'bars', 'cut', { kind: 'cut' }),
-  key('paste', 'Control+v', 'bars', 'put in what was copied', { kind: 'paste' }),
-  key('copy-bars', 'Control+Shift+c', 'bars', 'copy whole bars, both hands', { kind: 'copy-bars' }),
-  key('insert-bar', 'Alt+Insert', 'bars', 'an empty bar before this one', { kind: 'insert-bar' }),
-  key('remove-bars', 'Control+Delete', 'bars', 'take the bars out, both hands', { kind: 'remove-bars' }),
-  key('higher', 'Alt+PageUp', 'bars', 'move what is selected one step up', { kind: 'move-passage', letters: 1 }),
-  key('lower', 'Alt+PageDown', 'bars', 'move what is selected one step down', { kind: 'move-passage', letters: -1 }),
-  key('give', 'Alt+h', 'bars', 'give what is selected to the other hand', { kind: 'give-to-other-hand' }),
-  key('signature', 'Alt+k', 'bars', 'another key from this bar on; Escape comes back', {
+  key('half-up', 'Alt+ArrowUp', 'last', w.entry.halfStepHigher, { kind: 'half-step', by: 1 }),
+  key('half-down', 'Alt+ArrowDown', 'last', w.entry.halfStepLower, { kind: 'half-step', by: -1 }),
+  ...FINGERS.map((finger) =>
+    key(`finger-${finger}`, `Alt+${finger}`, 'last', w.entry.fingerInstead(finger), { kind: 'set-finger', finger }),
+  ),
+  key('finger-none', 'Alt+0', 'last', w.entry.noFinger, { kind: 'set-finger', finger: null }),
+  key('untie', 'Alt+o', 'last', w.entry.noTie, { kind: 'tie-off' }),
+  key('remove', 'Backspace', 'last', w.entry.takeNoteBeforeCaretOut, { kind: 'remove-before' }),
+  key('remove-here', 'Delete', 'last', w.entry.takeNoteAtCaretOut, { kind: 'remove-here' }),
+  key('back', 'ArrowLeft', 'caret', w.entry.oneNoteBack, { kind: 'walk', by: -1, to: 'entry' }),
+  key('on', 'ArrowRight', 'caret', w.entry.oneNoteOnOrInto, { kind: 'walk', by: 1, to: 'entry' }),
+  key('bar-back', 'Control+ArrowLeft', 'caret', w.entry.oneBarBack, { kind: 'walk', by: -1, to: 'bar' }),
+  key('bar-on', 'Control+ArrowRight', 'caret', w.entry.oneBarOn, { kind: 'walk', by: 1, to: 'bar' }),
+  key('beginning', 'Home', 'caret', w.entry.toBeginning, { kind: 'walk', by: -1, to: 'end' }),
+  key('end', 'End', 'caret', w.entry.toWhereThisHandStops, { kind: 'walk', by: 1, to: 'end' }),
+  key('other-hand', 'Enter', 'caret', w.entry.otherHandAtSameBeat, { kind: 'other-hand', at: 'same-beat' }),
+  key('other-hand-on', '9', 'caret', w.entry.otherHandWhereItStops, { kind: 'other-hand', at: 'where-it-stops' }),
+  key('voice', 'Alt+v', 'caret', w.entry.anotherVoiceOfThisHand, { kind: 'voice' }),
+  key('between', 'Insert', 'caret', w.entry.enterBetweenNotesInsteadOf, { kind: 'mode', mode: 'between' }),
+  key('select-back', 'Shift+ArrowLeft', 'caret', w.entry.selectBackwards, { kind: 'extend', by: -1 }),
+  key('select-on', 'Shift+ArrowRight', 'caret', w.entry.selectOnwards, { kind: 'extend', by: 1 }),
+  key('select-bar', 'Alt+b', 'caret', w.entry.selectTheBar, { kind: 'select', what: 'bar' }),
+  key('select-all', 'Control+a', 'caret', w.entry.selectAllOfHand, { kind: 'select', what: 'all' }),
+  key('repeat-bar', '/', 'bars', w.entry.barBeforeOnceMore, { kind: 'repeat-bar' }),
+  key('copy', 'Control+c', 'bars', w.entry.copy, { kind: 'copy' }),
+  key('cut', 'Control+x', 'bars', w.entry.cut, { kind: 'cut' }),
+  key('paste', 'Control+v', 'bars', w.entry.putInWhatWasCopied, { kind: 'paste' }),
+  key('copy-bars', 'Control+Shift+c', 'bars', w.entry.copyWholeBarsBothHands, { kind: 'copy-bars' }),
+  key('insert-bar', 'Alt+Insert', 'bars', w.entry.emptyBarBeforeThisOne, { kind: 'insert-bar' }),
+  key('remove-bars', 'Control+Delete', 'bars', w.entry.takeBarsOutBothHands, { kind: 'remove-bars' }),
+  key('higher', 'Alt+PageUp', 'bars', w.entry.moveSelectedUp, { kind: 'move-passage', letters: 1 }),
+  key('lower', 'Alt+PageDown', 'bars', w.entry.moveSelectedDown, { kind: 'move-passage', letters: -1 }),
+  key('give', 'Alt+h', 'bars', w.entry.giveSelectedToOtherHand, { kind: 'give-to-other-hand' }),
+  key('signature', 'Alt+k', 'bars', w.entry.anotherKeyFromThisBar, {
     kind: 'frame',
     what: 'signature',
   }),
-  key('meter', 'Alt+m', 'bars', 'another time from this bar on; Escape comes back', { kind: 'frame', what: 'meter' }),
-  key('undo', 'Control+z', 'bars', 'take the last step back', { kind: 'undo' }),
-  key('redo', 'Control+Shift+z', 'bars', 'do it again', { kind: 'redo' }),
-  key('leave', 'Escape', 'caret', 'let go of what is selected; with nothing selected: to the Bench', { kind: 'leave' }),
+  key('meter', 'Alt+m', 'bars', w.entry.anotherTimeFromThisBar, { kind: 'frame', what: 'meter' }),
+  key('undo', 'Control+z', 'bars', w.entry.takeLastStepBack, { kind: 'undo' }),
+  key('redo', 'Control+Shift+z', 'bars', w.shared.doItAgain, { kind: 'redo' }),
+  key('leave', 'Escape', 'caret', w.entry.letGoOrLeave, { kind: 'leave' }),
 ];
 
-export const GROUP_NAMES: Readonly<Record<EntryKey['group'], string>> = {
-  notes: 'Notes',
-  rests: 'Rests',
-  next: 'For the next note',
-  hand: 'Where the hand is',
-  last: 'The note just entered, or at the caret',
-  caret: 'Going about',
-  bars: 'Passages and bars',
-};
+export const groupNames = (w: Words): Readonly<Record<EntryKey['group'], string>> => ({
+  notes: w.entry.notes,
+  rests: w.entry.rests,
+  next: w.entry.forNextNote,
+  hand: w.entry.whereHandIs,
+  last: w.entry.noteJustEnteredOrAt,
+  caret: w.entry.goingAbout,
+  bars: w.entry.passagesAndBars,
+});
 
 /** A key that the teacher chose for something. */
 export interface ChosenKey {
@@ -216,9 +222,9 @@ export interface ChosenKey {
 }
 
 /** The keys as the teacher has them. */
-export function keysWith(chosen: readonly ChosenKey[]): readonly EntryKey[] {
+export function keysWith(w: Words, chosen: readonly ChosenKey[]): readonly EntryKey[] {
   const changed = new Map(chosen.map(({ deed: action, key: own }) => [action, own]));
-  return ENTRY_KEYS.map((one) => ({ ...one, key: changed.get(one.name) ?? one.key }));
+  return entryKeys(w).map((one) => ({ ...one, key: changed.get(one.name) ?? one.key }));
 }
 
 /** What else a key is for in the same ways of entering; undefined where it is free. */

@@ -21,6 +21,7 @@ import { useEntering, type Entering } from './use-entering';
 import { useEntryActions } from './use-entry-actions';
 import { useEntryKeys } from './use-entry-keys';
 import { usePiano } from './use-piano';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface EntryPieceProps {
   readonly piece: PieceRecord;
@@ -32,6 +33,7 @@ const NO_KEYS: Settings['entryKeys'] = [];
 
 /** Entering a piece, and changing it: paper, keys, hands, and all that was done. */
 export function EntryPiece({ piece, settings, desk }: EntryPieceProps) {
+  const w = useWords();
   const router = useRouter();
   useNotedUse(piece.id);
   const paper = useRef<HTMLDivElement>(null);
@@ -47,7 +49,7 @@ export function EntryPiece({ piece, settings, desk }: EntryPieceProps) {
   const [askedKey, setAskedKey] = useState<string | null>(null);
   const [photo, setPhoto] = usePhoto(piece.id);
   const chosen = settings.entryKeys ?? NO_KEYS;
-  const keys = useMemo(() => keysWith(chosen), [chosen]);
+  const keys = useMemo(() => keysWith(w, chosen), [w, chosen]);
   const method: ScreenMethod = isAbc ? 'abc' : (view?.method ?? 'fingers');
   const piano = usePiano(method === 'keys', press, take);
 
@@ -84,7 +86,7 @@ export function EntryPiece({ piece, settings, desk }: EntryPieceProps) {
   const isNarrow = desk.entering === 'narrow';
   return (
     <div className="flex min-h-[calc(100vh-3.5rem)] flex-col" data-role="entry" data-ready={view !== null}>
-      <h1 className="sr-only">Enter {view?.title || piece.fileName}</h1>
+      <h1 className="sr-only">{w.entry.enter(view?.title || piece.fileName)}</h1>
       {later ? <EntryBar view={later} onPress={press} /> : null}
       {view ? (
         <EntryStatus view={view} method={method} isKept={isKept} notice={notice} onMethod={choose} onPress={press} />
@@ -100,14 +102,14 @@ export function EntryPiece({ piece, settings, desk }: EntryPieceProps) {
           <div className="flex flex-wrap items-center gap-2 border-b border-base-300 px-3 py-1">
             <BesideTools desk={desk} photo={photo} onPhoto={setPhoto} />
             <button type="button" className="btn btn-sm ml-auto h-9" onClick={leave}>
-              To the Bench
+              {w.shared.toBench}
             </button>
           </div>
           <div ref={paper} className="min-h-48 px-2 py-1">
             {view && width ? (
               <EntryPaper view={view} tracks={tracks} widthPx={width} zoom={desk.zoom} onNote={toNote} />
             ) : (
-              <p className="p-4">Opening the piece …</p>
+              <p className="p-4">{w.entry.openingPiece}</p>
             )}
           </div>
         </div>

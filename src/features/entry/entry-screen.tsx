@@ -6,18 +6,20 @@ import { useDesk, usePiece, useSettings, type PieceRecord } from '@/data';
 import { text } from '@/features/shared/query-fields';
 import { useQuery } from '@/features/shared/use-query';
 import { EntryPiece } from './entry-piece';
+import { useWords } from '@/features/shared/words/use-words';
 
 /** What the address of entering holds. */
 const SHAPE = { piece: text };
 
 /** Entering one piece, by its address. The record is read once: while it is entered, the piece is in the worker's hands. */
 export function EntryScreen() {
+  const w = useWords();
   const { piece: id } = useQuery(SHAPE);
   const piece = usePieceOnce(id);
   const settings = useSettings();
   const desk = useDesk();
   if (piece === null) return <NoPiece />;
-  if (!piece || !settings || !desk) return <p className="p-8">Opening the piece …</p>;
+  if (!piece || !settings || !desk) return <p className="p-8">{w.entry.openingPiece}</p>;
   return <EntryPiece key={piece.id} piece={piece} settings={settings} desk={desk} />;
 }
 
@@ -31,12 +33,13 @@ function usePieceOnce(id: string | null): PieceRecord | null | undefined {
 }
 
 function NoPiece() {
+  const w = useWords();
   return (
     <section className="mx-auto max-w-xl px-4 py-16 text-center">
-      <h1 className="mb-2 text-2xl font-semibold">There is no such piece to enter</h1>
-      <p className="mb-4">It may have been taken off the shelf. A new one begins there with N.</p>
+      <h1 className="mb-2 text-2xl font-semibold">{w.entry.thereIsNoSuchPiece}</h1>
+      <p className="mb-4">{w.entry.itMayHaveBeenTaken}</p>
       <Link className="btn h-9" href="/">
-        To the shelf
+        {w.shared.toShelf}
       </Link>
     </section>
   );

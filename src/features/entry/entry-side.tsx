@@ -4,6 +4,7 @@ import type { ChosenKey, EntryAction, EntryKey } from './entry-keys';
 import { KeysPanel } from './keys-panel';
 import { StepsPanel } from './steps-panel';
 import type { Entering } from './use-entering';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface EntrySideProps {
   readonly view: EntryView;
@@ -19,6 +20,7 @@ interface EntrySideProps {
 
 /** What stands beside the paper while a piece is entered: its keys, or the steps that were done. */
 export function EntrySide({ view, keys, chosen, askedKey, isNarrow, onAsk, onAction, onPress }: EntrySideProps) {
+  const w = useWords();
   const [panel, setPanel] = useState<'keys' | 'steps'>('keys');
   const undoOrRedo = useCallback(
     (to: 'undo' | 'redo', times: number) => Array.from({ length: times }, () => onPress({ kind: to })),
@@ -27,9 +29,9 @@ export function EntrySide({ view, keys, chosen, askedKey, isNarrow, onAsk, onAct
   return (
     <aside
       className={`rounded-box border border-base-300 bg-base-100 ${isNarrow ? 'lg:col-start-2' : ''}`}
-      aria-label="Keys and steps"
+      aria-label={w.entry.keysAndSteps}
     >
-      <div role="group" aria-label="What is shown here" className="flex gap-1 border-b border-base-300 px-2 py-1">
+      <div role="group" aria-label={w.entry.whatIsShownHere} className="flex gap-1 border-b border-base-300 px-2 py-1">
         {(['keys', 'steps'] as const).map((one) => (
           <button
             key={one}
@@ -39,7 +41,7 @@ export function EntrySide({ view, keys, chosen, askedKey, isNarrow, onAsk, onAct
             className={`btn btn-sm h-8 font-normal ${panel === one ? 'btn-neutral' : 'btn-ghost'}`}
             onClick={() => setPanel(one)}
           >
-            {one === 'keys' ? 'Keys' : `Steps (${view.done.length})`}
+            {one === 'keys' ? w.shared.keys : w.entry.steps(view.done.length)}
           </button>
         ))}
       </div>

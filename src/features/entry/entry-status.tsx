@@ -5,7 +5,7 @@ import type { EntryView } from '@/core/views';
 import type { InputMethod } from '@/core/entry';
 import { HandsGlyph } from '@/features/shared/hand-glyph';
 import type { ScreenCommand } from '@/workers/entry-protocol';
-import { lengthName } from './row-table';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** The ways of entering, with ABC beside those of the core: it is written into a field. */
 export type ScreenMethod = InputMethod | 'abc';
@@ -13,12 +13,12 @@ export type ScreenMethod = InputMethod | 'abc';
 /** How many bars that do not add up are named; the others are marked on the paper. */
 const SHOWN_TROUBLES = 3;
 
-const WAY_NAMES: Readonly<Record<ScreenMethod, string>> = {
-  fingers: 'Finger numbers',
-  letters: 'Letters',
-  keys: 'Piano keys',
-  abc: 'ABC',
-};
+const wayNames = (w: Words): Readonly<Record<ScreenMethod, string>> => ({
+  fingers: w.shared.fingerNumbers,
+  letters: w.entry.letters,
+  keys: w.entry.pianoKeys,
+  abc: w.entry.abc,
+});
 
 interface EntryStatusProps {
   readonly view: EntryView;
@@ -38,10 +38,11 @@ export const EntryStatus = memo(function EntryStatus({
   onMethod: onWay,
   onPress,
 }: EntryStatusProps) {
+  const w = useWords();
   const { caret, hands } = view;
   return (
     <div className="sticky top-14 z-20 flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-base-300 bg-base-200 px-4 py-2 text-sm">
-      <div role="group" aria-label="Enter by" className="join">
+      <div role="group" aria-label={w.entry.enterBy} className="join">
         {(['fingers', 'letters', 'keys', 'abc'] as const).map((one) => (
           <button
             key={one}
@@ -51,12 +52,12 @@ export const EntryStatus = memo(function EntryStatus({
             className={`btn btn-sm join-item h-9 px-3 font-normal ${way === one ? 'btn-neutral' : ''}`}
             onClick={() => onWay(one)}
           >
-            {WAY_NAMES[one]}
+            {wayNames(w)[one]}
           </button>
         ))}
       </div>
       {view.staves > 1 ? (
-        <div role="group" aria-label="Hand" className="join">
+        <div role="group" aria-label={w.entry.hand} className="join">
           {(['left', 'right'] as const).map((hand) => (
             <button
               key={hand}
@@ -66,7 +67,7 @@ export const EntryStatus = memo(function EntryStatus({
               className={`btn btn-sm join-item h-9 px-3 font-normal ${caret.hand === hand ? 'btn-neutral' : ''}`}
               onClick={() => (caret.hand === hand ? undefined : onPress({ kind: 'other-hand', at: 'same-beat' }))}
             >
-              {hand === 'left' ? 'Left' : 'Right'}
+              {hand === 'left' ? w.entry.left : w.entry.right}
             </button>
           ))}
         </div>
@@ -74,26 +75,28 @@ export const EntryStatus = memo(function EntryStatus({
       <p className="flex items-center gap-2" data-role="seats">
         <HandsGlyph left={view.staves > 1 ? hands.left.onBlack : []} right={hands.right.onBlack} size={26} />
         <span>
-          {view.staves > 1 ? `Left on ${hands.left.name}${openWords(hands.left.openBy)}, right` : 'Hand'} on{' '}
-          {hands.right.name}
-          {openWords(hands.right.openBy)}
+          {view.staves > 1
+            ? w.entry.leftOnRightOn(seatOf(w, hands.left), seatOf(w, hands.right))
+            : w.entry.handOn(seatOf(w, hands.right))}
         </span>
       </p>
       <p className="font-semibold" data-role="place">
-        Bar {caret.number}, beat {caret.beat}
-        {caret.isFurtherVoice ? ', second voice' : ''}
-        {view.mode === 'between' ? ', between notes' : ''}
+        {[
+          w.entry.barBeat(caret.number, caret.beat),
+          ...(caret.isFurtherVoice ? [w.entry.secondVoice] : []),
+          ...(view.mode === 'between' ? [w.entry.betweenNotes] : []),
+        ].join(', ')}
       </p>
       <p className="text-primary" data-role="next">
-        {nextWords(view).join(', ')}
+        {nextWords(w, view).join(', ')}
       </p>
       <p className="ml-auto text-secondary" data-role="kept" data-kept={isKept}>
-        {isKept ? 'Kept' : 'Keeping …'}
+        {isKept ? w.entry.kept : w.entry.keeping}
       </p>
       {view.miscounts.length > 0 ? (
         <p className="flex w-full flex-wrap items-center gap-1 text-error" data-role="troubles">
           <span className="font-semibold">
-            {view.miscounts.length === 1 ? 'One bar does not add up:' : `${view.miscounts.length} bars do not add up:`}
+            {view.miscounts.length === 1 ? w.entry.oneBarDoesNotAdd : w.entry.barsDoNotAddUp(view.miscounts.length)}
           </span>
           {view.miscounts.slice(0, SHOWN_TROUBLES).map((trouble) => (
             <button
@@ -105,7 +108,7 @@ export const EntryStatus = memo(function EntryStatus({
               {trouble.words}
             </button>
           ))}
-          {view.miscounts.length > SHOWN_TROUBLES ? `and ${view.miscounts.length - SHOWN_TROUBLES} more` : ''}
+          {view.miscounts.length > SHOWN_TROUBLES ? w.entry.andMore(view.miscounts.length - SHOWN_TROUBLES) : ''}
         </p>
       ) : null}
       <p role="status" className={notice ? 'w-full font-semibold text-error' : 'sr-only'} data-role="notice">
@@ -115,22 +118,29 @@ export const EntryStatus = memo(function EntryStatus({
   );
 });
 
-function openWords(openBy: number): string {
-  return openBy === 0 ? '' : `, open by ${openBy}`;
+/** Where a hand sits: `C3`, `C3, open by 1`. */
+function seatOf(w: Words, { name, openBy }: EntryView['hands']['left']): string {
+  return openBy === 0 ? name : w.entry.openBy(name, openBy);
 }
 
 /** What holds for the next note, and the length where it is not told by the row. */
-function nextWords({ next, triplet, moving, method: way, length }: EntryView): readonly string[] {
-  const signs: Readonly<Record<number, string>> = { 1: 'sharp', [-1]: 'flat', 0: 'natural' };
+function nextWords(w: Words, { next, triplet, moving, method: way, length }: EntryView): readonly string[] {
+  const signs: Readonly<Record<number, string>> = {
+    1: w.entry.sharpSign,
+    [-1]: w.entry.flatSign,
+    0: w.entry.naturalSign,
+  };
   return [
-    ...(way === 'fingers' ? [] : [lengthName(length)]),
+    ...(way === 'fingers' ? [] : [w.says.lengthWords(length)]),
     ...(next.alter === null ? [] : [signs[next.alter] as string]),
-    ...(next.letters === 0 ? [] : [`${Math.abs(next.letters)} ${next.letters > 0 ? 'higher' : 'lower'}`]),
-    ...(next.octaves === 0 ? [] : [`octave ${next.octaves > 0 ? 'higher' : 'lower'}`]),
-    ...(next.joins === 'chord' ? ['sounds with the last'] : []),
-    ...(next.joins === 'tie' ? ['tied to the last'] : []),
-    ...(triplet === 'on' ? ['triplet'] : []),
-    ...(moving?.kind === 'asked' ? ['move: a letter, or a finger'] : []),
-    ...(moving?.kind === 'finger' ? [`${moving.finger} where … is`] : []),
+    ...(next.letters === 0
+      ? []
+      : [next.letters > 0 ? w.entry.keysHigher(next.letters) : w.entry.keysLower(-next.letters)]),
+    ...(next.octaves === 0 ? [] : [w.entry.octave(next.octaves)]),
+    ...(next.joins === 'chord' ? [w.entry.soundsWithLast] : []),
+    ...(next.joins === 'tie' ? [w.entry.tiedToLast] : []),
+    ...(triplet === 'on' ? [w.entry.triplet] : []),
+    ...(moving?.kind === 'asked' ? [w.entry.moveLetterOrFinger] : []),
+    ...(moving?.kind === 'finger' ? [w.entry.whereIs(moving.finger)] : []),
   ];
 }

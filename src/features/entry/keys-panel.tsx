@@ -6,8 +6,8 @@ import { change } from '@/data';
 import { useMessages } from '@/features/shared/messages';
 import type { ScreenCommand } from '@/workers/entry-protocol';
 import {
-  ENTRY_KEYS,
-  GROUP_NAMES,
+  entryKeys,
+  groupNames,
   pressedKey,
   printedKey,
   takenBy,
@@ -16,6 +16,7 @@ import {
   type EntryKey,
 } from './entry-keys';
 import { RowTable } from './row-table';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface KeysPanelProps {
   readonly view: EntryView;
@@ -40,6 +41,7 @@ export const KeysPanel = memo(function KeysPanel({
   asked,
   onAsk,
 }: KeysPanelProps) {
+  const w = useWords();
   const [isChanging, setChanging] = useState(false);
   const own = keys.filter(
     ({ methods: ways, action }) => (!ways || ways.includes(view.method)) && (isChanging || !isInRows(action)),
@@ -55,27 +57,25 @@ export const KeysPanel = memo(function KeysPanel({
           className={`btn btn-sm h-8 font-normal ${isChanging ? 'btn-neutral' : ''}`}
           onClick={() => setChanging(!isChanging)}
         >
-          Change keys
+          {w.entry.changeKeys}
         </button>
         {chosen.length > 0 ? (
           <button
             type="button"
             className="btn btn-ghost btn-sm h-8 font-normal"
-            onClick={() => void keepKeys([], 'all keys for entering as they were')}
+            onClick={() => void keepKeys([], w.entry.allKeysForEnteringAs)}
           >
-            All as they were
+            {w.entry.allAsTheyWere}
           </button>
         ) : null}
       </div>
-      {isChanging ? (
-        <p className="text-sm">Press what you want to change, then its new key. Escape leaves it.</p>
-      ) : null}
+      {isChanging ? <p className="text-sm">{w.entry.pressWhatYouWantTo}</p> : null}
       {GROUPS.map((group) => {
         const inGroup = own.filter((one) => one.group === group);
         if (inGroup.length === 0) return null;
         return (
-          <section key={group} aria-label={GROUP_NAMES[group]}>
-            <h2 className="mb-1 text-sm font-semibold">{GROUP_NAMES[group]}</h2>
+          <section key={group} aria-label={groupNames(w)[group]}>
+            <h2 className="mb-1 text-sm font-semibold">{groupNames(w)[group]}</h2>
             <ul className="flex flex-col">
               {inGroup.map((one) => (
                 <li key={one.name}>
@@ -140,6 +140,7 @@ function useAskedKey(
   chosen: readonly ChosenKey[],
   onAsk: (name: null) => void,
 ): void {
+  const w = useWords();
   const { say } = useMessages();
   useEffect(() => {
     if (asked === null) return;
@@ -154,21 +155,21 @@ function useAskedKey(
       if (taken) {
         say({
           kind: 'trouble',
-          text: `${printedKey(pressed)} is for something else: ${taken.does}.`,
-          hint: 'Change that first, or choose another key.',
+          text: w.entry.isForSomethingElse(printedKey(pressed), taken.does),
+          hint: w.entry.changeThatFirstOrChoose,
         });
         return;
       }
       const others = chosen.filter(({ deed: action }) => action !== asked);
-      const usual = ENTRY_KEYS.find(({ name }) => name === asked);
+      const usual = entryKeys(w).find(({ name }) => name === asked);
       void keepKeys(
         usual?.key === pressed ? others : [...others, { deed: asked, key: pressed }],
-        `key ${printedKey(pressed)}: ${usual?.does ?? asked}`,
+        w.entry.keyFor(printedKey(pressed), usual?.does ?? asked),
       );
     };
     window.addEventListener('keydown', listen, { capture: true });
     return () => window.removeEventListener('keydown', listen, { capture: true });
-  }, [asked, keys, chosen, onAsk, say]);
+  }, [w, asked, keys, chosen, onAsk, say]);
 }
 
 async function keepKeys(entryKeys: readonly ChosenKey[], label: string): Promise<void> {

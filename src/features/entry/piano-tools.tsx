@@ -6,6 +6,7 @@ import type { EntryView } from '@/core/views';
 import { useMessages } from '@/features/shared/messages';
 import { pianoSounder } from '@/features/shared/sound/sounder';
 import { GRIDS, type GridChosen, type Piano } from './use-piano';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface PianoToolsProps {
   readonly view: EntryView;
@@ -14,6 +15,7 @@ interface PianoToolsProps {
 
 /** Entering by piano keys: which keyboard, step by step or played in time. */
 export const PianoTools = memo(function PianoTools({ view, piano }: PianoToolsProps) {
+  const w = useWords();
   const [perMinute, setPerMinute] = useState(72);
   const [grid, setGrid] = useState<GridChosen>(2);
   return (
@@ -22,16 +24,16 @@ export const PianoTools = memo(function PianoTools({ view, piano }: PianoToolsPr
       data-role="piano-tools"
     >
       <label className="flex items-center gap-2">
-        Keyboard
+        {w.shared.keyboard}
         <select
           className="select select-sm h-9 w-64"
           data-role="device"
           value={piano.device}
           onChange={(event) => piano.choose(event.target.value as Piano['device'])}
         >
-          <option value="screen">On the screen, and the computer’s keys</option>
-          <option value="midi">MIDI keyboard</option>
-          <option value="simulated">One that plays by itself, to try it</option>
+          <option value="screen">{w.entry.onScreenAndComputersKeys}</option>
+          <option value="midi">{w.shared.midiKeyboard}</option>
+          <option value="simulated">{w.entry.oneThatPlaysByItself}</option>
         </select>
       </label>
       {piano.device === 'screen' ? <LowestKey piano={piano} /> : null}
@@ -51,31 +53,31 @@ export const PianoTools = memo(function PianoTools({ view, piano }: PianoToolsPr
               : piano.end()
           }
         >
-          {piano.state === 'idle' ? 'Play in time' : 'Stop and enter it'}
+          {piano.state === 'idle' ? w.entry.playInTime : w.entry.stopAndEnterIt}
         </button>
         <label className="flex items-center gap-1">
-          at
+          {w.entry.atTempo}
           <input
             type="number"
             min={30}
             max={200}
             className="input input-sm h-9 w-20"
-            aria-label="Quarters a minute"
+            aria-label={w.entry.quartersMinute}
             value={perMinute}
             onChange={(event) => setPerMinute(Math.min(200, Math.max(30, Number(event.target.value) || 72)))}
           />
         </label>
         <label className="flex items-center gap-1">
-          in
+          {w.entry.inNotes}
           <select
             className="select select-sm h-9 w-40"
-            aria-label="Shortest notes"
+            aria-label={w.entry.shortestNotes}
             value={grid}
             onChange={(event) => setGrid(Number(event.target.value) as GridChosen)}
           >
-            {GRIDS.map(([value, words]) => (
+            {GRIDS.map((value) => (
               <option key={value} value={value}>
-                {words}
+                {w.says.gridWords(value)}
               </option>
             ))}
           </select>
@@ -83,19 +85,20 @@ export const PianoTools = memo(function PianoTools({ view, piano }: PianoToolsPr
       </span>
       <span className="font-semibold" role="status" data-role="playing">
         {piano.state === 'counting'
-          ? 'One bar to listen to …'
+          ? w.entry.oneBarToListenTo
           : piano.state === 'playing'
-            ? 'Play now'
-            : 'Step by step: what is struck together is a chord.'}
+            ? w.entry.playNow
+            : w.entry.stepByStepWhatIs}
       </span>
     </div>
   );
 });
 
 function LowestKey({ piano }: { readonly piano: Piano }) {
+  const w = useWords();
   return (
     <label className="flex items-center gap-2">
-      <kbd className="kbd kbd-sm">A</kbd> is
+      <kbd className="kbd kbd-sm">A</kbd> {w.entry.lowestIs}
       <select
         className="select select-sm h-9 w-20"
         value={piano.lowest}
@@ -103,7 +106,7 @@ function LowestKey({ piano }: { readonly piano: Piano }) {
       >
         {[36, 48, 60, 72].map((midi) => (
           <option key={midi} value={midi}>
-            C{midi / 12 - 1}
+            {w.says.pitch({ step: 0, alter: 0, octave: midi / 12 - 1 })}
           </option>
         ))}
       </select>
@@ -113,6 +116,7 @@ function LowestKey({ piano }: { readonly piano: Piano }) {
 
 /** What the keyboard that plays by itself is to play. */
 function Simulated({ piano, perMinute }: { readonly piano: Piano; readonly perMinute: number }) {
+  const w = useWords();
   const { say } = useMessages();
   const [text, setText] = useState('C4 E4 G4 C4+E4+G4');
   const [isPlaying, setPlaying] = useState(false);
@@ -124,8 +128,8 @@ function Simulated({ piano, perMinute }: { readonly piano: Piano; readonly perMi
     if (chords.flat().some((pitch) => pitch === undefined)) {
       say({
         kind: 'trouble',
-        text: 'That keyboard plays names of keys only.',
-        hint: 'Write them like “C4 F#4 Bb3”, together with a plus between: “C4+E4+G4”.',
+        text: w.entry.thatKeyboardPlaysNamesOf,
+        hint: w.entry.writeThemLikeC4F,
       });
       return;
     }
@@ -142,7 +146,7 @@ function Simulated({ piano, perMinute }: { readonly piano: Piano; readonly perMi
     <span className="flex items-center gap-2">
       <input
         className="input input-sm h-9 w-56"
-        aria-label="What it plays"
+        aria-label={w.entry.whatItPlays}
         value={text}
         onChange={(event) => setText(event.target.value)}
         onKeyDown={(event) => event.key === 'Enter' && !isPlaying && play()}
@@ -155,7 +159,7 @@ function Simulated({ piano, perMinute }: { readonly piano: Piano; readonly perMi
         data-role="let-it-play"
         onClick={isPlaying ? undefined : play}
       >
-        Let it play
+        {w.entry.letItPlay}
       </button>
     </span>
   );

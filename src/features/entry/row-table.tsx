@@ -3,6 +3,7 @@ import type { EntryView } from '@/core/views';
 import type { Row } from '@/core/entry';
 import type { ScreenCommand } from '@/workers/entry-protocol';
 import { printedKey, type EntryKey } from './entry-keys';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface RowTableProps {
   readonly view: EntryView;
@@ -12,34 +13,19 @@ interface RowTableProps {
 
 const ROW_ORDER: readonly Row[] = ['beat', 'longer', 'bar', 'shorter'];
 
-/** The lengths that a row can have. */
-const LENGTHS: readonly (readonly [quarters: number, name: string])[] = [
-  [0.125, 'thirty-second'],
-  [0.25, 'sixteenth'],
-  [0.5, 'eighth'],
-  [0.75, 'dotted eighth'],
-  [1, 'quarter'],
-  [1.5, 'dotted quarter'],
-  [2, 'half'],
-  [3, 'dotted half'],
-  [4, 'whole'],
-  [6, 'dotted whole'],
-];
-
-/** The name of a length. */
-export function lengthName(quarters: number): string {
-  return LENGTHS.find(([length]) => length === quarters)?.[1] ?? `${quarters} quarters`;
-}
+/** The lengths that a row can have, in quarters. */
+const LENGTHS: readonly number[] = [0.125, 0.25, 0.5, 0.75, 1, 1.5, 2, 3, 4, 6];
 
 /** The four rows of keys: what each finger is on, and how long its note is. A length can be chosen anew. */
 export const RowTable = memo(function RowTable({ view, keys, onPress }: RowTableProps) {
+  const w = useWords();
   return (
     <table className="w-full text-sm" data-role="rows">
-      <caption className="sr-only">Keys for fingers, and the length that each row of keys enters</caption>
+      <caption className="sr-only">{w.entry.keysForFingersAndLength}</caption>
       <thead>
         <tr className="text-xs text-secondary">
           <th scope="col" className="text-left font-normal">
-            Length
+            {w.entry.length}
           </th>
           {[1, 2, 3, 4, 5].map((finger) => (
             <th key={finger} scope="col" className="w-8 font-normal">
@@ -47,7 +33,7 @@ export const RowTable = memo(function RowTable({ view, keys, onPress }: RowTable
             </th>
           ))}
           <th scope="col" className="w-9 font-normal">
-            rest
+            {w.entry.restHeading}
           </th>
         </tr>
       </thead>
@@ -57,17 +43,17 @@ export const RowTable = memo(function RowTable({ view, keys, onPress }: RowTable
             <td className="py-0.5 pr-1">
               <select
                 className="select select-xs h-8 w-full"
-                aria-label={`Length of the row of ${printedKey(keyOf(keys, `${row}-1`))}`}
+                aria-label={w.entry.lengthOfRowOf(printedKey(keyOf(keys, `${row}-1`)))}
                 value={view.rows[row]}
                 onChange={(event) => onPress({ kind: 'row-length', row, quarters: Number(event.target.value) })}
               >
-                {LENGTHS.map(([quarters, name]) => (
+                {LENGTHS.map((quarters) => (
                   <option key={quarters} value={quarters}>
-                    {name}
+                    {w.says.lengthWords(quarters)}
                   </option>
                 ))}
-                {LENGTHS.some(([quarters]) => quarters === view.rows[row]) ? null : (
-                  <option value={view.rows[row]}>{lengthName(view.rows[row])}</option>
+                {LENGTHS.includes(view.rows[row]) ? null : (
+                  <option value={view.rows[row]}>{w.says.lengthWords(view.rows[row])}</option>
                 )}
               </select>
             </td>
@@ -76,7 +62,11 @@ export const RowTable = memo(function RowTable({ view, keys, onPress }: RowTable
                 <button
                   type="button"
                   className="btn btn-xs h-8 w-8 font-mono text-sm"
-                  aria-label={`${printedKey(keyOf(keys, `${row}-${finger}`))}: finger ${finger}, ${lengthName(view.rows[row])}`}
+                  aria-label={w.entry.fingerKey(
+                    printedKey(keyOf(keys, `${row}-${finger}`)),
+                    finger,
+                    w.says.lengthWords(view.rows[row]),
+                  )}
                   onClick={() => onPress({ kind: 'finger', finger, row })}
                 >
                   {printedKey(keyOf(keys, `${row}-${finger}`))}
@@ -87,7 +77,7 @@ export const RowTable = memo(function RowTable({ view, keys, onPress }: RowTable
               <button
                 type="button"
                 className="btn btn-ghost btn-xs h-8 w-8 border-base-300 font-mono text-sm"
-                aria-label={`${printedKey(keyOf(keys, `${row}-rest`))}: rest, ${lengthName(view.rows[row])}`}
+                aria-label={w.entry.restKey(printedKey(keyOf(keys, `${row}-rest`)), w.says.lengthWords(view.rows[row]))}
                 onClick={() => onPress({ kind: 'rest', row })}
               >
                 {printedKey(keyOf(keys, `${row}-rest`))}

@@ -2,15 +2,16 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
-import type { EntryPage, EntryView, PositionView, SystemPage } from '@/core/views';
+import type { EntryView, PositionView, SystemPage } from '@/core/views';
 import { pieceToEnter, type PieceRecord } from '@/data';
 import { beginLiveEntry } from '@/features/shared/live-entry';
 import { useMessages } from '@/features/shared/messages';
 import { pianoSounder } from '@/features/shared/sound/sounder';
 import { coreWorker, entryWorker } from '@/workers/client';
-import type { EntryToKeep, Pressed, ScreenCommand } from '@/workers/entry-protocol';
+import type { EntryToKeep, Pressed, ScreenCommand, EntryPageAsked } from '@/workers/entry-protocol';
 import { ID_PREFIXES, type Trouble } from '@/workers/protocol';
 import { useKeeper } from './use-keeper';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** How long a note is heard when it is entered, and how loud. Unit: s; part of full. */
 const HEARD_S = 0.5;
@@ -38,6 +39,7 @@ export interface Entering {
 /** A piece that is being entered: its view after every key press, kept at once. `columns` is how many notes fit a line; null until that is known. */
 // eslint-disable-next-line max-lines-per-function -- small functions that share what is entered and not answered yet
 export function useEntering(piece: PieceRecord, columns: number | null): Entering {
+  const w = useWords();
   const { say } = useMessages();
   const [view, setView] = useState<EntryView | null>(null);
   const [musicXml, setMusicXml] = useState(piece.musicXml);
@@ -106,7 +108,7 @@ export function useEntering(piece: PieceRecord, columns: number | null): Enterin
   useEffect(() => {
     if (columns === null) return;
     let isWanted = true;
-    const page: EntryPage = { columns, prefix: ID_PREFIXES.after };
+    const page: EntryPageAsked = { columns, prefix: ID_PREFIXES.after, wording: w.wording };
     const open = async (): Promise<void> => {
       if (isOpen.current) {
         const set = await entryWorker().setOut(page);
@@ -115,7 +117,7 @@ export function useEntering(piece: PieceRecord, columns: number | null): Enterin
       await kept();
       const found = await pieceToEnter(id);
       if (!isWanted) return;
-      if (!found) return setTrouble(GONE);
+      if (!found) return setTrouble(gone(w));
       const answer = await entryWorker().open(
         { musicXml: found.piece.musicXml, part: found.piece.part },
         found.steps,
@@ -129,11 +131,11 @@ export function useEntering(piece: PieceRecord, columns: number | null): Enterin
       isOpen.current = true;
       early.current.splice(0).forEach(send);
     };
-    open().catch(() => setTrouble(NOT_OPENED));
+    open().catch(() => setTrouble(notOpened(w)));
     return () => {
       isWanted = false;
     };
-  }, [id, columns, attempt, show, begin, kept, send]);
+  }, [w, id, columns, attempt, show, begin, kept, send]);
 
   const press = useCallback(
     (command: ScreenCommand) => {
@@ -141,14 +143,14 @@ export function useEntering(piece: PieceRecord, columns: number | null): Enterin
         isElsewhere.current = false;
         say({
           kind: 'done',
-          text: 'This piece was changed elsewhere meanwhile.',
-          hint: 'It is shown as it is now, and what you enter goes on from there.',
+          text: w.entry.thisPieceWasChangedElsewhere,
+          hint: w.entry.itIsShownAsIt,
         });
       }
       if (isOpen.current) send(command);
       else if (shown.current) early.current.push(command);
     },
-    [send, say],
+    [w, send, say],
   );
   const flush = useCallback(async (): Promise<void> => {
     await pressing.current;
@@ -185,18 +187,18 @@ function stamp(): number {
 
 let lastStamp = 0;
 
-const GONE: Trouble = {
+const gone = (w: Words): Trouble => ({
   code: 'entry.gone',
-  message: 'This piece is not on the shelf any more.',
-  hint: 'Undo brings it back where it was taken off just now.',
+  message: w.entry.thisPieceIsNotOn,
+  hint: w.entry.undoBringsItBackWhere,
   line: null,
-};
-const NOT_OPENED: Trouble = {
+});
+const notOpened = (w: Words): Trouble => ({
   code: 'entry.open',
-  message: 'This piece could not be opened for entering.',
-  hint: 'Reload the page; the piece is kept as it is.',
+  message: w.entry.thisPieceCouldNotBe,
+  hint: w.entry.reloadPagePieceIsKept,
   line: null,
-};
+});
 
 /** Lines that say what they said before stay the same objects: they are not engraved anew. */
 function keptSystems(before: readonly SystemPage[], now: readonly SystemPage[]): readonly SystemPage[] {
@@ -209,10 +211,11 @@ function keptSystems(before: readonly SystemPage[], now: readonly SystemPage[]):
 /** The hand tracks of what was entered, worked out once nothing was pressed for a moment, and not by the worker that waits for the next key. */
 function useTracks(musicXml: string, part: string | null): readonly PositionView[] {
   const [tracks, setTracks] = useState(NO_TRACKS);
+  const { wording } = useWords();
   useEffect(() => {
     let isWanted = true;
     const work = async (): Promise<void> => {
-      const answer = await coreWorker().positions({ musicXml, ownKey: null, part });
+      const answer = await coreWorker().positions({ musicXml, ownKey: null, part }, wording);
       // A piece without notes has no hands.
       if (isWanted) setTracks(answer.ok ? answer.value : NO_TRACKS);
     };
@@ -221,7 +224,7 @@ function useTracks(musicXml: string, part: string | null): readonly PositionView
       isWanted = false;
       clearTimeout(later);
     };
-  }, [musicXml, part]);
+  }, [musicXml, part, wording]);
   return tracks;
 }
 

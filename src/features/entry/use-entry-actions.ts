@@ -5,6 +5,7 @@ import { useUndo } from '@/features/shared/use-undo';
 import type { Asked } from './ask-box';
 import type { EntryAction } from './entry-keys';
 import type { Entering } from './use-entering';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface EntryActionsOf {
   readonly view: EntryView | null;
@@ -15,6 +16,7 @@ interface EntryActionsOf {
 
 /** Does what a key of the screen stands for: most of it is a command of entering, some of it belongs to the screen. */
 export function useEntryActions({ view, press, leave, ask }: EntryActionsOf): (action: EntryAction) => void {
+  const w = useWords();
   const { say } = useMessages();
   const { undoOrRedo } = useUndo();
   const mode = view?.mode;
@@ -31,9 +33,9 @@ export function useEntryActions({ view, press, leave, ask }: EntryActionsOf): (a
       else if (action.kind === 'mode') press({ kind: 'mode', mode: mode === 'between' ? 'over' : 'between' });
       else press(action);
       if (action.kind === 'copy' || action.kind === 'copy-bars')
-        say({ kind: 'done', text: 'Copied.', hint: 'It can be put in here or in another piece.' });
+        say({ kind: 'done', text: w.entry.copied, hint: w.entry.itCanBePutIn });
     },
-    [press, leave, ask, mode, isFree, say, undoOrRedo],
+    [w, press, leave, ask, mode, isFree, say, undoOrRedo],
   );
 }
 

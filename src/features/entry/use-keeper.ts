@@ -4,6 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { editionAfter, studio, storeFaultWords, useEdition, useWaiting, type PieceToEnter } from '@/data';
 import { useMessages } from '@/features/shared/messages';
 import type { EntryToKeep } from '@/workers/entry-protocol';
+import { useWords } from '@/features/shared/words/use-words';
 
 export interface Keeper {
   /** Whether everything that was entered is in the store. */
@@ -27,6 +28,7 @@ interface Basis {
 /** Keeps what is entered, with every key press and at once. Where somebody else changed the music, `onStale` is told: nothing is written over. */
 // eslint-disable-next-line max-lines-per-function -- small functions that share what waits to be kept
 export function useKeeper(id: string, onStale: () => void): Keeper {
+  const w = useWords();
   const { say } = useMessages();
   const [isWritten, setWriting] = useState(false);
   const isWriting = useRef(false);
@@ -73,14 +75,14 @@ export function useKeeper(id: string, onStale: () => void): Keeper {
       if (done.ok) continue;
       if (done.error.code === 'store.music-changed') stale();
       else {
-        const { message, hint } = storeFaultWords(done.error);
-        say({ kind: 'trouble', text: `What was entered last could not be kept. ${message}`, hint });
+        const { message, hint } = storeFaultWords(w, done.error);
+        say({ kind: 'trouble', text: w.entry.whatWasEnteredLastCould(message), hint });
       }
     }
     pending.current = null;
     isWriting.current = false;
     setWriting(false);
-  }, [id, say, stale]);
+  }, [w, id, say, stale]);
 
   const keep = useCallback(
     (entered: EntryToKeep): void => {

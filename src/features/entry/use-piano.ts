@@ -8,15 +8,11 @@ import { useMessages } from '@/features/shared/messages';
 import { pianoSounder } from '@/features/shared/sound/sounder';
 import { entryWorker } from '@/workers/client';
 import type { Pressed, ScreenCommand } from '@/workers/entry-protocol';
+import { useWords } from '@/features/shared/words/use-words';
 
 /** The shortest notes that are meant when something is played in, as parts of a quarter. */
-export const GRIDS = [
-  [1, 'quarters'],
-  [2, 'eighths'],
-  [3, 'triplets of eighths'],
-  [4, 'sixteenths'],
-] as const;
-export type GridChosen = (typeof GRIDS)[number][0];
+export const GRIDS = [1, 2, 3, 4] as const;
+export type GridChosen = (typeof GRIDS)[number];
 
 interface PlayedTo {
   readonly perMinute: number;
@@ -55,13 +51,14 @@ export function usePiano(
   press: (command: ScreenCommand) => void,
   take: (pressed: Pressed) => void,
 ): Piano {
+  const w = useWords();
   const { say } = useMessages();
   const [device, setDevice] = useState<Piano['device']>('screen');
   const [lowest, setLowest] = useState(60);
   const [state, setState] = useState<Piano['state']>('idle');
   const recording = useRef<Recording | null>(null);
-  const [screen] = useState(screenKeys);
-  const [simulated] = useState(simulatedKeys);
+  const [screen] = useState(() => screenKeys());
+  const [simulated] = useState(() => simulatedKeys());
   const computer = useMemo(() => computerKeys(lowest), [lowest]);
 
   const hearChord = useMemo(() => struckTogether((midis) => press({ kind: 'keys', midis })), [press]);
@@ -71,7 +68,7 @@ export function usePiano(
       if (recording.current) recording.current.taken.hear(move);
       else hearChord(move);
     };
-    const wanted = { screen: [screen, computer], midi: [midiKeys(), screen], simulated: [simulated, screen] }[device];
+    const wanted = { screen: [screen, computer], midi: [midiKeys(w), screen], simulated: [simulated, screen] }[device];
     let isWanted = true;
     const stops: (() => void)[] = [];
     for (const one of wanted) {
@@ -82,7 +79,7 @@ export function usePiano(
           const trouble =
             error instanceof DeviceTrouble
               ? error
-              : new DeviceTrouble('This keyboard cannot be used just now.', 'Choose another one.');
+              : new DeviceTrouble(w.entry.thisKeyboardCannotBeUsed, w.entry.chooseAnotherOne);
           say({ kind: 'trouble', text: trouble.message, hint: trouble.hint });
           setDevice('screen');
         });
@@ -91,7 +88,7 @@ export function usePiano(
       isWanted = false;
       stops.forEach((stop) => stop());
     };
-  }, [isOn, device, screen, computer, simulated, hearChord, say]);
+  }, [w, isOn, device, screen, computer, simulated, hearChord, say]);
 
   const drop = useCallback(() => {
     recording.current?.clicks.forEach(clearTimeout);

@@ -5,6 +5,8 @@ import type { Finger } from '@/core/score';
 import { namePrint, parseKey } from '@/core/pitch';
 import type { PupilRecord } from '@/data';
 import { ask, filterName } from './fit-address';
+import { placeNamed } from './place-named';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** A filter as it would be asked now, in words; `details` are what else it could be about. */
 export interface FilterChoice {
@@ -17,6 +19,7 @@ const FINGERS: readonly Finger[] = [1, 2, 3, 4, 5];
 
 /** The filters, each about what was last chosen for it. Positions are those that the shelf has; those a pupil does not know yet say so. */
 export function filterChoices(
+  w: Words,
   chosen: readonly FitFilter[],
   fits: readonly PieceFit[],
   pupil: PupilRecord | null,
@@ -30,27 +33,27 @@ export function filterChoices(
   const position =
     chosen.find((one) => one.kind === 'in-position')?.name ?? easiestOf(names.filter(isNew)) ?? names[0] ?? 'D';
   const positionWords = (name: string): string =>
-    `${name} position${isNew(name) ? `, new for ${pupil?.name ?? ''}` : ''}`;
+    pupil && isNew(name) ? w.fit.positionNewFor(placeNamed(w, name), pupil.name) : w.fit.position(placeNamed(w, name));
   return [
-    { filter: { kind: 'stays-put' }, words: 'Both hands stay put', details: [] },
-    { filter: { kind: 'no-black' }, words: 'No finger on a black key', details: [] },
+    { filter: { kind: 'stays-put' }, words: w.fit.bothHandsStayPut, details: [] },
+    { filter: { kind: 'no-black' }, words: w.fit.noFingerOnBlackKey, details: [] },
     {
       filter: { kind: 'finger-on-black', finger },
-      words: `Finger ${finger} comes to a black key`,
+      words: w.fit.fingerComesToBlackKey(finger),
       details: FINGERS.map((one) => ({
         filter: { kind: 'finger-on-black', finger: one },
-        words: one === 1 ? 'the thumb' : `finger ${one}`,
+        words: w.fit.finger(one),
       })),
     },
-    { filter: { kind: 'opens' }, words: 'A hand opens to six notes or more', details: [] },
+    { filter: { kind: 'opens' }, words: w.fit.handOpensToSixNotes, details: [] },
     {
       filter: { kind: 'in-position', name: position },
-      words: `A hand sits in ${position} position`,
+      words: w.fit.handSitsInPosition(placeNamed(w, position)),
       details: names.map((name) => ({ filter: { kind: 'in-position', name }, words: positionWords(name) })),
     },
     {
       filter: { kind: 'playable' },
-      words: pupil ? `${pupil.name} can play it, by level and reach` : 'Playable, by level and reach',
+      words: pupil ? w.fit.canPlayItByLevel(pupil.name) : w.fit.playableByLevelAndReach,
       details: [],
     },
   ];
@@ -82,11 +85,12 @@ interface FilterListProps {
 
 /** What can be asked, in plain words, with how many pieces would be left. */
 export function FilterList({ choices, counts, chosen }: FilterListProps) {
+  const w = useWords();
   const set = (filter: FitFilter, isOn: boolean): void =>
     ask({ ask: [...chosen.filter(({ kind }) => kind !== filter.kind), ...(isOn ? [filter] : [])] });
   return (
     <fieldset className="flex flex-col gap-1">
-      <legend className="mb-1 font-serif font-semibold">that are like this</legend>
+      <legend className="mb-1 font-serif font-semibold">{w.fit.thatAreLikeThis}</legend>
       {choices.map(({ filter, words, details }, i) => {
         const isOn = chosen.some(({ kind }) => kind === filter.kind);
         return (
@@ -108,7 +112,7 @@ export function FilterList({ choices, counts, chosen }: FilterListProps) {
             {details.length > 0 ? (
               <select
                 className="select select-sm mb-1 ml-7 h-9 w-64"
-                aria-label={`${filter.kind === 'in-position' ? 'Which position' : 'Which finger'}`}
+                aria-label={`${filter.kind === 'in-position' ? w.fit.whichPosition : w.fit.whichFinger}`}
                 data-detail={filter.kind}
                 value={filterName(filter)}
                 onChange={(event) => set(details[event.target.selectedIndex]?.filter ?? filter, true)}

@@ -13,9 +13,11 @@ import { ask, filterName, useFitAddress, type FitAddress } from './fit-address';
 import { KeysAsked } from './keys-asked';
 import { readAhead, type ReadAhead } from './ask-shelf';
 import { useFits, type ShelfFits } from './use-fits';
+import { useWords } from '@/features/shared/words/use-words';
 
 /** The whole shelf asked at once: what fits this pupil, and in which key. */
 export function FitScreen() {
+  const w = useWords();
   const address = useFitAddress();
   const whom = useForWhom(address.pupil);
   const [ahead, setAhead] = useState<ReadAhead | null>(null);
@@ -23,7 +25,7 @@ export function FitScreen() {
     // What is kept is read while settings and pupils are.
     Promise.resolve().then(() => setAhead(readAhead()));
   }, []);
-  if (!whom || !ahead) return <p className="p-8">Opening the shelf …</p>;
+  if (!whom || !ahead) return <p className="p-8">{w.shared.openingShelf}</p>;
   return <FitFor address={address} whom={whom} ahead={ahead} />;
 }
 
@@ -34,6 +36,7 @@ interface FitForProps {
 }
 
 function FitFor({ address, whom, ahead }: FitForProps) {
+  const w = useWords();
   const { settings, pupils, pupil } = whom;
   const player = usePlayerOf(settings, pupil);
   const shelf = useFits(player, ahead);
@@ -44,7 +47,7 @@ function FitFor({ address, whom, ahead }: FitForProps) {
     [address],
   );
   const fitting = useMemo(() => askShelf(fits, question), [fits, question]);
-  const choices = useMemo(() => filterChoices(address.ask, fits, pupil), [address.ask, fits, pupil]);
+  const choices = useMemo(() => filterChoices(w, address.ask, fits, pupil), [w, address.ask, fits, pupil]);
   const counts = useMemo(() => {
     // The count beside a filter is what would be left with it, whether it is chosen already or not.
     const others = choices.map(({ filter }) => address.ask.filter((one) => one.kind !== filter.kind));
@@ -54,7 +57,7 @@ function FitFor({ address, whom, ahead }: FitForProps) {
     () =>
       choices.map(({ filter, words }, i) => ({
         key: String(i + 1),
-        does: `ask for: ${words}`,
+        does: w.fit.askFor(words),
         act: () =>
           ask({
             ask: address.ask.some(({ kind }) => kind === filter.kind)
@@ -62,7 +65,7 @@ function FitFor({ address, whom, ahead }: FitForProps) {
               : [...address.ask, filter],
           }),
       })),
-    [choices, address.ask],
+    [w, choices, address.ask],
   );
   return (
     <div
@@ -73,13 +76,13 @@ function FitFor({ address, whom, ahead }: FitForProps) {
     >
       <ScreenKeys keys={shortcuts} />
       <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-1">
-        <h1 className="text-2xl font-semibold">What fits?</h1>
+        <h1 className="text-2xl font-semibold">{w.shared.whatFits}</h1>
         <PupilSelect pupils={pupils} chosen={pupil} settings={settings} onChoose={choosePupil} />
         <Progress shelf={shelf} />
       </div>
       <div className="grid items-start gap-4 lg:grid-cols-[24rem_1fr]">
         <section
-          aria-label="What is asked"
+          aria-label={w.fit.whatIsAsked}
           className="flex flex-col gap-3 rounded-box border border-base-300 bg-base-100 p-4 lg:sticky lg:top-16"
         >
           <KeysAsked tonics={address.tonics} enough={address.enough} />
@@ -90,7 +93,7 @@ function FitFor({ address, whom, ahead }: FitForProps) {
               className="btn btn-ghost btn-sm h-9 self-start font-normal"
               onClick={() => ask({ ask: [], tonics: [], enough: 'one' })}
             >
-              Ask for nothing
+              {w.fit.askForNothing}
             </button>
           ) : null}
         </section>
@@ -108,6 +111,7 @@ function FitFor({ address, whom, ahead }: FitForProps) {
 
 /** How far the shelf is known; the work can be ended, and gone on with. */
 function Progress({ shelf }: { readonly shelf: ShelfFits }) {
+  const w = useWords();
   const { fits, pieces, state, unreadable, stop, goOn } = shelf;
   return (
     <span className="ml-auto flex items-center gap-3 text-sm" role="status" data-role="fit-progress">
@@ -117,25 +121,25 @@ function Progress({ shelf }: { readonly shelf: ShelfFits }) {
             className="h-2 w-40 accent-primary"
             max={Math.max(1, pieces)}
             value={fits.length}
-            aria-label="Pieces that are known"
+            aria-label={w.fit.piecesThatAreKnown}
           />
-          {fits.length} of {pieces} pieces
+          {w.fit.ofPieces(fits.length, pieces)}
           <button type="button" className="btn btn-sm h-9 font-normal" onClick={stop}>
-            Stop
+            {w.shared.stop}
           </button>
         </>
       ) : null}
       {state === 'stopped' ? (
         <>
-          Stopped at {fits.length} of {pieces} pieces
+          {w.fit.stoppedAtOfPieces(fits.length, pieces)}
           <button type="button" className="btn btn-sm h-9 font-normal" onClick={goOn}>
-            Go on
+            {w.shared.goOn}
           </button>
         </>
       ) : null}
-      {state === 'done' ? `${fits.length} pieces asked` : null}
+      {state === 'done' ? w.fit.piecesAsked(fits.length) : null}
       {unreadable.length > 0 ? (
-        <span className="text-secondary">no notes could be read in {unreadable.slice(0, 3).join(', ')}</span>
+        <span className="text-secondary">{w.fit.noNotesCouldBeRead(unreadable.slice(0, 3).join(', '))}</span>
       ) : null}
     </span>
   );

@@ -3,6 +3,7 @@ import type { FitFilter, PieceFit } from '@/core/survey';
 import type { PupilRecord } from '@/data';
 import { filterName, filterNamed } from './fit-address';
 import { filterChoices } from './filter-list';
+import { WORDS } from '../../../tests/support/usual-words';
 
 const FILTERS: readonly FitFilter[] = [
   { kind: 'stays-put' },
@@ -36,7 +37,7 @@ describe('the filters that are offered', () => {
   ];
   const pupil = { id: 'tam', name: 'Tam', keysKnown: ['C-major', 'D-major'] } as PupilRecord;
   const position = (chosen: readonly FitFilter[], whose: PupilRecord | null) =>
-    filterChoices(chosen, fits, whose).find(({ filter }) => filter.kind === 'in-position');
+    filterChoices(WORDS, chosen, fits, whose).find(({ filter }) => filter.kind === 'in-position');
 
   it('have the positions of the shelf in order of letters, and say which are new for the pupil', () => {
     expect(position([], pupil)?.details.map(({ words }) => words)).toEqual([

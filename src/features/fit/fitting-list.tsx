@@ -2,10 +2,12 @@
 
 import Link from 'next/link';
 import { useState } from 'react';
-import { keyPrint, parseKey } from '@/core/pitch';
+import { parseKey } from '@/core/pitch';
 import type { FitKey, Fitting } from '@/core/survey';
 import type { PupilRecord } from '@/data';
 import { HandsGlyph } from '@/features/shared/hand-glyph';
+import { placeNamed } from './place-named';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface FittingListProps {
   readonly fitting: readonly Fitting[];
@@ -21,17 +23,13 @@ const SHOWN_KEYS = 6;
 
 /** The pieces that fit, each with the keys in which it does. */
 export function FittingList({ fitting, pupil, known, isDone }: FittingListProps) {
+  const w = useWords();
   const [shown, setShown] = useState(SHOWN_PIECES);
   return (
-    <section aria-label="Pieces that fit" data-role="fitting" data-count={fitting.length}>
-      <h2 className="mb-2 text-lg font-semibold">
-        {fitting.length} of {known} pieces
-      </h2>
+    <section aria-label={w.fit.piecesThatFit} data-role="fitting" data-count={fitting.length}>
+      <h2 className="mb-2 text-lg font-semibold">{w.fit.fittingOf(fitting.length, known)}</h2>
       {fitting.length === 0 && isDone ? (
-        <p className="rounded-box border border-base-300 bg-base-100 px-4 py-6">
-          No piece is like this. Ask for less, or in other keys: the number beside each line says how many would be
-          left.
-        </p>
+        <p className="rounded-box border border-base-300 bg-base-100 px-4 py-6">{w.fit.noPieceIsLikeThis}</p>
       ) : null}
       <ul className="flex flex-col rounded-box border-base-300 bg-base-100 not-empty:border">
         {fitting.slice(0, shown).map(({ piece, title, keys }) => (
@@ -48,14 +46,14 @@ export function FittingList({ fitting, pupil, known, isDone }: FittingListProps)
                   <KeyLink key={key.key} piece={piece} shown={key} pupil={pupil} />
                 ))}
               {keys.length > SHOWN_KEYS ? (
-                <span className="text-sm text-secondary">and {keys.length - SHOWN_KEYS} more keys</span>
+                <span className="text-sm text-secondary">{w.fit.andMoreKeys(keys.length - SHOWN_KEYS)}</span>
               ) : null}
               <Link
                 className="btn btn-ghost btn-sm h-9 px-2 font-normal"
                 href={`/survey?piece=${encodeURIComponent(piece)}`}
-                aria-label={`All keys of “${title}”`}
+                aria-label={w.fit.allKeysOf(title)}
               >
-                all keys
+                {w.fit.allKeys}
               </Link>
             </span>
           </li>
@@ -67,7 +65,7 @@ export function FittingList({ fitting, pupil, known, isDone }: FittingListProps)
           className="btn btn-sm mt-3 h-9 font-normal"
           onClick={() => setShown(shown + SHOWN_PIECES)}
         >
-          Show {Math.min(SHOWN_PIECES, fitting.length - shown)} more
+          {w.fit.showMore(Math.min(SHOWN_PIECES, fitting.length - shown))}
         </button>
       ) : null}
     </section>
@@ -90,17 +88,28 @@ function KeyLink({
   readonly shown: FitKey;
   readonly pupil: PupilRecord | null;
 }) {
+  const w = useWords();
   const { key, hands } = shown;
   const found = parseKey(key, 'major');
-  const words = found ? keyPrint(found) : key;
+  const words = found ? w.says.key(found) : key;
   const onBlack = (hand: 'right' | 'left') => hands.find((one) => one.hand === hand)?.onBlack ?? [];
   const moves = hands.reduce((sum, hand) => sum + hand.moves, 0);
-  const places = hands.map(({ hand, positions }) => `${hand} in ${positions.slice(0, 3).join(', ')}`).join('; ');
+  const places = hands
+    .map(({ hand, positions }) =>
+      w.fit.positionsOf(
+        hand,
+        positions
+          .slice(0, 3)
+          .map((one) => placeNamed(w, one))
+          .join(', '),
+      ),
+    )
+    .join('; ');
   return (
     <Link
       className="flex h-10 items-center gap-1.5 rounded-field border border-base-300 px-2 text-sm hover:border-primary"
       href={`/bench?piece=${encodeURIComponent(piece)}&key=${encodeURIComponent(key)}${pupil ? `&pupil=${encodeURIComponent(pupil.id)}` : ''}`}
-      title={`${places}; ${moves === 0 ? 'no move' : moves === 1 ? '1 move' : `${moves} moves`}`}
+      title={`${places}; ${moves === 0 ? w.fit.noMove : moves === 1 ? w.shared.oneMove : w.shared.moves(moves)}`}
       data-fit-key={key}
     >
       <HandsGlyph right={onBlack('right')} left={onBlack('left')} size={24} /> {words}

@@ -1,10 +1,11 @@
 'use client';
 
-import { fifteenKeys, namePrint, nameText } from '@/core/pitch';
+import { fifteenKeys, nameText } from '@/core/pitch';
 import { ask } from './fit-address';
+import { useWords } from '@/features/shared/words/use-words';
 
 /** The fifteen tonics of major, from the flats to the sharps. A piece in minor is asked on the same tonics. */
-const TONICS = fifteenKeys('major').map(({ tonic }) => ({ text: nameText(tonic), words: namePrint(tonic) }));
+const TONICS = fifteenKeys('major').map(({ tonic }) => ({ text: nameText(tonic), tonic }));
 
 interface KeysAskedProps {
   readonly tonics: readonly string[];
@@ -13,15 +14,16 @@ interface KeysAskedProps {
 
 /** In which keys the shelf is asked: each piece in its own, or all in some. */
 export function KeysAsked({ tonics, enough }: KeysAskedProps) {
+  const w = useWords();
   const toggle = (text: string): void =>
     ask({ tonics: tonics.includes(text) ? tonics.filter((other) => other !== text) : [...tonics, text] });
   return (
     <fieldset>
       <legend className="mb-1 font-serif font-semibold">
-        {tonics.length === 0 ? 'Pieces as they stand, each in its own key' : 'Pieces moved to'}
+        {tonics.length === 0 ? w.fit.piecesAsTheyStandEach : w.fit.piecesMovedTo}
       </legend>
       <div className="flex flex-wrap gap-1">
-        {TONICS.map(({ text, words }) => (
+        {TONICS.map(({ text, tonic }) => (
           <button
             key={text}
             type="button"
@@ -30,28 +32,26 @@ export function KeysAsked({ tonics, enough }: KeysAskedProps) {
             className="btn btn-sm h-9 w-11 px-0 font-normal aria-pressed:bg-primary aria-pressed:text-primary-content"
             onClick={() => toggle(text)}
           >
-            {words}
+            {w.says.place(tonic)}
           </button>
         ))}
       </div>
       {tonics.length > 1 ? (
         <label className="mt-2 flex items-center gap-2 text-sm">
-          it is so in
+          {w.fit.itIsSoIn}
           <select
             className="select select-sm h-9 w-44"
             data-role="enough"
             value={enough}
             onChange={(event) => ask({ enough: event.target.value === 'every' ? 'every' : 'one' })}
           >
-            <option value="one">one of them at least</option>
-            <option value="every">every one of them</option>
+            <option value="one">{w.fit.oneOfThemAtLeast}</option>
+            <option value="every">{w.fit.everyOneOfThem}</option>
           </select>
         </label>
       ) : null}
       <p className="mt-1 text-xs text-secondary">
-        {tonics.length === 0
-          ? 'Choose tonics to ask what becomes of the pieces there.'
-          : 'A piece in minor is asked in minor on the same tonic.'}
+        {tonics.length === 0 ? w.fit.chooseTonicsToAskWhat : w.fit.pieceInMinorIsAsked}
       </p>
     </fieldset>
   );

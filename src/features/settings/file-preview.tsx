@@ -1,8 +1,12 @@
 'use client';
 
 import { useState } from 'react';
-import { change, NAMES, type Comparison, type ReadFile, type TakingIn } from '@/data';
+import { change, type Comparison, type ReadFile, type TakingIn } from '@/data';
 import { useMessages } from '@/features/shared/messages';
+import { useWords, type Words } from '@/features/shared/words/use-words';
+
+/** So many places that cannot be read are listed. */
+const SHOWN_LOST = 20;
 
 /** A file that was read and is looked at before it is taken in. */
 export interface Looked {
@@ -11,14 +15,14 @@ export interface Looked {
   readonly compared: readonly Comparison[];
 }
 
-const WAYS: readonly { readonly how: TakingIn; readonly words: string; readonly who: string }[] = [
-  { how: 'keep', words: 'Add what is new', who: 'where both have something else, what is here stays' },
+const ways = (w: Words): readonly { readonly how: TakingIn; readonly words: string; readonly who: string }[] => [
+  { how: 'keep', words: w.settings.addWhatIsNew, who: w.settings.whereBothHaveSomethingElse },
   {
     how: 'renew',
-    words: 'Add what is new, and take the file’s where both have something else',
-    who: 'the file is the newer one',
+    words: w.settings.addWhatIsNewAnd,
+    who: w.settings.fileIsNewerOne,
   },
-  { how: 'replace', words: 'Make the studio what the file holds', who: 'what only this studio has goes' },
+  { how: 'replace', words: w.settings.makeStudioWhatFileHolds, who: w.settings.whatOnlyThisStudioHas },
 ];
 
 interface FilePreviewProps {
@@ -28,8 +32,8 @@ interface FilePreviewProps {
 }
 
 /** What is in a studio file, held against what is here, before anything of it is taken in. */
-// eslint-disable-next-line max-lines-per-function -- one dialogue: each list of what the file holds is a few lines of markup
 export function FilePreview({ looked, hasOwn, onClose }: FilePreviewProps) {
+  const w = useWords();
   const { name, file, compared } = looked;
   const { contents, savedAt, remarks, lost } = file;
   const { say } = useMessages();
@@ -37,26 +41,26 @@ export function FilePreview({ looked, hasOwn, onClose }: FilePreviewProps) {
   const saved = new Date(savedAt);
   const day = Number.isNaN(saved.getTime())
     ? ''
-    : ` of ${saved.toLocaleDateString([], { day: 'numeric', month: 'long', year: 'numeric' })}`;
+    : w.settings.savedOn(saved.toLocaleDateString([], { day: 'numeric', month: 'long', year: 'numeric' }));
   const isAllHere = compared.every(({ fresh, differing }) => fresh.length + differing.length === 0);
   const takeIn = async (): Promise<void> => {
-    if (await change({ kind: 'studio.take-in', contents, how }, `studio file${day} taken in`)) return;
+    if (await change({ kind: 'studio.take-in', contents, how }, w.settings.studioFileTakenIn(day))) return;
     say({
       kind: 'done',
-      text: `The file is taken in: ${contents.pieces.length} pieces, ${contents.pupils.length} pupils.`,
-      hint: 'Undo brings back what was here before.',
+      text: w.settings.fileIsTakenInPieces(contents.pieces.length, contents.pupils.length),
+      hint: w.settings.undoBringsBackWhatWas,
     });
     onClose();
   };
   return (
     <article
-      aria-label={`In the file ${name}`}
+      aria-label={w.settings.inFile(name)}
       data-role="file-preview"
       className="mt-4 flex flex-col gap-3 rounded-box border-2 border-primary bg-base-100 p-4"
     >
       <div>
         <h3 className="font-serif text-lg font-semibold break-words">{name}</h3>
-        <p className="text-sm text-secondary">A studio file{day}. Nothing of it is taken in yet.</p>
+        <p className="text-sm text-secondary">{w.settings.studioFileNothingOfIt(day)}</p>
       </div>
       {remarks.map((remark) => (
         <p key={remark} role="alert" className="text-sm font-semibold text-error">
@@ -67,9 +71,9 @@ export function FilePreview({ looked, hasOwn, onClose }: FilePreviewProps) {
         <thead>
           <tr className="border-b border-base-300">
             <th scope="col" className="py-1 text-left">
-              In the file
+              {w.settings.inFileHeading}
             </th>
-            {['new', 'something else here', 'the same', 'only here'].map((words) => (
+            {[w.settings.newHeading, w.settings.somethingElseHere, w.shared.same, w.settings.onlyHere].map((words) => (
               <th key={words} scope="col" className="py-1 pl-3 text-right">
                 {words}
               </th>
@@ -83,28 +87,23 @@ export function FilePreview({ looked, hasOwn, onClose }: FilePreviewProps) {
         </tbody>
       </table>
       {contents.aside.length > 0 ? (
-        <p className="text-sm">
-          {contents.aside.length === 1 ? 'One thing in it' : `${contents.aside.length} things in it`} cannot be
-          understood; taken in, they are listed under “Set aside”, and nothing of them is lost.
-        </p>
+        <p className="text-sm">{w.settings.cannotBeUnderstoodTakenIn(contents.aside.length)}</p>
       ) : null}
       {lost.length > 0 ? (
         <div className="text-sm">
-          <p className="font-semibold">What cannot be read at all:</p>
+          <p className="font-semibold">{w.settings.whatCannotBeReadAt}</p>
           <ul className="list-disc pl-5" data-role="lost">
-            {lost.slice(0, 20).map(({ line, words }) => (
-              <li key={line}>
-                line {line}: {words}
-              </li>
+            {lost.slice(0, SHOWN_LOST).map(({ line, words }) => (
+              <li key={line}>{w.settings.line(line, words)}</li>
             ))}
-            {lost.length > 20 ? <li>… and {lost.length - 20} more</li> : null}
+            {lost.length > SHOWN_LOST ? <li>{w.settings.andMore(lost.length - SHOWN_LOST)}</li> : null}
           </ul>
         </div>
       ) : null}
-      {isAllHere ? <p>This studio holds all of it already.</p> : null}
+      {isAllHere ? <p>{w.settings.thisStudioHoldsAllOf}</p> : null}
       <fieldset className="flex flex-col">
-        <legend className="sr-only">How to take it in</legend>
-        {WAYS.map((way) => (
+        <legend className="sr-only">{w.settings.howToTakeItIn}</legend>
+        {ways(w).map((way) => (
           <label key={way.how} className="flex min-h-9 cursor-pointer items-center gap-3 py-1">
             <input
               type="radio"
@@ -122,10 +121,10 @@ export function FilePreview({ looked, hasOwn, onClose }: FilePreviewProps) {
       </fieldset>
       <div className="flex gap-2">
         <button type="button" className="btn btn-primary btn-sm h-9" onClick={() => void takeIn()}>
-          Take it in
+          {w.settings.takeItIn}
         </button>
         <button type="button" className="btn btn-sm h-9" onClick={onClose}>
-          Leave it
+          {w.shared.leaveIt}
         </button>
       </div>
     </article>
@@ -133,10 +132,11 @@ export function FilePreview({ looked, hasOwn, onClose }: FilePreviewProps) {
 }
 
 function Row({ compared: { table, fresh, differing, same, missing } }: { readonly compared: Comparison }) {
+  const w = useWords();
   return (
     <tr data-table={table}>
       <th scope="row" className="py-1 text-left font-normal">
-        {NAMES[table]}
+        {w.store.lists[table]}
       </th>
       {[fresh.length, differing.length, same, missing.length].map((count, i) => (
         <td key={i} className="py-1 pl-3 text-right tabular-nums">

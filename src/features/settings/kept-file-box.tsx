@@ -3,11 +3,13 @@
 import { FileCheck2 } from 'lucide-react';
 import { change, keepInFile, useKeptFile, useLastSaved } from '@/data';
 import { useMessages } from '@/features/shared/messages';
+import { useWords } from '@/features/shared/words/use-words';
 
 const NAME = 'studio.newthumb-studio.json';
 
 /** A file outside of the browser that is written anew after every change, where the browser can do that. */
 export function KeptFileBox() {
+  const w = useWords();
   const kept = useKeptFile();
   const saved = useLastSaved();
   const { say } = useMessages();
@@ -18,16 +20,16 @@ export function KeptFileBox() {
         isChosen
           ? say({
               kind: 'done',
-              text: 'From now on the studio is kept in this file too.',
-              hint: 'It is written a moment after every change.',
+              text: w.settings.fromNowOnStudioIs,
+              hint: w.settings.itIsWrittenMomentAfter,
             })
           : undefined,
       )
       .catch(() =>
         say({
           kind: 'trouble',
-          text: 'The browser does not let this file be written.',
-          hint: 'Choose another place, or save the studio by hand.',
+          text: w.settings.browserDoesNotLetThis,
+          hint: w.settings.chooseAnotherPlaceOrSave,
         }),
       );
   };
@@ -41,20 +43,20 @@ export function KeptFileBox() {
       {kept?.kind === 'kept' ? (
         <>
           <span className="flex items-center gap-1.5">
-            <FileCheck2 size={16} aria-hidden /> Kept up to date in{' '}
+            <FileCheck2 size={16} aria-hidden /> {w.settings.keptUpToDateIn}{' '}
             <strong className="font-semibold">{kept.name}</strong>
             {saved
-              ? `, last written ${new Date(saved).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' })}`
+              ? w.settings.lastWritten(new Date(saved).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' }))
               : ''}
           </span>
           <button type="button" className="btn btn-ghost btn-sm h-9 font-normal" onClick={leave}>
-            Stop
+            {w.shared.stop}
           </button>
         </>
       ) : null}
       {kept?.kind === 'to be allowed' ? (
         <>
-          <span>The browser wants to be asked again before it writes {kept.name}.</span>
+          <span>{w.settings.browserWantsToBeAsked(kept.name)}</span>
           <button
             type="button"
             className="btn btn-sm h-9"
@@ -64,28 +66,22 @@ export function KeptFileBox() {
                 .then((isAllowed) => (isAllowed ? change({ kind: 'note.saved', atMs: saved ?? 0 }) : undefined))
             }
           >
-            Go on keeping it
+            {w.settings.goOnKeepingIt}
           </button>
           <button type="button" className="btn btn-ghost btn-sm h-9 font-normal" onClick={leave}>
-            Stop
+            {w.shared.stop}
           </button>
         </>
       ) : null}
       {kept?.kind === 'none' ? (
         <>
           <button type="button" className="btn btn-sm h-9" onClick={choose}>
-            <FileCheck2 size={16} aria-hidden /> Keep a file up to date …
+            <FileCheck2 size={16} aria-hidden /> {w.settings.keepFileUpToDate}
           </button>
-          <span className="text-secondary">
-            The studio is then written to a file of your choice after every change.
-          </span>
+          <span className="text-secondary">{w.settings.studioIsThenWrittenTo}</span>
         </>
       ) : null}
-      {kept?.kind === 'cannot' ? (
-        <span className="text-secondary">
-          This browser cannot keep a file up to date by itself: save the studio by hand now and then.
-        </span>
-      ) : null}
+      {kept?.kind === 'cannot' ? <span className="text-secondary">{w.settings.thisBrowserCannotKeepFile}</span> : null}
     </div>
   );
 }

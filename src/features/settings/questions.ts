@@ -1,4 +1,5 @@
 import type { Settings } from '@/data';
+import { type Words } from '@/features/shared/words/use-words';
 
 /** A setting as a question with its choices, each with who would take it. */
 export interface Question {
@@ -29,184 +30,186 @@ export interface Question {
 }
 
 /** Where teachers disagree, the choice is a setting (handbook, section 5). */
-export const QUESTIONS: readonly Question[] = [
+// eslint-disable-next-line max-lines-per-function -- a table: a question after the other
+export const questions = (w: Words): readonly Question[] => [
   {
     name: 'look',
-    title: 'Light or dark',
+    title: w.settings.lightOrDark,
     choices: [
-      { value: 'system', words: 'As this device is set' },
-      { value: 'paper', words: 'Paper', who: 'light, for daylight and printing' },
-      { value: 'lamplight', words: 'Lamplight', who: 'dark, for the evening' },
+      { value: 'system', words: w.settings.asThisDeviceIsSet },
+      { value: 'paper', words: w.settings.paper, who: w.settings.lightForDaylightAndPrinting },
+      { value: 'lamplight', words: w.settings.lamplight, who: w.settings.darkForEvening },
     ],
   },
   {
     name: 'keyOrder',
-    title: 'Order of keys',
-    note: 'How the key strip on the Bench is ordered, from left to right.',
+    title: w.settings.orderOfKeys,
+    note: w.settings.howKeyStripOnBench,
     choices: [
-      { value: 'ease', words: 'By ease', who: 'fewest black keys first, then by the finger under them' },
-      { value: 'fifths', words: 'By fifths', who: 'from the piece’s own key outwards, one sign at a time' },
+      { value: 'ease', words: w.settings.byEase, who: w.settings.fewestBlackKeysFirstThen },
+      { value: 'fifths', words: w.settings.byFifths, who: w.settings.fromPiecesOwnKeyOutwards },
       {
         value: 'shape',
-        words: 'By the shape of the tonic triad',
-        who: 'keys whose triad looks alike on the keyboard together',
+        words: w.settings.byShapeOfTonicTriad,
+        who: w.settings.keysWhoseTriadLooksAlike,
       },
     ],
   },
   {
     name: 'spelling',
-    title: 'Spelling',
+    title: w.shared.spelling,
     choices: [
-      { value: 'strict', words: 'Strict', who: 'every interval as written, double sharps and flats where they arise' },
+      { value: 'strict', words: w.settings.strict, who: w.settings.everyIntervalAsWrittenDouble },
       {
         value: 'plain',
-        words: 'Plain',
-        who: 'for beginners: no double signs, no B♯, E♯, C♭ or F♭ that the signature does not hold',
+        words: w.settings.plain,
+        who: w.settings.forBeginnersNoDoubleSigns,
       },
     ],
   },
   {
     name: 'courtesy',
-    title: 'Courtesy accidentals',
+    title: w.settings.courtesyAccidentals,
     choices: [
-      { value: 'bar', words: 'In the next bar', who: 'a sign in parentheses where the bar before was altered' },
-      { value: 'octaves', words: 'In the next bar and in other octaves', who: 'for those who read by the letter' },
-      { value: 'bar-plain', words: 'In the next bar, without parentheses', who: 'for beginners who have not met them' },
-      { value: 'octaves-plain', words: 'In the next bar and in other octaves, without parentheses' },
-      { value: 'none', words: 'None', who: 'only what the bar rule asks for' },
+      { value: 'bar', words: w.settings.inNextBar, who: w.settings.signInParenthesesWhereBar },
+      { value: 'octaves', words: w.settings.inNextBarAndIn, who: w.settings.forThoseWhoReadBy },
+      { value: 'bar-plain', words: w.settings.inNextBarWithoutParentheses, who: w.settings.forBeginnersWhoHaveNot },
+      { value: 'octaves-plain', words: w.settings.inNextBarAndInOther },
+      { value: 'none', words: w.settings.none, who: w.settings.onlyWhatBarRuleAsks },
     ],
   },
   {
     name: 'reminders',
-    title: 'Reminders of the key signature',
-    note: 'A soft ring around every note that the signature alters. It is a mark for the eye on the Bench, no accidental.',
+    title: w.settings.remindersOfKeySignature,
+    note: w.settings.softRingAroundEveryNote,
     choices: [
-      { value: 'none', words: 'None' },
-      { value: 'signature', words: 'Mark the notes that the signature alters', who: 'for beginners in a new key' },
+      { value: 'none', words: w.settings.none },
+      { value: 'signature', words: w.settings.markNotesThatSignatureAlters, who: w.settings.forBeginnersInNewKey },
     ],
   },
   {
     name: 'keyboard',
-    title: 'The pupil’s keyboard',
+    title: w.settings.pupilsKeyboard,
     choices: [
-      { value: '88', words: '88 keys', who: 'a piano' },
-      { value: '76', words: '76 keys', who: 'E1 to G7' },
-      { value: '61', words: '61 keys', who: 'C2 to C7' },
+      { value: '88', words: w.settings.keys88, who: w.settings.piano },
+      { value: '76', words: w.settings.keys76, who: w.settings.range76 },
+      { value: '61', words: w.settings.keys61, who: w.settings.range61 },
     ],
   },
 ];
 
 /** What the pupil's hand does, and by which school. The span is asked beside them. */
-export const HAND_QUESTIONS: readonly Question[] = [
+// eslint-disable-next-line max-lines-per-function -- a table: a question after the other
+export const handQuestions = (w: Words): readonly Question[] => [
   {
     name: 'level',
-    title: 'What the hand may do',
-    note: 'Fingers are planned within this level; what it does not allow is told as “must”.',
+    title: w.shared.whatHandMayDo,
+    note: w.settings.fingersArePlannedWithinThis,
     choices: [
-      { value: '1', words: 'Level 1: stay in one closed position', who: 'first pieces: five fingers, five keys' },
+      { value: '1', words: w.settings.level1StayInOne, who: w.settings.firstPiecesFiveFingersFive },
       {
         value: '2',
-        words: 'Level 2: move between closed positions',
-        who: 'pieces in two or three places, with time to move',
+        words: w.settings.level2MoveBetweenClosed,
+        who: w.settings.piecesInTwoOrThree,
       },
       {
         value: '3',
-        words: 'Level 3: open the hand, change finger on a repeated key',
-        who: 'six notes and more with five fingers',
+        words: w.settings.level3OpenHandChange,
+        who: w.settings.sixNotesAndMoreWith,
       },
       {
         value: '4',
-        words: 'Level 4: cross',
-        who: 'scales and arpeggios: thumb under, finger over, the hand open to an octave',
+        words: w.settings.level4Cross,
+        who: w.settings.scalesAndArpeggiosThumbUnder,
       },
     ],
   },
   {
     name: 'fingering',
-    title: 'Printed fingers in a new key',
+    title: w.settings.printedFingersInNewKey,
     choices: [
       {
         value: 'plan',
-        words: 'Keep them where they work, change them where the hand needs it',
-        who: 'a piece without fingers gets them',
+        words: w.settings.keepThemWhereTheyWork,
+        who: w.settings.pieceWithoutFingersGetsThem,
       },
-      { value: 'keep', words: 'Leave them as they are', who: 'what would be better is told all the same' },
+      { value: 'keep', words: w.settings.leaveThemAsTheyAre, who: w.settings.whatWouldBeBetterIs },
     ],
   },
   {
     name: 'outer',
     title: 'Thumb or finger 5 on a black key in a fixed position',
     choices: [
-      { value: 'allow', words: 'Allow and mention', who: 'the hand moves in as a whole' },
-      { value: 'avoid', words: 'Avoid', who: 'such keys are marked “leave out” in the key strip and come last' },
+      { value: 'allow', words: w.settings.allowAndMention, who: w.settings.handMovesInAsWhole },
+      { value: 'avoid', words: w.settings.avoid, who: w.settings.suchKeysAreMarkedLeave },
     ],
   },
   {
     name: 'inner',
-    title: 'The finger beside 5 in octave chords',
+    title: w.settings.fingerBeside5InOctave,
     choices: [
-      { value: 'interval', words: 'By the interval: 4 up to a third, else 3', who: 'one rule for all keys' },
+      { value: 'interval', words: w.settings.byInterval4UpTo, who: w.settings.oneRuleForAllKeys },
       {
         value: 'black',
-        words: 'Finger 3 where it falls on a black key',
-        who: 'the long finger lies more easily there: D–F♯–A–D with 5-3-2-1',
+        words: w.settings.finger3WhereItFalls,
+        who: w.settings.longFingerLiesMoreEasily,
       },
     ],
   },
   {
     name: 'repeat',
-    title: 'Repeated keys',
+    title: w.shared.repeatedKeys,
     choices: [
-      { value: 'keep', words: 'The same finger', who: 'unless the change takes the hand to where it must be' },
-      { value: 'change', words: 'Another finger each time', who: 'for a loose hand; from level 3 on' },
+      { value: 'keep', words: w.settings.sameFinger, who: w.settings.unlessChangeTakesHandTo },
+      { value: 'change', words: w.settings.anotherFingerEachTime, who: w.settings.forLooseHandFromLevel },
     ],
   },
   {
     name: 'closeChords',
-    title: 'Primary chords in close position',
+    title: w.settings.primaryChordsInClosePosition,
     choices: [
-      { value: 'level-2', words: 'From level 2 on', who: 'the hand opens by a step: C–F–A and B–F–G beside C–E–G' },
-      { value: 'level-3', words: 'From level 3 on', who: 'a hand of level 2 stays closed, chords too' },
+      { value: 'level-2', words: w.settings.fromLevel2On, who: w.settings.handOpensByStepC },
+      { value: 'level-3', words: w.settings.fromLevel3On, who: w.settings.handOfLevel2Stays },
     ],
   },
   {
     name: 'thumbOffBlack',
-    title: 'Keeping thumb and finger 5 off black keys',
+    title: w.settings.keepingThumbAndFinger5,
     choices: [
-      { value: 'less', words: 'Less firmly', who: 'hands that are at home between the black keys' },
-      { value: 'usual', words: 'As usual' },
-      { value: 'more', words: 'More firmly', who: 'small hands whose wrist twists' },
+      { value: 'less', words: w.settings.lessFirmly, who: w.settings.handsThatAreAtHome },
+      { value: 'usual', words: w.settings.asUsual },
+      { value: 'more', words: w.settings.moreFirmly, who: w.settings.smallHandsWhoseWristTwists },
     ],
   },
   {
     name: 'keepPrinted',
-    title: 'Holding on to the fingers that were learnt',
+    title: w.settings.holdingOnToFingersThat,
     choices: [
-      { value: 'less', words: 'Less firmly', who: 'a piece that is new in this key' },
-      { value: 'usual', words: 'As usual' },
-      { value: 'more', words: 'More firmly', who: 'a pupil who knows the piece well' },
+      { value: 'less', words: w.settings.lessFirmly, who: w.settings.pieceThatIsNewIn },
+      { value: 'usual', words: w.settings.asUsual },
+      { value: 'more', words: w.settings.moreFirmly, who: w.settings.pupilWhoKnowsPieceWell },
     ],
   },
   {
     name: 'moveOverStretch',
-    title: 'Moving the hand rather than opening it',
+    title: w.settings.movingHandRatherThanOpening,
     choices: [
-      { value: 'less', words: 'Open sooner', who: 'large hands, or pupils who lose their place' },
-      { value: 'usual', words: 'Neither' },
-      { value: 'more', words: 'Move sooner', who: 'small or tense hands' },
+      { value: 'less', words: w.settings.openSooner, who: w.settings.largeHandsOrPupilsWho },
+      { value: 'usual', words: w.settings.neither },
+      { value: 'more', words: w.settings.moveSooner, who: w.settings.smallOrTenseHands },
     ],
   },
 ];
 
-export const STUDIO_QUESTIONS: readonly Question[] = [
+export const studioQuestions = (w: Words): readonly Question[] => [
   {
     name: 'fileReminder',
-    title: 'Reminder of the studio file',
-    note: 'Where the last file is older than that, a line above the screens says so.',
+    title: w.settings.reminderOfStudioFile,
+    note: w.settings.whereLastFileIsOlder,
     choices: [
-      { value: 'week', words: 'After a week', who: 'teachers who change something every day' },
-      { value: 'month', words: 'After a month' },
-      { value: 'never', words: 'Never', who: 'where the file is kept up to date by itself, or saved in another way' },
+      { value: 'week', words: w.settings.afterWeek, who: w.settings.teachersWhoChangeSomethingEvery },
+      { value: 'month', words: w.settings.afterMonth },
+      { value: 'never', words: w.shared.never, who: w.settings.whereFileIsKeptUp },
     ],
   },
 ];

@@ -1,43 +1,41 @@
 'use client';
 
 import { useState } from 'react';
-import { number } from 'yup';
 import { GREATEST_SPAN_MM, LEAST_SPAN_MM, ROUGH_SPANS } from '@/core/keyboard';
 import { change } from '@/data';
-
-const spanSchema = number().typeError('not a number').integer().min(LEAST_SPAN_MM).max(GREATEST_SPAN_MM).required();
+import { reachTyped } from '@/features/shared/reach-typed';
+import { useWords } from '@/features/shared/words/use-words';
 
 /** How far the pupil's hand reaches: measured, or roughly by age. A wrong figure is told and changes nothing. */
 export function SpanBox({ spanMm }: { readonly spanMm: number }) {
+  const w = useWords();
   const [typed, setTyped] = useState<string | null>(null);
-  const isWrong = typed !== null && !spanSchema.isValidSync(typed);
+  const isWrong = typed !== null && reachTyped(w.wording, typed) === null;
   const keep = (value: number): void =>
-    void change({ kind: 'settings.change', change: { spanMm: value } }, `Reach of the hand: ${value} mm`);
+    void change({ kind: 'settings.change', change: { spanMm: value } }, w.settings.reachOfHandIs(value));
   const type = (text: string): void => {
     setTyped(text);
-    if (spanSchema.isValidSync(text) && Number(text) !== spanMm) keep(Number(text));
+    const mm = reachTyped(w.wording, text);
+    if (mm !== null && mm !== spanMm) keep(mm);
   };
   return (
     <fieldset>
-      <legend className="font-serif text-lg font-semibold">Reach of the hand</legend>
-      <p className="mb-1 text-sm text-secondary">
-        From the tip of the thumb to the tip of finger 5, the hand spread on a ruler without straining. Measure the
-        pupil: children’s hands are smaller than any table says, and the ages below are rough.
-      </p>
+      <legend className="font-serif text-lg font-semibold">{w.settings.reachOfHand}</legend>
+      <p className="mb-1 text-sm text-secondary">{w.settings.fromTipOfThumbTo}</p>
       <div className="flex flex-wrap items-center gap-2">
         <label className="flex items-center gap-2">
           <input
             type="text"
-            inputMode="numeric"
+            inputMode="decimal"
             className={`input input-sm h-9 w-20 ${isWrong ? 'input-error' : ''}`}
-            aria-label="Reach in millimetres"
+            aria-label={w.shared.reachIn}
             aria-invalid={isWrong}
             aria-describedby={isWrong ? 'span-wrong' : undefined}
-            value={typed ?? String(spanMm)}
+            value={typed ?? String(w.says.lengthNumber(spanMm))}
             onChange={(event) => type(event.target.value)}
             onBlur={() => setTyped(null)}
           />
-          mm
+          {w.says.lengthUnit}
         </label>
         {ROUGH_SPANS.map(({ age, spanMm: rough }) => (
           <button
@@ -47,19 +45,16 @@ export function SpanBox({ spanMm }: { readonly spanMm: number }) {
             className={`btn btn-sm h-9 font-normal ${spanMm === rough ? 'btn-neutral' : ''}`}
             onClick={() => keep(rough)}
           >
-            {age === 'adult' ? 'adult' : `age ${age}`}
+            {age === 'adult' ? w.shared.adult : w.shared.age(age)}
           </button>
         ))}
       </div>
       {isWrong ? (
         <p id="span-wrong" role="alert" className="mt-1 text-sm text-error">
-          A reach is a whole number of millimetres from {LEAST_SPAN_MM} to {GREATEST_SPAN_MM}. It stays at {spanMm} mm.
+          {w.settings.reachFromTo(LEAST_SPAN_MM, GREATEST_SPAN_MM, spanMm)}
         </p>
       ) : null}
-      <p className="mt-2 text-sm text-secondary">
-        Stretching must never hurt. Stop and rest when a hand hurts; where pain stays, ask a doctor or a qualified
-        teacher.
-      </p>
+      <p className="mt-2 text-sm text-secondary">{w.settings.stretchingMustNeverHurtStop}</p>
     </fieldset>
   );
 }

@@ -9,47 +9,46 @@ import { saveStudio } from '@/features/shared/save-studio';
 import { FilePreview, type Looked } from './file-preview';
 import { KeptFileBox } from './kept-file-box';
 import { RoomBox } from './room-box';
+import { useWords } from '@/features/shared/words/use-words';
 
 /** The whole studio in one file: saved, looked at, taken in; and what the browser promises of it. */
 export function StudioBox() {
+  const w = useWords();
   const { say } = useMessages();
   const chooser = useRef<HTMLInputElement>(null);
   const pieces = usePieces() ?? [];
   const hasDemo = pieces.some(({ origin }) => origin === 'demo');
   const [looked, setLooked] = useState<Looked | null>(null);
-  const save = async (): Promise<void> => say({ kind: 'done', text: `The studio is saved as ${await saveStudio()}.` });
+  const save = async (): Promise<void> => say({ kind: 'done', text: w.settings.studioIsSavedAs(await saveStudio()) });
   const look = async (file: File): Promise<void> => {
-    const read = readStudioFile(await file.text());
+    const read = readStudioFile(w.store, await file.text());
     if (!read.ok)
       return say({
         kind: 'trouble',
         text: `${file.name}: ${read.error.message}`,
-        hint: `${read.error.hint} Nothing was changed.`,
+        hint: w.settings.nothingWasChanged(read.error.hint),
       });
     setLooked({ name: file.name, file: read.value, compared: await compareWithStudio(read.value.contents) });
   };
   return (
     <section aria-labelledby="studio">
       <h2 id="studio" className="mb-3 border-b border-base-300 pb-1 text-xl font-semibold">
-        The studio in one file
+        {w.settings.studioInOneFile}
       </h2>
-      <p className="mb-2 text-sm text-secondary">
-        All pieces, pupils and settings live in this browser and nowhere else. Save them to a file now and then, and to
-        take them to another machine. A file is looked at before anything of it is taken in, and that can be undone.
-      </p>
+      <p className="mb-2 text-sm text-secondary">{w.settings.allPiecesPupilsAndSettings}</p>
       <div className="flex flex-wrap gap-2">
         <button type="button" className="btn btn-sm h-9" onClick={() => void save()}>
-          <Download size={16} aria-hidden /> Save the studio
+          <Download size={16} aria-hidden /> {w.shared.saveStudio}
         </button>
         <button type="button" className="btn btn-sm h-9" onClick={() => chooser.current?.click()}>
-          <Upload size={16} aria-hidden /> Look into a file
+          <Upload size={16} aria-hidden /> {w.settings.lookIntoFile}
         </button>
         <input
           ref={chooser}
           type="file"
           hidden
           accept=".json"
-          aria-label="Studio file"
+          aria-label={w.settings.studioFile}
           data-role="studio-file"
           onChange={(event) => {
             const file = event.target.files?.[0];
@@ -61,19 +60,21 @@ export function StudioBox() {
           <button
             type="button"
             className="btn btn-ghost btn-sm h-9"
-            onClick={() => void change({ kind: 'demo.put-away' }, 'demo studio put away')}
+            onClick={() => void change({ kind: 'demo.put-away' }, w.shared.demoStudioPutAway)}
           >
-            Put the demo studio away
+            {w.settings.putDemoStudioAway}
           </button>
         ) : (
           <button
             type="button"
             className="btn btn-ghost btn-sm h-9"
             onClick={() =>
-              void loadDemoStudio().then((demo) => change({ kind: 'demo.bring', ...demo }, 'demo studio brought back'))
+              void loadDemoStudio().then((demo) =>
+                change({ kind: 'demo.bring', ...demo }, w.shared.demoStudioBroughtBack),
+              )
             }
           >
-            Bring the demo studio back
+            {w.shared.bringDemoStudioBack}
           </button>
         )}
       </div>

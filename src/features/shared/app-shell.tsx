@@ -18,6 +18,7 @@ import { TroublePage } from './trouble-page';
 import { useLook } from './use-look';
 import { useTakeFiles } from './use-take-files';
 import { useWelcome } from './use-welcome';
+import { useWords } from '@/features/shared/words/use-words';
 
 /** Where music is engraved. */
 const ENGRAVED_PLACES: readonly string[] = ['/', '/bench', '/stand', '/enter', '/atlas'];
@@ -30,6 +31,7 @@ const BARE_PLACE = '/stand';
 
 /** What is around every screen: the places, undo, and the window as one large place to drop files on. */
 export function AppShell({ children }: { readonly children: ReactNode }) {
+  const w = useWords();
   const take = useTakeFiles();
   useLook();
   const store = useStoreState();
@@ -50,7 +52,7 @@ export function AppShell({ children }: { readonly children: ReactNode }) {
       {path === BARE_PLACE ? null : <Header onFiles={take} />}
       <StudioNotices />
       <main className={isFramed ? 'min-h-0 flex-1 overflow-y-auto print:overflow-visible' : ''}>
-        {store === 'unreachable' ? <TroublePage what="The studio" onAgain={() => location.reload()} /> : children}
+        {store === 'unreachable' ? <TroublePage what={w.shared.studio} onAgain={() => location.reload()} /> : children}
       </main>
       <DropPlace onFiles={take} />
       <Tour />
@@ -60,11 +62,12 @@ export function AppShell({ children }: { readonly children: ReactNode }) {
 
 /** The places of the application, and what can be done from each of them. */
 function Header({ onFiles }: { readonly onFiles: (files: readonly File[]) => void }) {
+  const w = useWords();
   return (
     <header className="print:hidden sticky top-0 z-30 flex h-12 shrink-0 items-center gap-2 border-b border-base-300 bg-base-100 px-4 max-sm:gap-1 max-sm:px-2">
       <Link href="/" className="flex h-9 items-center gap-2 font-serif text-lg font-semibold whitespace-nowrap sm:mr-4">
         <HandsGlyph left={[]} right={[1]} size={24} />
-        <span className="max-sm:sr-only">New Thumb</span>
+        <span className="max-sm:sr-only">{w.shared.newThumb}</span>
       </Link>
       <Places />
       <div className="ml-auto flex items-center gap-1">

@@ -4,6 +4,7 @@ import { object, string } from 'yup';
 import { change, decidedSchema, type NewPiece, type PieceRecord } from '@/data';
 import { coreWorker } from '@/workers/client';
 import type { Beside, Trouble } from '@/workers/protocol';
+import { type Words } from '@/features/shared/words/use-words';
 
 /** What became of the dropped files. */
 export interface BroughtIn {
@@ -27,10 +28,10 @@ function toBase64(bytes: Uint8Array): string {
 
 /** Reads a piece's MIDI file again with its rhythm set to another grid (0 finds one). The notes that were read before
  * are replaced, in one edit that can be undone, unless they were changed meanwhile. */
-export async function changeGrid(piece: PieceRecord, grid: number, words: string): Promise<Trouble | null> {
+export async function changeGrid(w: Words, piece: PieceRecord, grid: number, words: string): Promise<Trouble | null> {
   if (!piece.midi) return null;
   const bytes = Uint8Array.from(atob(piece.midi.file), (letter) => letter.charCodeAt(0));
-  const answer = await coreWorker().regrid(bytes, grid === 0 ? null : grid);
+  const answer = await coreWorker().regrid(bytes, grid === 0 ? null : grid, w.wording);
   if (!answer.ok) return answer.trouble;
   const { musicXml, remarks } = answer.value;
   await change(
@@ -43,19 +44,19 @@ export async function changeGrid(piece: PieceRecord, grid: number, words: string
       musicXml,
       remarks: [...remarks],
     },
-    `rhythm set to ${words}`,
+    w.shared.rhythmSetTo(words),
   );
   return null;
 }
 
 /** Reads dropped files and puts those that are pieces on the shelf, all in one edit. A file that is none changes nothing. */
-export async function bringIn(files: readonly File[]): Promise<BroughtIn> {
+export async function bringIn(w: Words, files: readonly File[]): Promise<BroughtIn> {
   const pieces: NewPiece[] = [];
   const troubles: { fileName: string; trouble: Trouble }[] = [];
   const atMs = Date.now();
   for (const file of files) {
     const bytes = new Uint8Array(await file.arrayBuffer());
-    const read = await coreWorker().bringIn(bytes);
+    const read = await coreWorker().bringIn(bytes, w.wording);
     for (const answer of read.ok ? read.value : [read]) {
       if (!answer.ok) {
         troubles.push({ fileName: file.name, trouble: answer.trouble });
@@ -73,7 +74,8 @@ export async function bringIn(files: readonly File[]): Promise<BroughtIn> {
       });
     }
   }
-  const label = pieces.length === 1 ? `“${pieces[0]?.fileName}” brought in` : `${pieces.length} pieces brought in`;
+  const label =
+    pieces.length === 1 ? w.shared.broughtIn(pieces[0]?.fileName ?? '') : w.shared.piecesBroughtIn(pieces.length);
   const fault = pieces.length > 0 ? await change({ kind: 'piece.add', pieces }, label) : null;
   return { pieces: fault ? [] : pieces, troubles };
 }

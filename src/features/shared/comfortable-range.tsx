@@ -1,8 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import { midiNumber, parsePitch, pitchPrint } from '@/core/pitch';
+import { midiNumber, parsePitch } from '@/core/pitch';
 import type { Range } from '@/core/survey';
+import { useWords } from '@/features/shared/words/use-words';
 
 /** The notes between which someone sings or plays at ease, as they are typed. */
 export interface ComfortableRange {
@@ -17,35 +18,37 @@ export interface ComfortableRange {
 }
 
 export function useComfortableRange(): ComfortableRange {
+  const w = useWords();
   const [low, setLow] = useState('C4');
   const [high, setHigh] = useState('D5');
   const [from, to] = [parsePitch(low), parsePitch(high)];
   const own = { low, high, setLow, setHigh, range: null, words: '' };
-  if (!from) return { ...own, trouble: `“${low}” is no note: write it as C4 or B♭3.` };
-  if (!to) return { ...own, trouble: `“${high}” is no note: write it as D5 or F♯5.` };
+  if (!from) return { ...own, trouble: w.shared.isNoNoteWriteIt(low) };
+  if (!to) return { ...own, trouble: w.shared.isNoNoteWriteItAs(high) };
   const range = { low: midiNumber(from), high: midiNumber(to) };
-  if (range.low > range.high) return { ...own, trouble: 'The lowest note is above the highest.' };
-  return { ...own, range, words: `${pitchPrint(from)} to ${pitchPrint(to)}`, trouble: null };
+  if (range.low > range.high) return { ...own, trouble: w.shared.lowestNoteIsAboveHighest };
+  return { ...own, range, words: w.shared.rangeText(w.says.pitch(from), w.says.pitch(to)), trouble: null };
 }
 
 /** Two fields for the range, and what is wrong with it. */
 export function RangeFields({ range: { low, high, setLow, setHigh, trouble } }: { readonly range: ComfortableRange }) {
+  const w = useWords();
   return (
     <>
       <div className="flex items-center justify-between gap-2">
-        <span>comfortable from</span>
+        <span>{w.shared.comfortableFrom}</span>
         <span className="flex items-center gap-2">
           <input
             className="input input-sm h-9 w-20"
-            aria-label="Lowest comfortable note"
+            aria-label={w.shared.lowestComfortableNote}
             aria-invalid={!parsePitch(low)}
             value={low}
             onChange={(event) => setLow(event.target.value)}
           />
-          to
+          {w.shared.toLabel}
           <input
             className="input input-sm h-9 w-20"
-            aria-label="Highest comfortable note"
+            aria-label={w.shared.highestComfortableNote}
             aria-invalid={!parsePitch(high)}
             value={high}
             onChange={(event) => setHigh(event.target.value)}

@@ -3,9 +3,11 @@
 import { useEffect, useState } from 'react';
 import { droppedFiles } from './dropped-files';
 import { useMessages } from './messages';
+import { useWords } from '@/features/shared/words/use-words';
 
 /** Makes the whole window a place to drop files on, and shows so while files are dragged over it. */
 export function DropPlace({ onFiles }: { readonly onFiles: (files: readonly File[]) => void }) {
+  const w = useWords();
   const { say } = useMessages();
   const [isDragging, setDragging] = useState(false);
   useEffect(() => {
@@ -25,11 +27,11 @@ export function DropPlace({ onFiles }: { readonly onFiles: (files: readonly File
           if (passedOver > 0)
             say({
               kind: 'done',
-              text: `${passedOver} ${passedOver === 1 ? 'file' : 'files'} of the folder passed over: no MusicXML, ABC or MIDI.`,
+              text: w.shared.ofFolderPassedOverNo(passedOver),
             });
           if (files.length > 0) onFiles(files);
         },
-        () => say({ kind: 'trouble', text: 'The folder could not be read.', hint: 'Drop the files themselves.' }),
+        () => say({ kind: 'trouble', text: w.shared.folderCouldNotBeRead, hint: w.shared.dropFilesThemselves }),
       );
     };
     window.addEventListener('dragover', over);
@@ -40,14 +42,14 @@ export function DropPlace({ onFiles }: { readonly onFiles: (files: readonly File
       window.removeEventListener('dragleave', leave);
       window.removeEventListener('drop', drop);
     };
-  }, [onFiles, say]);
+  }, [w, onFiles, say]);
   if (!isDragging) return null;
   return (
     <div
       className="pointer-events-none fixed inset-3 z-40 grid place-items-center rounded-box border-4 border-dashed border-primary bg-base-100/80"
       aria-hidden
     >
-      <p className="font-serif text-2xl">Let go to put the piece on the shelf</p>
+      <p className="font-serif text-2xl">{w.shared.letGoToPutPiece}</p>
     </div>
   );
 }

@@ -17,6 +17,7 @@ import { askEngraving } from '@/workers/questions';
 import { ENGRAVING_STYLE } from './engraving-style';
 import { bringIntoSight, noteAt } from './engraved-notes';
 import { sightOf } from './in-sight';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface EngravedPageProps {
   readonly page: EngravingPage;
@@ -87,6 +88,7 @@ export function EngravedPage({
   onEngraved,
   overlay,
 }: EngravedPageProps) {
+  const w = useWords();
   const holder = useRef<HTMLDivElement>(null);
   const [drawn, setDrawn] = useState<EngravedState>(NOTHING_DRAWN);
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -130,12 +132,12 @@ export function EngravedPage({
       }
     };
     show().catch(() => {
-      if (isWanted) setTrouble('The engraver could not be started. Reload the page to try again; the piece is kept.');
+      if (isWanted) setTrouble(w.shared.engraverCouldNotBeStarted);
     });
     return () => {
       isWanted = false;
     };
-  }, [page, widthPx, zoom, breaks, spread]);
+  }, [w, page, widthPx, zoom, breaks, spread]);
 
   useHeights(drawn, onEngraved);
   useEffect(() => {

@@ -1,4 +1,5 @@
 import type { Finger, Hand } from '@/core/score';
+import { useWords } from '@/features/shared/words/use-words';
 
 /** Heights of the five strokes, thumb first, in glyph units. Our own drawing of a hand's outline. */
 const LENGTHS: Readonly<Record<Finger, number>> = { 1: 25, 2: 36, 3: 41, 4: 37, 5: 26 };
@@ -18,14 +19,15 @@ interface HandGlyphProps {
 
 /** New Thumb's own sign: a hand as five upright strokes, dark and raised where the finger is on a black key. */
 export function HandGlyph({ hand, onBlack, size = 28 }: HandGlyphProps) {
-  const said = onBlack.length === 0 ? 'no finger on black' : `${onBlack.join(', ')} on black`;
+  const w = useWords();
+  const said = onBlack.length === 0 ? w.shared.noFingerOnBlack : w.shared.onBlack(onBlack.join(', '));
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       width={(size * WIDTH) / HEIGHT}
       height={size}
       role="img"
-      aria-label={`${hand} hand: ${said}`}
+      aria-label={w.shared.handGlyph(hand, said)}
       className="shrink-0"
     >
       <Strokes hand={hand} onBlack={onBlack} />

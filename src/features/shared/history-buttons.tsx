@@ -6,19 +6,21 @@ import { studio, useHistoryList, useNextUndoRedo, usePieces, type HistoryHead } 
 import { pieceTitle } from './piece-title';
 import { useKeys } from './use-keys';
 import { useUndo } from './use-undo';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** Undo, redo, and everything that was done. */
 export function HistoryButtons() {
+  const w = useWords();
   const { undo, redo } = useNextUndoRedo();
   const { undoOrRedo: turn } = useUndo();
   const [isOpen, setOpen] = useState(false);
   const keys = useMemo(
     () => [
-      { key: 'Control+z', does: 'take the last edit back', act: () => void turn('undo') },
-      { key: 'Control+Shift+z', does: 'do it again', act: () => void turn('redo') },
-      { key: 'Control+h', does: 'show everything that was done', act: () => setOpen(true) },
+      { key: 'Control+z', does: w.shared.takeLastEditBack, act: () => void turn('undo') },
+      { key: 'Control+Shift+z', does: w.shared.doItAgain, act: () => void turn('redo') },
+      { key: 'Control+h', does: w.shared.showEverythingThatWasDone, act: () => setOpen(true) },
     ],
-    [turn],
+    [w, turn],
   );
   useKeys(keys);
   return (
@@ -27,16 +29,16 @@ export function HistoryButtons() {
         type="button"
         className="btn btn-ghost btn-sm h-9 max-sm:px-2"
         disabled={undo === null}
-        title={undo ? `Take back: ${undo.label}${elsewhere(undo.isOwn)}` : 'Nothing to take back'}
+        title={undo ? w.shared.takeBack(undo.label, elsewhere(w, undo.isOwn)) : w.shared.nothingToTakeBack}
         onClick={() => void turn('undo')}
       >
-        <Undo2 size={18} aria-hidden /> <span className="max-sm:sr-only">Undo</span>
+        <Undo2 size={18} aria-hidden /> <span className="max-sm:sr-only">{w.shared.undo}</span>
       </button>
       <button
         type="button"
         className="btn btn-ghost btn-sm btn-square size-9"
         disabled={redo === null}
-        aria-label={redo ? `Do again: ${redo.label}${elsewhere(redo.isOwn)}` : 'Nothing to do again'}
+        aria-label={redo ? w.shared.doAgain(redo.label, elsewhere(w, redo.isOwn)) : w.shared.nothingToDoAgain}
         onClick={() => void turn('redo')}
       >
         <Redo2 size={18} aria-hidden />
@@ -44,8 +46,8 @@ export function HistoryButtons() {
       <button
         type="button"
         className="btn btn-ghost btn-sm btn-square size-9 max-sm:hidden"
-        aria-label="Everything that was done"
-        title="Everything that was done (Ctrl+H)"
+        aria-label={w.shared.everythingThatWasDone}
+        title={w.shared.everythingThatWasDoneCtrl}
         data-role="history"
         onClick={() => setOpen(true)}
       >
@@ -56,13 +58,14 @@ export function HistoryButtons() {
   );
 }
 
-function elsewhere(isOwn: boolean): string {
-  return isOwn ? '' : ' (done in another tab, or before this one was opened)';
+function elsewhere(w: Words, isOwn: boolean): string {
+  return isOwn ? '' : w.shared.doneInAnotherTabOr;
 }
 
 /** Everything that was done, the last on top, in all tabs and on all screens: what was entered stands among everything else. A press goes back to
  * that place. */
 function HistoryDialog({ onClose }: { readonly onClose: () => void }) {
+  const w = useWords();
   const dialog = useRef<HTMLDialogElement>(null);
   const heads = useHistoryList();
   const pieces = usePieces();
@@ -77,14 +80,11 @@ function HistoryDialog({ onClose }: { readonly onClose: () => void }) {
     void goBack(number, itself);
   };
   return (
-    <dialog ref={dialog} className="modal" aria-label="Everything that was done" onClose={onClose}>
+    <dialog ref={dialog} className="modal" aria-label={w.shared.everythingThatWasDone} onClose={onClose}>
       <div className="modal-box flex max-h-[80vh] max-w-2xl flex-col gap-3">
-        <h2 className="text-lg font-semibold">Everything that was done</h2>
-        <p className="text-sm text-secondary">
-          The last on top, from all open tabs. A press takes back everything above it, and nothing else; what was taken
-          back can be done again.
-        </p>
-        {heads?.length === 0 ? <p>Nothing was done yet.</p> : null}
+        <h2 className="text-lg font-semibold">{w.shared.everythingThatWasDone}</h2>
+        <p className="text-sm text-secondary">{w.shared.lastOnTopFromAll}</p>
+        {heads?.length === 0 ? <p>{w.shared.nothingWasDoneYet}</p> : null}
         <ol className="flex flex-col overflow-y-auto text-sm" data-role="history-list">
           {(heads ?? []).map((head) => (
             <li key={head.number} aria-current={head.number === last ? 'step' : undefined}>
@@ -92,7 +92,7 @@ function HistoryDialog({ onClose }: { readonly onClose: () => void }) {
                 type="button"
                 disabled={head.state === 'undone' || head.number === last}
                 className={`flex min-h-9 w-full items-baseline gap-3 rounded px-2 text-left enabled:cursor-pointer enabled:hover:bg-base-200 ${head.state === 'undone' ? 'text-secondary line-through' : ''} ${head.number === last ? 'font-semibold' : ''}`}
-                title={head.state === 'done' && head.number !== last ? 'Take back everything above this' : undefined}
+                title={head.state === 'done' && head.number !== last ? w.shared.takeBackEverythingAboveThis : undefined}
                 onClick={() => go(head.number, 'stays')}
               >
                 <time className="w-24 shrink-0 text-xs text-secondary" dateTime={new Date(head.atMs).toISOString()}>
@@ -101,11 +101,11 @@ function HistoryDialog({ onClose }: { readonly onClose: () => void }) {
                 <span className="min-w-0 flex-1 break-words">{head.label}</span>
                 {head.piece !== undefined ? (
                   <span className="max-w-56 shrink-0 truncate text-xs text-secondary">
-                    {titles.get(head.piece) ?? 'a piece that is gone'}
+                    {titles.get(head.piece) ?? w.shared.pieceThatIsGone}
                   </span>
                 ) : null}
                 {head.tab !== studio().tab ? (
-                  <span className="shrink-0 text-xs text-secondary">another tab</span>
+                  <span className="shrink-0 text-xs text-secondary">{w.shared.anotherTab}</span>
                 ) : null}
               </button>
             </li>
@@ -114,11 +114,11 @@ function HistoryDialog({ onClose }: { readonly onClose: () => void }) {
         <div className="flex gap-2">
           {first && first.state === 'done' ? (
             <button type="button" className="btn btn-sm h-9 font-normal" onClick={() => go(first.number, 'goes')}>
-              Take all of this back
+              {w.shared.takeAllOfThisBack}
             </button>
           ) : null}
           <button type="button" className="btn btn-sm ml-auto h-9" autoFocus onClick={onClose}>
-            Close
+            {w.shared.close}
           </button>
         </div>
       </div>

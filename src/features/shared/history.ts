@@ -2,6 +2,7 @@
 
 import { editsAfter, pieceToEnter, storeFaultWords, studio, type HistoryHead, type How, type UndoRedo } from '@/data';
 import { entryWorker } from '@/workers/client';
+import type { Words } from './words/use-words';
 import { liveEntry } from './live-entry';
 
 /** What taking something back, or doing it again, came to. `later`: others changed the same since, and the teacher has the choice. */
@@ -28,50 +29,49 @@ function oneAfterAnother<T>(work: () => Promise<T>): Promise<T> {
 }
 
 /** Takes back what is next, or does it again: one history for everything, also for what was entered. */
-export function undoOrRedoNext(undoRedo: UndoRedo): Promise<UndoOutcome> {
+export function undoOrRedoNext(w: Words, undoRedo: UndoRedo): Promise<UndoOutcome> {
   return oneAfterAnother(async () => {
     await liveEntry()?.settled();
     const next = await studio().next(undoRedo);
-    return next ? undoOrRedoOne(next.number, undoRedo, 'in order') : { kind: 'nothing' };
+    return next ? undoOrRedoOne(w, next.number, undoRedo, 'in order') : { kind: 'nothing' };
   });
 }
 
 /** Takes one edit back or does it again, as the teacher chose. */
-export function undoOrRedoAllTheSame(number: number, undoRedo: UndoRedo): Promise<UndoOutcome> {
-  return oneAfterAnother(() => undoOrRedoOne(number, undoRedo, 'all the same'));
+export function undoOrRedoAllTheSame(w: Words, number: number, undoRedo: UndoRedo): Promise<UndoOutcome> {
+  return oneAfterAnother(() => undoOrRedoOne(w, number, undoRedo, 'all the same'));
 }
 
 /** Takes an edit back together with the later ones that changed the same: the last first. */
-export function undoWithLater({
-  number,
-  by,
-  undoRedo: way,
-}: UndoOutcome & { readonly kind: 'later' }): Promise<UndoOutcome> {
+export function undoWithLater(
+  w: Words,
+  { number, by, undoRedo: way }: UndoOutcome & { readonly kind: 'later' },
+): Promise<UndoOutcome> {
   return oneAfterAnother(async () => {
     for (const later of by.toReversed()) {
-      const outcome = await undoOrRedoOne(later.number, 'undo', 'in order');
+      const outcome = await undoOrRedoOne(w, later.number, 'undo', 'in order');
       if (outcome.kind !== 'turned') return outcome;
     }
-    return undoOrRedoOne(number, way, 'in order');
+    return undoOrRedoOne(w, number, way, 'in order');
   });
 }
 
 /** Takes back everything after an edit, and, where `itself` says so, the edit too: the last first. Ends where something cannot be taken back. */
-export function goBackTo(number: number, itself: 'stays' | 'goes'): Promise<UndoOutcome> {
+export function goBackTo(w: Words, number: number, itself: 'stays' | 'goes'): Promise<UndoOutcome> {
   return oneAfterAnother(async () => {
     await liveEntry()?.settled();
     let outcome: UndoOutcome = { kind: 'nothing' };
     for (const each of [...(await editsAfter(number)), ...(itself === 'goes' ? [number] : [])]) {
-      outcome = await undoOrRedoOne(each, 'undo', 'in order');
+      outcome = await undoOrRedoOne(w, each, 'undo', 'in order');
       if (outcome.kind !== 'turned') return outcome;
     }
     return outcome;
   });
 }
 
-async function undoOrRedoOne(number: number, undoRedo: UndoRedo, how: How): Promise<UndoOutcome> {
+async function undoOrRedoOne(w: Words, number: number, undoRedo: UndoRedo, how: How): Promise<UndoOutcome> {
   const result = await studio().undoOrRedo(number, undoRedo, how);
-  if (!result.ok) return { kind: 'refused', ...storeFaultWords(result.error) };
+  if (!result.ok) return { kind: 'refused', ...storeFaultWords(w, result.error) };
   if (result.value.kind === 'later') return { ...result.value, undoRedo };
   if (result.value.kind === 'turned') return result.value;
   const { piece, label } = result.value;
@@ -80,15 +80,20 @@ async function undoOrRedoOne(number: number, undoRedo: UndoRedo, how: How): Prom
     await live.undoOrRedo(undoRedo);
     return { kind: 'turned', label };
   }
-  return undoOrRedoEntered(piece, undoRedo, label);
+  return undoOrRedoEntered(w, piece, undoRedo, label);
 }
 
 /** Turns a step of entering of a piece that is not open: the core reads it, turns it and writes it. */
-async function undoOrRedoEntered(id: string, undoRedo: UndoRedo, label: string): Promise<UndoOutcome> {
+async function undoOrRedoEntered(w: Words, id: string, undoRedo: UndoRedo, label: string): Promise<UndoOutcome> {
   const found = await pieceToEnter(id);
-  if (!found) return { kind: 'refused', ...storeFaultWords({ code: 'store.gone', place: { table: 'pieces', id } }) };
+  if (!found) return { kind: 'refused', ...storeFaultWords(w, { code: 'store.gone', place: { table: 'pieces', id } }) };
   const { piece, stretch, base, steps } = found;
-  const answer = await entryWorker().undoOrRedoKept({ musicXml: piece.musicXml, part: piece.part }, steps, undoRedo);
+  const answer = await entryWorker().undoOrRedoKept(
+    { musicXml: piece.musicXml, part: piece.part },
+    steps,
+    undoRedo,
+    w.wording,
+  );
   if (!answer.ok) return { kind: 'refused', message: answer.trouble.message, hint: answer.trouble.hint };
   if (answer.value === null) return { kind: 'nothing' };
   const { musicXml, changed, count, state } = answer.value;
@@ -103,5 +108,5 @@ async function undoOrRedoEntered(id: string, undoRedo: UndoRedo, label: string):
     changed,
     count,
   });
-  return done.ok ? { kind: 'turned', label } : { kind: 'refused', ...storeFaultWords(done.error) };
+  return done.ok ? { kind: 'turned', label } : { kind: 'refused', ...storeFaultWords(w, done.error) };
 }

@@ -5,13 +5,14 @@ import { ChoiceBox } from './choices/choice-box';
 import type { Choice } from './choices/find-choices';
 import { useAnywhere } from './choices/use-anywhere';
 import { useKeys, type ScreenKey } from './use-keys';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
-const EVERYWHERE = [
-  { key: 'Control+k', does: 'say what to do: every command by its words' },
-  { key: 'Control+z', does: 'take the last edit back' },
-  { key: 'Control+Shift+z', does: 'do it again' },
-  { key: 'Control+h', does: 'show everything that was done' },
-  { key: '?', does: 'show these keys; while it is held, only so long' },
+const everywhere = (w: Words) => [
+  { key: 'Control+k', does: w.shared.sayWhatToDoEvery },
+  { key: 'Control+z', does: w.shared.takeLastEditBack },
+  { key: 'Control+Shift+z', does: w.shared.doItAgain },
+  { key: 'Control+h', does: w.shared.showEverythingThatWasDone },
+  { key: '?', does: w.shared.showTheseKeysWhileIt },
 ];
 
 interface ScreenKeysProps {
@@ -42,6 +43,7 @@ export function ScreenKeys({ keys, choices }: ScreenKeysProps) {
 const HELD_MS = 450;
 
 function KeyList({ keys, onClose }: Pick<ScreenKeysProps, 'keys'> & { readonly onClose: () => void }) {
+  const w = useWords();
   const dialog = useRef<HTMLDialogElement>(null);
   useEffect(() => dialog.current?.showModal(), []);
   useEffect(() => {
@@ -56,11 +58,11 @@ function KeyList({ keys, onClose }: Pick<ScreenKeysProps, 'keys'> & { readonly o
     return () => window.removeEventListener('keyup', letGo);
   }, []);
   return (
-    <dialog ref={dialog} className="modal" aria-label="Keys of this screen" onClose={onClose}>
+    <dialog ref={dialog} className="modal" aria-label={w.shared.keysOfThisScreen} onClose={onClose}>
       <div className="modal-box max-w-3xl">
-        <h2 className="mb-3 text-lg font-semibold">Keys of this screen</h2>
+        <h2 className="mb-3 text-lg font-semibold">{w.shared.keysOfThisScreen}</h2>
         <dl className="gap-x-8 sm:columns-2">
-          {[...keys, ...EVERYWHERE].map(({ key, does }) => (
+          {[...keys, ...everywhere(w)].map(({ key, does }) => (
             <div key={key} className="mb-2 grid break-inside-avoid grid-cols-[7.5rem_1fr] items-center gap-x-3">
               <dt>
                 <kbd className="kbd">{printed(key)}</kbd>
@@ -71,7 +73,7 @@ function KeyList({ keys, onClose }: Pick<ScreenKeysProps, 'keys'> & { readonly o
         </dl>
         <form method="dialog" className="modal-action">
           <button type="submit" className="btn">
-            Close
+            {w.shared.close}
           </button>
         </form>
       </div>

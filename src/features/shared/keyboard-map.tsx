@@ -12,6 +12,7 @@ import {
 } from '@/core/keyboard';
 import type { Moment } from '@/core/views';
 import type { Hand } from '@/core/score';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 interface KeyboardMapProps {
   readonly moment: Moment | null;
@@ -70,6 +71,7 @@ export function KeyboardMap({
   part = 'whole',
   onKey,
 }: KeyboardMapProps) {
+  const w = useWords();
   const keys = useMemo(() => drawnKeys(...range), [range]);
   const left = Math.min(...keys.map(({ leftMm }) => leftMm));
   const right = Math.max(...keys.map(({ leftMm, widthMm }) => leftMm + widthMm));
@@ -79,7 +81,7 @@ export function KeyboardMap({
     <svg
       viewBox={`${left - 2} ${top} ${right - left + 4} ${bottom - top}`}
       role="img"
-      aria-label={moment ? wordsOf(moment) : 'Keyboard'}
+      aria-label={moment ? wordsOf(w, moment) : w.shared.keyboard}
       className={`mx-auto w-full ${isFront ? 'max-h-14' : 'max-h-32'}`}
       data-role="keyboard"
     >
@@ -111,6 +113,7 @@ const KeyShape = memo(function KeyShape({
   readonly nameAt: number;
   readonly onKey: ((midi: number) => void) | undefined;
 }) {
+  const w = useWords();
   const { midi, isBlack, leftMm, widthMm, lengthMm } = shape;
   const isMiddleC = midi === 60;
   return (
@@ -130,12 +133,14 @@ const KeyShape = memo(function KeyShape({
       />
       {isMiddleC ? (
         <text x={keyCentreMm(midi)} y={nameAt} textAnchor="middle" fontSize={15} fill="#5d5243">
-          C4
+          {w.says.pitch(MIDDLE_C)}
         </text>
       ) : null}
     </>
   );
 });
+
+const MIDDLE_C = { step: 0, alter: 0, octave: 4 } as const;
 
 /** How far from the fallboard a finger is drawn. Unit: mm. */
 const ON_BLACK_MM = 80;
@@ -276,10 +281,7 @@ function OldFingerTip({ hand, midi, finger }: OldFinger) {
   );
 }
 
-function wordsOf(moment: Moment): string {
-  const keys = moment.keys.map(
-    ({ hand, finger, name, isBlack }) =>
-      `${name}, ${hand} hand${finger === null ? '' : `, finger ${finger}`}, a ${isBlack ? 'black' : 'white'} key`,
-  );
-  return `Keyboard at bar ${moment.bar}, beat ${moment.beat}: ${keys.join('; ')}`;
+function wordsOf(w: Words, moment: Moment): string {
+  const keys = moment.keys.map(({ hand, finger, name, isBlack }) => w.shared.handKey(name, hand, finger, isBlack));
+  return w.shared.keyboardAtBarBeat(moment.bar, moment.beat, keys.join('; '));
 }

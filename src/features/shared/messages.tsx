@@ -11,6 +11,7 @@ import {
   type ReactNode,
 } from 'react';
 import { CircleAlert, CircleCheck, X } from 'lucide-react';
+import { useWords } from '@/features/shared/words/use-words';
 
 /** Something to tell the teacher. A trouble stays until it is put away; what went well leaves with the next message, or after a while. */
 export interface Message {
@@ -60,6 +61,7 @@ export function MessagesProvider({ children }: { readonly children: ReactNode })
 const SEEN_MS = 6_000;
 
 function MessageBox({ message, onClose }: { readonly message: ShownMessage; readonly onClose: () => void }) {
+  const w = useWords();
   const isTrouble = message.kind === 'trouble';
   const [isHeld, setHeld] = useState(false);
   const close = useEffectEvent(onClose);
@@ -104,7 +106,7 @@ function MessageBox({ message, onClose }: { readonly message: ShownMessage; read
       <button
         type="button"
         className="btn btn-ghost btn-sm btn-square"
-        aria-label="Put this message away"
+        aria-label={w.shared.putThisMessageAway}
         onClick={onClose}
       >
         <X size={16} />

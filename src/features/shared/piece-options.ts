@@ -6,6 +6,7 @@ import type { Decisions } from '@/core/piece';
 import { decidedFor, type PieceRecord, type PupilRecord, type Settings } from '@/data';
 import type { BenchOptions, PieceSource } from '@/workers/protocol';
 import { useSame } from './use-same';
+import { useWords } from './words/use-words';
 
 /** The hand that plays: the pupil's, with the teacher's dials. */
 export function usePlayerOf(settings: Settings, pupil: PupilRecord | null): Player {
@@ -50,6 +51,7 @@ export function usePieceOptions(piece: PieceRecord, settings: Settings, pupil: P
   const keyboard = Number(settings.keyboard);
   const player = usePlayerOf(settings, pupil);
   const decisions = useDecisions(piece, pupil);
+  const { wording } = useWords();
   return useMemo(
     () => ({
       source: { musicXml, ownKey, part },
@@ -67,8 +69,9 @@ export function usePieceOptions(piece: PieceRecord, settings: Settings, pupil: P
         keyboard,
         respelled: [],
         decisions,
+        wording,
       },
     }),
-    [musicXml, ownKey, part, spelling, courtesy, fingering, player, keyboard, decisions],
+    [musicXml, ownKey, part, spelling, courtesy, fingering, player, keyboard, decisions, wording],
   );
 }

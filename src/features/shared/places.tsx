@@ -6,6 +6,7 @@ import { ChevronDown } from 'lucide-react';
 import { FoldOut } from './fold-out';
 import { useScreen } from './use-screen';
 import { useSettled } from './use-settled';
+import { useWords } from '@/features/shared/words/use-words';
 
 const PLACES = [
   { href: '/', name: 'Shelf' },
@@ -17,20 +18,21 @@ const PLACES = [
 
 /** The places of the application, and which one this is. On a phone they stand under the name of this one. */
 export function Places() {
+  const w = useWords();
   const path = usePathname();
   const isPhone = useScreen() === 'phone';
   const isHere = (href: string): boolean =>
     path === href || (path === '/enter' && href === '/bench') || (path === '/fit' && href === '/');
   if (!isPhone) {
     return (
-      <nav aria-label="Places" className="flex min-w-0 gap-1">
+      <nav aria-label={w.shared.places} className="flex min-w-0 gap-1">
         <PlaceLinks isHere={isHere} shape="btn btn-ghost btn-sm h-9 font-normal" />
       </nav>
     );
   }
-  const here = PLACES.find(({ href }) => isHere(href))?.name ?? 'Places';
+  const here = PLACES.find(({ href }) => isHere(href))?.name ?? w.shared.places;
   return (
-    <nav aria-label="Places">
+    <nav aria-label={w.shared.places}>
       <FoldOut
         summary={
           <>
@@ -39,7 +41,7 @@ export function Places() {
         }
         className="btn btn-ghost h-10 px-2"
         role="places"
-        label={`${here}: to another place`}
+        label={w.shared.toAnotherPlace(here)}
         side="left"
         width="w-56"
       >

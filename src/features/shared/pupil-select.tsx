@@ -2,6 +2,7 @@
 
 import type { Ref } from 'react';
 import type { PupilRecord, Settings } from '@/data';
+import { useWords } from '@/features/shared/words/use-words';
 
 /** In an address: no pupil, but the hand that Settings describe. */
 export const ANY_HAND = 'any';
@@ -19,21 +20,22 @@ interface PupilSelectProps {
 
 /** For whom something is asked. */
 export function PupilSelect({ pupils, chosen, settings, onChoose, room = 'usual', ref }: PupilSelectProps) {
+  const w = useWords();
   const { level, spanMm } = chosen ?? settings;
   const isTight = room === 'tight';
   return (
     <span className="flex items-center gap-2 text-sm">
       <label className="flex items-center gap-1.5">
-        <span className={isTight ? 'max-xl:sr-only' : ''}>for</span>
+        <span className={isTight ? 'max-xl:sr-only' : ''}>{w.shared.forLabel}</span>
         <select
           ref={ref}
           className={`select select-sm h-9 ${isTight ? 'w-32 max-sm:w-28' : 'w-44'}`}
-          title={`level ${level}, ${spanMm} mm`}
+          title={w.shared.levelAndReach(level, spanMm)}
           data-role="pupil"
           value={chosen?.id ?? ANY_HAND}
           onChange={(event) => onChoose(event.target.value)}
         >
-          <option value={ANY_HAND}>any hand</option>
+          <option value={ANY_HAND}>{w.shared.anyHand}</option>
           {pupils.map(({ id, name }) => (
             <option key={id} value={id}>
               {name}
@@ -42,7 +44,7 @@ export function PupilSelect({ pupils, chosen, settings, onChoose, room = 'usual'
         </select>
       </label>
       <span className={`text-xs whitespace-nowrap text-secondary ${isTight ? 'sr-only' : ''}`} data-role="hand-facts">
-        level {level}, {spanMm} mm
+        {w.shared.levelAndReach(level, spanMm)}
       </span>
     </span>
   );

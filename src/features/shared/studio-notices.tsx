@@ -18,6 +18,7 @@ import {
 } from '@/data';
 import { useMessages } from './messages';
 import { saveStudio } from './save-studio';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** What the teacher must know of the store, above every screen: that something could not be written, that the store is gone, that it is long since the
  * last studio file. */
@@ -35,14 +36,15 @@ export function StudioNotices() {
 
 /** Every command that is refused is told, whichever screen asked. */
 function useRefusals(): void {
+  const w = useWords();
   const { say } = useMessages();
   useEffect(
     () =>
       onRefusal((fault) => {
-        const { message, hint } = storeFaultWords(fault);
+        const { message, hint } = storeFaultWords(w, fault);
         say({ kind: 'trouble', text: message, hint });
       }),
-    [say],
+    [w, say],
   );
 }
 
@@ -67,32 +69,34 @@ function Notice({
   );
 }
 
-const STORE_WORDS = {
-  blocked: {
-    text: 'Another tab has the studio open in an older version of New Thumb.',
-    hint: 'Close or reload that tab; this one goes on by itself.',
-  },
-  old: {
-    text: 'Another tab opened the studio in a newer version of New Thumb.',
-    hint: 'Reload this page: everything is kept.',
-  },
-  gone: {
-    text: 'The browser has closed or deleted the studio.',
-    hint: 'Save the studio file now where this page still shows your work, and reload the page.',
-  },
-} as const;
+const storeWords = (w: Words) =>
+  ({
+    blocked: {
+      text: w.shared.anotherTabHasStudioOpen,
+      hint: w.shared.closeOrReloadThatTab,
+    },
+    old: {
+      text: w.shared.anotherTabOpenedStudioIn,
+      hint: w.shared.reloadThisPageEverythingIs,
+    },
+    gone: {
+      text: w.shared.browserHasClosedOrDeleted,
+      hint: w.shared.saveStudioFileNowWhere,
+    },
+  }) as const;
 
 function StoreNotice() {
+  const w = useWords();
   const state = useStoreState();
   if (state === 'open' || state === 'unreachable') return null;
-  const { text, hint } = STORE_WORDS[state];
+  const { text, hint } = storeWords(w)[state];
   return (
     <Notice role="alert" name="store">
       <span>
         <strong className="font-semibold">{text}</strong> {hint}
       </span>
       <button type="button" className="btn btn-sm h-9" onClick={() => location.reload()}>
-        Reload
+        {w.shared.reload}
       </button>
     </Notice>
   );
@@ -102,6 +106,7 @@ function StoreNotice() {
 const TRIED_EVERY_MS = 20_000;
 
 function WaitingNotice() {
+  const w = useWords();
   const { count, refused } = useWaiting();
   const { say } = useMessages();
   const told = useRef(0);
@@ -109,11 +114,11 @@ function WaitingNotice() {
     for (const { label, fault } of refused.slice(told.current))
       say({
         kind: 'trouble',
-        text: `“${label || 'What was entered'}” could not be written any more. ${storeFaultWords(fault).message}`,
-        hint: 'Look at it once more: something else was changed meanwhile.',
+        text: w.shared.couldNotBeWrittenAny(label, storeFaultWords(w, fault).message),
+        hint: w.shared.lookAtItOnceMore,
       });
     told.current = refused.length;
-  }, [refused, say]);
+  }, [w, refused, say]);
   useEffect(() => {
     if (count === 0) return undefined;
     const timer = setInterval(() => void studio().retry(), TRIED_EVERY_MS);
@@ -129,29 +134,26 @@ function WaitingNotice() {
   return (
     <Notice role="alert" name="waiting">
       <span className="min-w-0 flex-1">
-        <strong className="font-semibold">
-          There is no room left on this device: {count === 1 ? 'one edit is' : `${count} edits are`} kept on this page
-          only.
-        </strong>{' '}
-        They are written as soon as there is room. Save the studio before you close this page: the file has them.
+        <strong className="font-semibold">{w.shared.thereIsNoRoomLeft(count)}</strong> {w.shared.theyAreWrittenAsSoon}
       </span>
       <SaveStudio />
       <button type="button" className="btn btn-sm h-9" onClick={() => void studio().retry()}>
-        Try again
+        {w.shared.tryAgain}
       </button>
     </Notice>
   );
 }
 
 function SaveStudio() {
+  const w = useWords();
   const { say } = useMessages();
   return (
     <button
       type="button"
       className="btn btn-sm h-9"
-      onClick={() => void saveStudio().then((name) => say({ kind: 'done', text: `The studio is saved as ${name}.` }))}
+      onClick={() => void saveStudio().then((name) => say({ kind: 'done', text: w.shared.studioIsSavedAs(name) }))}
     >
-      Save the studio
+      {w.shared.saveStudio}
     </button>
   );
 }
@@ -161,6 +163,7 @@ const REMINDED_AFTER_DAYS: Readonly<Record<Settings['fileReminder'], number>> = 
 
 /** A studio file is asked for once there is something of the teacher's own that no file has. */
 function ReminderNotice() {
+  const w = useWords();
   const settings = useSettings();
   const saved = useLastSaved();
   const kept = useKeptFile();
@@ -174,24 +177,19 @@ function ReminderNotice() {
   if (days < REMINDED_AFTER_DAYS[settings.fileReminder]) return null;
   return (
     <Notice role="status" name="reminder">
-      <span className="min-w-0 flex-1">
-        {saved === null
-          ? `Your pieces have been in this browser alone for ${days} days.`
-          : `The last studio file is ${days} days old.`}{' '}
-        A file outlives a lost device or a cleared browser.
-      </span>
+      <span className="min-w-0 flex-1">{w.shared.fileOutlivesLostDeviceOr(saved, days)}</span>
       <SaveStudio />
       <button type="button" className="btn btn-ghost btn-sm h-9 font-normal" onClick={later}>
-        Later
+        {w.shared.later}
       </button>
       <button
         type="button"
         className="btn btn-ghost btn-sm h-9 font-normal"
         onClick={() =>
-          void change({ kind: 'settings.change', change: { fileReminder: 'never' } }, 'no reminder of studio files')
+          void change({ kind: 'settings.change', change: { fileReminder: 'never' } }, w.shared.noReminderOfStudioFiles)
         }
       >
-        Never
+        {w.shared.never}
       </button>
     </Notice>
   );
@@ -202,6 +200,7 @@ const FILE_AFTER_MS = 2_000;
 
 /** Writes the file that the teacher chose, some time after what this tab did last. */
 function useKeptFileUpToDate(): void {
+  const w = useWords();
   const { say } = useMessages();
   const kind = useKeptFile()?.kind;
   useEffect(() => {
@@ -213,8 +212,8 @@ function useKeptFileUpToDate(): void {
       } catch {
         say({
           kind: 'trouble',
-          text: 'The studio file outside of the browser could not be written.',
-          hint: 'Look in Settings whether it is still there, or choose another one. Here everything is kept.',
+          text: w.shared.studioFileOutsideOfBrowser,
+          hint: w.shared.lookInSettingsWhetherIt,
         });
       }
     };
@@ -228,5 +227,5 @@ function useKeptFileUpToDate(): void {
       clearTimeout(timer);
       stop();
     };
-  }, [kind, say]);
+  }, [w, kind, say]);
 }

@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { saveStudio } from './save-studio';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface TroublePageProps {
   /** What could not be shown, as `The Bench`. */
@@ -12,12 +13,12 @@ interface TroublePageProps {
 
 /** Where a screen came to grief: the studio is still there, and can be saved. */
 export function TroublePage({ what, onAgain }: TroublePageProps) {
+  const w = useWords();
   const [saved, setSaved] = useState<string | null>(null);
   const save = (): void => {
     saveStudio().then(
-      (name) => setSaved(`The studio is saved as ${name}.`),
-      () =>
-        setSaved('The studio cannot be read just now. Reload the page, and look whether this browser may keep data.'),
+      (name) => setSaved(w.shared.studioIsSavedAs(name)),
+      () => setSaved(w.shared.studioCannotBeReadJust),
     );
   };
   return (
@@ -26,20 +27,17 @@ export function TroublePage({ what, onAgain }: TroublePageProps) {
       data-role="trouble-page"
       className="mx-auto flex max-w-xl flex-col gap-4 px-4 py-16 text-center"
     >
-      <h1 className="text-2xl font-semibold">{what} cannot be shown just now</h1>
-      <p>
-        Something went wrong in New Thumb itself. What you did before is kept; try once more, or go on elsewhere. If it
-        happens again, save the studio to a file to be on the safe side.
-      </p>
+      <h1 className="text-2xl font-semibold">{w.shared.cannotBeShownJustNow(what)}</h1>
+      <p>{w.shared.somethingWentWrongInNew}</p>
       <div className="flex flex-wrap justify-center gap-2">
         <button type="button" className="btn btn-primary btn-sm h-9" onClick={onAgain}>
-          Try again
+          {w.shared.tryAgain}
         </button>
         <Link className="btn btn-sm h-9" href="/">
-          To the shelf
+          {w.shared.toShelf}
         </Link>
         <button type="button" className="btn btn-sm h-9" onClick={save}>
-          Save the studio
+          {w.shared.saveStudio}
         </button>
       </div>
       <p role="status" className="min-h-6 text-sm">

@@ -2,6 +2,7 @@
 
 import { useEffect, useState } from 'react';
 import type { Answer, Trouble } from '@/workers/protocol';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** What a worker said to the last question; `value` is the last good answer, kept while the next one is on its way. */
 export interface Answered<T> {
@@ -10,12 +11,12 @@ export interface Answered<T> {
 }
 
 /** A question that could not even be asked. */
-const NO_ANSWER: Trouble = {
+const noAnswer = (w: Words): Trouble => ({
   code: 'worker.no-answer',
-  message: 'This could not be worked out.',
-  hint: 'Everything is kept. Reload the page.',
+  message: w.shared.thisCouldNotBeWorked,
+  hint: w.shared.everythingIsKeptReloadPage,
   line: null,
-};
+});
 
 interface State<T> extends Answered<T> {
   readonly subject: string | null;
@@ -25,12 +26,13 @@ interface State<T> extends Answered<T> {
  * answer when the subject changes (another piece). `ask` is null while there is nothing to ask yet; it must keep its
  * identity while the question is the same. */
 export function useAnswer<T>(subject: string | null, ask: (() => Promise<Answer<T>>) | null): Answered<T> {
+  const w = useWords();
   const [state, setState] = useState<State<T>>({ subject: null, value: null, trouble: null });
   useEffect(() => {
     if (!ask) return;
     let isWanted = true;
     void ask()
-      .catch((): Answer<T> => ({ ok: false, trouble: NO_ANSWER }))
+      .catch((): Answer<T> => ({ ok: false, trouble: noAnswer(w) }))
       .then((answer) => {
         if (!isWanted) return;
         setState((before) => {
@@ -41,6 +43,6 @@ export function useAnswer<T>(subject: string | null, ask: (() => Promise<Answer<
     return () => {
       isWanted = false;
     };
-  }, [subject, ask]);
+  }, [w, subject, ask]);
   return state.subject === subject ? state : { value: null, trouble: null };
 }

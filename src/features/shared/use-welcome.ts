@@ -4,16 +4,18 @@ import { useEffect } from 'react';
 import { change, hasStudio, isFirstVisit } from '@/data';
 import { loadDemoStudio } from './demo-studio';
 import { useMessages } from './messages';
+import { useWords } from '@/features/shared/words/use-words';
 
 /** Puts the demo studio on the shelf of someone who is here for the first time. */
 export function useWelcome(): void {
+  const w = useWords();
   const { say } = useMessages();
   useEffect(() => {
     const tell = (): void =>
       say({
         kind: 'trouble',
-        text: 'The demo studio could not be loaded.',
-        hint: 'Reload the page; your own pieces are not touched.',
+        text: w.shared.demoStudioCouldNotBe,
+        hint: w.shared.reloadPageYourOwnPieces,
       });
     const welcome = async (): Promise<void> => {
       // Where there is no studio yet the demo comes in while one is made.
@@ -22,5 +24,5 @@ export function useWelcome(): void {
       if (await isFirstVisit()) await change({ kind: 'note.first-visit', ...(await (early ?? loadDemoStudio())) });
     };
     welcome().catch(tell);
-  }, [say]);
+  }, [w, say]);
 }

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Tag } from 'lucide-react';
 import { change, MOST_TAG_LETTERS, type PieceRecord } from '@/data';
 import { FoldOut } from '@/features/shared/fold-out';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 interface CardTagsProps {
   readonly piece: PieceRecord;
@@ -12,24 +13,25 @@ interface CardTagsProps {
   readonly allTags: readonly string[];
 }
 
-function putTag(piece: PieceRecord, title: string, tag: string): void {
+function putTag(w: Words, piece: PieceRecord, title: string, tag: string): void {
   const as = piece.tags.includes(tag) ? 'taken' : 'put';
   void change(
     { kind: 'piece.tag', id: piece.id, tag, as },
-    as === 'put' ? `“${tag}” put on “${title}”` : `“${tag}” taken off “${title}”`,
+    as === 'put' ? w.shelf.putOn(tag, title) : w.shelf.takenOff(tag, title),
   );
 }
 
 /** The teacher's own words on a card: any that there are with one press, or a new one. */
 export function CardTags({ piece, title, allTags }: CardTagsProps) {
+  const w = useWords();
   const [typed, setTyped] = useState('');
   return (
     <FoldOut
       summary={<Tag size={16} aria-hidden />}
       className="btn btn-ghost btn-sm btn-square size-9"
       role="card-tags"
-      label={`Tags of “${title}”`}
-      title="Tags"
+      label={w.shelf.tagsOf(title)}
+      title={w.shelf.tags}
       width="w-60 bottom-full mb-1"
     >
       <form
@@ -38,7 +40,7 @@ export function CardTags({ piece, title, allTags }: CardTagsProps) {
           event.preventDefault();
           const tag = typed.trim().replace(/\s+/g, ' ');
           if (tag === '') return;
-          if (!piece.tags.includes(tag)) putTag(piece, title, tag);
+          if (!piece.tags.includes(tag)) putTag(w, piece, title, tag);
           setTyped('');
         }}
       >
@@ -48,15 +50,15 @@ export function CardTags({ piece, title, allTags }: CardTagsProps) {
               type="checkbox"
               className="size-4"
               checked={piece.tags.includes(tag)}
-              onChange={() => putTag(piece, title, tag)}
+              onChange={() => putTag(w, piece, title, tag)}
             />
             <span className="min-w-0 truncate">{tag}</span>
           </label>
         ))}
         <input
           className="input input-sm h-9 w-full"
-          placeholder="A new tag, then Enter"
-          aria-label="A new tag"
+          placeholder={w.shelf.newTagThenEnter}
+          aria-label={w.shelf.newTag}
           data-first
           maxLength={MOST_TAG_LETTERS}
           value={typed}

@@ -2,8 +2,9 @@
 
 import { useEffect, useRef, useState } from 'react';
 import { readOpening } from '@/core/edit';
-import { keyPrint, parseKey } from '@/core/pitch';
+import { parseKey } from '@/core/pitch';
 import { useBeginPiece } from '@/features/shared/use-begin-piece';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 interface NewPieceProps {
   readonly onClose: () => void;
@@ -11,6 +12,7 @@ interface NewPieceProps {
 
 /** Begins a new piece: Enter takes what is usual; what differs is written in a few letters. */
 export function NewPiece({ onClose }: NewPieceProps) {
+  const w = useWords();
   const beginPiece = useBeginPiece();
   const [opening, setOpening] = useState('');
   const [title, setTitle] = useState('');
@@ -27,7 +29,7 @@ export function NewPiece({ onClose }: NewPieceProps) {
   };
   return (
     <form
-      aria-label="New piece"
+      aria-label={w.shared.newPieceName}
       className="mb-4 flex flex-wrap items-end gap-x-4 gap-y-2 rounded-box border-2 border-primary bg-base-100 px-4 py-3"
       onSubmit={(event) => {
         event.preventDefault();
@@ -36,7 +38,7 @@ export function NewPiece({ onClose }: NewPieceProps) {
       onKeyDown={(event) => event.key === 'Escape' && onClose()}
     >
       <label className="flex flex-col text-sm">
-        Key, time, beats of a pick-up
+        {w.shelf.keyTimeBeatsOfPick}
         <input
           ref={field}
           className="input h-9 w-56"
@@ -52,40 +54,39 @@ export function NewPiece({ onClose }: NewPieceProps) {
         />
       </label>
       <label className="flex flex-col text-sm">
-        Title
+        {w.shared.title}
         <input
           className="input h-9 w-64"
           value={title}
           maxLength={200}
-          placeholder="may come later"
+          placeholder={w.shelf.mayComeLater}
           onChange={(event) => setTitle(event.target.value)}
         />
       </label>
       <button type="submit" className="btn btn-primary h-9">
-        Begin
+        {w.shelf.begin}
       </button>
       <button type="button" className="btn btn-ghost h-9" onClick={onClose}>
-        Not now
+        {w.shelf.notNow}
       </button>
       <p
         role="status"
         className={`w-full text-sm ${trouble ? 'font-semibold text-error' : 'text-secondary'}`}
         data-role="opening-words"
       >
-        {trouble ?? openingWords(opening)}
+        {trouble ?? openingWords(w, opening)}
       </p>
     </form>
   );
 }
 
 /** What the few letters mean, as it will be. */
-function openingWords(opening: string): string {
+function openingWords(w: Words, opening: string): string {
   const read = readOpening(opening);
-  if (!read)
-    return 'Write the key and the time like “G 3/4”, “Bb”, “Am 6/8”; the beats of a pick-up behind: “G 3/4 1”.';
+  if (!read) return w.shelf.writeKeyAndTimeLike;
   const { tonic, mode, meter, pickupBeats } = read;
   const key = parseKey(`${tonic}-${mode}`, 'major');
-  const pickup =
-    pickupBeats === 0 ? 'no pick-up' : `a pick-up of ${pickupBeats} ${pickupBeats === 1 ? 'beat' : 'beats'}`;
-  return `${key ? keyPrint(key) : `${tonic} ${mode}`}, ${meter.beats}/${meter.beatType}, ${pickup}, two hands. Enter begins; notes are entered by finger numbers, or as you like.`;
+  const pickup = pickupBeats === 0 ? w.shelf.noPickUp : w.shelf.pickUpOf(pickupBeats);
+  const named = [key ? w.says.key(key) : `${tonic} ${mode}`, `${meter.beats}/${meter.beatType}`, pickup].join(', ');
+  return w.shelf.twoHandsEnterBeginsNotes(named);
 }

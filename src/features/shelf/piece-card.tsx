@@ -11,6 +11,7 @@ import { useMessages } from '@/features/shared/messages';
 import { SeverityMark } from '@/features/shared/severity-mark';
 import { CardTags } from './card-tags';
 import type { PieceFacts } from './use-piece-facts';
+import { useWords } from '@/features/shared/words/use-words';
 
 const OPENING_LAYOUT = { widthPx: 380, zoom: 34, breaks: 'none' } as const;
 
@@ -22,6 +23,7 @@ interface PieceCardProps {
 
 /** A piece on the shelf: its opening, its key, its hands, and what stands in the way of it. */
 export const PieceCard = memo(function PieceCard({ piece, facts, allTags }: PieceCardProps) {
+  const w = useWords();
   const view = facts?.view ?? null;
   const title = view?.title || piece.fileName;
   const { say } = useMessages();
@@ -43,15 +45,20 @@ export const PieceCard = memo(function PieceCard({ piece, facts, allTags }: Piec
           </h2>
           <p className="text-sm text-secondary">
             {view
-              ? `${view.key} · ${view.meter} · ${view.bars} bars${view.composer && piece.origin === 'own' ? ` · ${view.composer}` : ''}`
-              : (facts?.trouble ?? 'reading …')}
+              ? [
+                  view.key,
+                  view.meter,
+                  w.shelf.bars(view.bars),
+                  ...(view.composer && piece.origin === 'own' ? [view.composer] : []),
+                ].join(' · ')
+              : (facts?.trouble ?? w.shelf.reading)}
           </p>
         </div>
         {view ? <HandsGlyph right={view.blackFingers.right} left={view.blackFingers.left} size={34} /> : null}
       </div>
       <div className="h-36 px-3 pt-1">
         {view ? (
-          <EngravedPage page={view.opening} layout={OPENING_LAYOUT} fits="height" label={`Opening of ${title}`} />
+          <EngravedPage page={view.opening} layout={OPENING_LAYOUT} fits="height" label={w.shelf.openingOf(title)} />
         ) : null}
       </div>
       <div className="mt-auto flex items-end gap-2 px-4 pb-3">
@@ -71,21 +78,19 @@ export const PieceCard = memo(function PieceCard({ piece, facts, allTags }: Piec
           prefetch={false}
           className="btn btn-ghost btn-sm btn-square relative z-10 size-9"
           href={enterAddress(piece.id)}
-          aria-label={`Enter or change notes of “${title}”`}
-          title="Enter or change notes"
+          aria-label={w.shelf.enterOrChangeNotesOf(title)}
+          title={w.shelf.enterOrChangeNotes}
         >
           <PencilLine size={16} />
         </Link>
         <button
           type="button"
           className="btn btn-ghost btn-sm btn-square relative z-10 size-9"
-          aria-label={`Take “${title}” off the shelf`}
-          title="Take off the shelf (can be undone)"
+          aria-label={w.shelf.takeOffShelf(title)}
+          title={w.shelf.takeOffShelfCanBe}
           onClick={() =>
-            void change({ kind: 'piece.remove', id: piece.id }, `“${title}” taken off the shelf`).then((fault) =>
-              fault
-                ? undefined
-                : say({ kind: 'done', text: `“${title}” is off the shelf.`, hint: 'Undo puts it back.' }),
+            void change({ kind: 'piece.remove', id: piece.id }, w.shelf.takenOffShelf(title)).then((fault) =>
+              fault ? undefined : say({ kind: 'done', text: w.shelf.isOffShelf(title), hint: w.shelf.undoPutsItBack }),
             )
           }
         >
@@ -98,20 +103,21 @@ export const PieceCard = memo(function PieceCard({ piece, facts, allTags }: Piec
 
 /** Puts a piece away that is not needed now, and back. */
 function PlaceButton({ piece, title }: Pick<PieceCardProps, 'piece'> & { readonly title: string }) {
+  const w = useWords();
   const { say } = useMessages();
   const isAway = piece.place === 'archive';
-  const words = isAway ? `Put “${title}” back on the shelf` : `Put “${title}” into the archive`;
+  const words = isAway ? w.shelf.putBackOnShelf(title) : w.shelf.putIntoArchive(title);
   const Icon = isAway ? ArchiveRestore : Archive;
   const put = async (): Promise<void> => {
     const fault = await change(
       { kind: 'piece.place', id: piece.id, place: isAway ? 'shelf' : 'archive' },
-      isAway ? `“${title}” back on the shelf` : `“${title}” put into the archive`,
+      isAway ? w.shelf.backOnShelf(title) : w.shelf.archivedEdit(title),
     );
     if (fault) return;
     say(
       isAway
-        ? { kind: 'done', text: `“${title}” is back on the shelf.` }
-        : { kind: 'done', text: `“${title}” is in the archive.`, hint: 'The shelf shows it under “In the archive”.' },
+        ? { kind: 'done', text: w.shelf.isBackOnShelf(title) }
+        : { kind: 'done', text: w.shelf.isInArchive(title), hint: w.shelf.shelfShowsItUnderIn },
     );
   };
   return (
@@ -119,7 +125,7 @@ function PlaceButton({ piece, title }: Pick<PieceCardProps, 'piece'> & { readonl
       type="button"
       className="btn btn-ghost btn-sm btn-square size-9"
       aria-label={words}
-      title={isAway ? 'Back on the shelf' : 'Into the archive'}
+      title={isAway ? w.shelf.backOnShelfButton : w.shelf.intoArchive}
       onClick={() => void put()}
     >
       <Icon size={16} aria-hidden />
@@ -132,6 +138,7 @@ function enterAddress(id: string): string {
 }
 
 function Standing({ view }: { readonly view: ShelfView }) {
+  const w = useWords();
   const moves = (['right', 'left'] as const).filter(
     (hand) => view.positions.filter((position) => position.hand === hand).length > 1,
   );
@@ -141,10 +148,10 @@ function Standing({ view }: { readonly view: ShelfView }) {
     .map((hand) => view.positions.find((position) => position.hand === hand)?.name ?? '');
   const stays =
     known.size === 0
-      ? 'No fingers printed'
+      ? w.shelf.noFingersPrinted
       : moves.length === 0
-        ? `Hands stay put in ${[...new Set(names)].join(' and ')}`
-        : `${moves.length === 2 ? 'Both hands move' : `The ${moves[0]} hand moves`}`;
+        ? w.shelf.handsStayPutIn(w.says.listed([...new Set(names)]))
+        : `${moves.length === 2 ? w.shelf.bothHandsMove : w.shelf.handMoves(moves[0] ?? '')}`;
   const first = view.handNotes[0];
   return (
     <>
@@ -154,11 +161,11 @@ function Standing({ view }: { readonly view: ShelfView }) {
           <SeverityMark severity={first.severity} size={12} />
           <span className="truncate">
             {first.title}
-            {view.handNotes.length > 1 ? ` · ${view.handNotes.length - 1} more` : ''}
+            {view.handNotes.length > 1 ? w.shelf.more(view.handNotes.length) : ''}
           </span>
         </p>
       ) : (
-        <p className="text-secondary">Nothing in the way</p>
+        <p className="text-secondary">{w.shelf.nothingInWay}</p>
       )}
     </>
   );

@@ -4,6 +4,7 @@ import type { RefObject } from 'react';
 import { Search } from 'lucide-react';
 import { change, SHELF_ORDERS, type ShelfOrder } from '@/data';
 import type { ShelfWish } from './shelf-order';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** What is asked of the shelf, beside its order. */
 export type Asked = Omit<ShelfWish, 'order'>;
@@ -19,16 +20,17 @@ interface ShelfToolsProps {
   readonly onAsk: (asked: Asked) => void;
 }
 
-const ORDER_WORDS: Readonly<Record<ShelfOrder, string>> = {
-  added: 'as they came',
-  title: 'by title',
-  key: 'by key, fewest signs first',
-  level: 'by the hand they ask for',
-  used: 'last used first',
-};
+const orderWords = (w: Words): Readonly<Record<ShelfOrder, string>> => ({
+  added: w.shelf.asTheyCame,
+  title: w.shelf.byTitle,
+  key: w.shelf.byKeyFewestSignsFirst,
+  level: w.shelf.byHandTheyAskFor,
+  used: w.shelf.lastUsedFirst,
+});
 
 /** Finding pieces by words and tags, and the order of the cards. */
 export function ShelfTools({ search, asked, order, tags, archived, onAsk }: ShelfToolsProps) {
+  const w = useWords();
   return (
     <>
       <label className="input input-sm h-9 w-64 max-sm:w-full">
@@ -36,15 +38,15 @@ export function ShelfTools({ search, asked, order, tags, archived, onAsk }: Shel
         <input
           ref={search}
           type="search"
-          placeholder="Title, key, tag or what it trains"
-          aria-label="Find a piece"
+          placeholder={w.shelf.titleKeyTagOrWhat}
+          aria-label={w.shelf.findPiece}
           value={asked.words}
           onChange={(event) => onAsk({ ...asked, words: event.target.value })}
         />
       </label>
       <select
         className="select select-sm h-9 w-44"
-        aria-label="Order of the cards"
+        aria-label={w.shelf.orderOfCards}
         data-role="shelf-order"
         value={order}
         onChange={(event) => {
@@ -54,19 +56,19 @@ export function ShelfTools({ search, asked, order, tags, archived, onAsk }: Shel
       >
         {SHELF_ORDERS.map((one) => (
           <option key={one} value={one}>
-            {ORDER_WORDS[one]}
+            {orderWords(w)[one]}
           </option>
         ))}
       </select>
       {tags.size > 0 ? (
         <select
           className="select select-sm h-9 w-36"
-          aria-label="With which tag"
+          aria-label={w.shelf.withWhichTag}
           data-role="shelf-tag"
           value={asked.tag ?? ''}
           onChange={(event) => onAsk({ ...asked, tag: event.target.value === '' ? null : event.target.value })}
         >
-          <option value="">all tags</option>
+          <option value="">{w.shelf.allTags}</option>
           {[...tags].map(([tag, count]) => (
             <option key={tag} value={tag}>
               {tag} ({count})
@@ -82,7 +84,7 @@ export function ShelfTools({ search, asked, order, tags, archived, onAsk }: Shel
           data-role="archive"
           onClick={() => onAsk({ ...asked, place: asked.place === 'archive' ? 'shelf' : 'archive' })}
         >
-          In the archive ({archived})
+          {w.shelf.inArchive(archived)}
         </button>
       ) : null}
     </>

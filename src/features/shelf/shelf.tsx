@@ -17,9 +17,11 @@ import { NewPiece } from './new-piece';
 import { tagsOf, wantedPieces } from './shelf-order';
 import { ShelfTools, type Asked } from './shelf-tools';
 import { usePieceFacts } from './use-piece-facts';
+import { useWords } from '@/features/shared/words/use-words';
 
 /** The pieces, with words, tags and orders to find them by. */
 export function Shelf() {
+  const w = useWords();
   const pieces = usePieces();
   const desk = useDesk();
   const [facts, onSeen] = usePieceFacts(pieces);
@@ -29,18 +31,18 @@ export function Shelf() {
   const search = useRef<HTMLInputElement>(null);
   const keys = useMemo(
     () => [
-      { key: 'n', does: 'new piece', act: () => setBeginning(true) },
-      { key: 'f', does: 'ask which pieces fit', act: () => router.push('/fit') },
-      { key: '/', does: 'find a piece', act: () => search.current?.focus() },
+      { key: 'n', does: w.shared.newPiece, act: () => setBeginning(true) },
+      { key: 'f', does: w.shelf.askWhichPiecesFit, act: () => router.push('/fit') },
+      { key: '/', does: w.shelf.findPieceKey, act: () => search.current?.focus() },
     ],
-    [router],
+    [w, router],
   );
   const order = desk?.shelfOrder ?? 'added';
   const found = useMemo(() => wantedPieces(pieces ?? [], facts, { ...asked, order }), [pieces, facts, asked, order]);
   const tags = useMemo(() => tagsOf(pieces ?? []), [pieces]);
   const tagNames = useSame([...tags.keys()]);
 
-  if (!pieces) return <p className="p-8">Opening the shelf …</p>;
+  if (!pieces) return <p className="p-8">{w.shared.openingShelf}</p>;
   const here = pieces.filter(({ place }) => place === asked.place).length;
   const hasDemo = pieces.some(({ origin }) => origin === 'demo');
   const isPlain = asked.words === '' && asked.tag === null && asked.place === 'shelf';
@@ -48,7 +50,7 @@ export function Shelf() {
     <div className="mx-auto max-w-7xl px-4 py-5">
       <ScreenKeys keys={keys} />
       <div className="mb-4 flex flex-wrap items-center gap-x-3 gap-y-2">
-        <h1 className="text-2xl font-semibold">Shelf</h1>
+        <h1 className="text-2xl font-semibold">{w.shelf.shelf}</h1>
         {pieces.length > 0 ? (
           <>
             <ShelfTools
@@ -57,18 +59,20 @@ export function Shelf() {
               onAsk={setAsked}
             />
             <p className="text-sm text-secondary" data-role="count">
-              {found.length < here ? `${found.length} of ${here} pieces` : `${here} ${here === 1 ? 'piece' : 'pieces'}`}
+              {found.length < here
+                ? w.shelf.ofPieces(found.length, here)
+                : `${here} ${here === 1 ? 'piece' : 'pieces'}`}
             </p>
           </>
         ) : null}
         <div className="ml-auto flex gap-2">
           {pieces.length > 0 ? (
             <Link className="btn btn-sm h-9" href="/fit" data-role="ask-shelf">
-              <Hand size={16} aria-hidden /> What fits? <kbd className="kbd kbd-sm max-sm:hidden">F</kbd>
+              <Hand size={16} aria-hidden /> {w.shared.whatFits} <kbd className="kbd kbd-sm max-sm:hidden">F</kbd>
             </Link>
           ) : null}
           <button type="button" className="btn btn-sm h-9" data-role="new-piece" onClick={() => setBeginning(true)}>
-            <Plus size={16} aria-hidden /> New piece <kbd className="kbd kbd-sm max-sm:hidden">N</kbd>
+            <Plus size={16} aria-hidden /> {w.shared.newPieceName} <kbd className="kbd kbd-sm max-sm:hidden">N</kbd>
           </button>
         </div>
       </div>
@@ -86,94 +90,94 @@ function countOn(pieces: readonly PieceRecord[]): number {
 }
 
 function NothingFound({ asked }: { readonly asked: Asked }) {
+  const w = useWords();
   const words =
     asked.words !== ''
-      ? 'No piece has these words. Try fewer letters, a key such as “minor”, or a hand note such as “thumb”.'
+      ? w.shelf.noPieceHasTheseWords
       : asked.tag !== null
-        ? `No piece here has the tag “${asked.tag}”.`
+        ? w.shelf.noPieceHereHasTag(asked.tag)
         : asked.place === 'archive'
-          ? 'Nothing is in the archive. Pieces that are not needed now can be put here: they stay found by “What fits?”.'
-          : 'All pieces are in the archive.';
+          ? w.shelf.nothingIsInArchivePieces
+          : w.shelf.allPiecesAreInArchive;
   return <p className="py-10 text-center">{words}</p>;
 }
 
 function DemoBanner({ hasTour }: { readonly hasTour: boolean }) {
+  const w = useWords();
   const { say } = useMessages();
   return (
     <section
-      aria-label="Demo studio"
+      aria-label={w.shelf.demoStudio}
       className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-2 rounded-box border border-base-300 bg-base-100 px-4 py-2"
     >
       <p>
-        <strong className="font-semibold">Demo studio “The Tin Lantern”:</strong> twelve pieces to try things with.
+        <strong className="font-semibold">{w.shelf.demoStudioTinLantern}</strong> {w.shelf.twelvePiecesToTryThings}
       </p>
       <Link className="btn btn-primary btn-sm h-9" href="/bench?piece=lantern-walk&key=D-major">
-        See “Lantern Walk” moved to D <ArrowRight size={16} />
+        {w.shelf.seeLanternWalkMovedTo} <ArrowRight size={16} />
       </Link>
       {hasTour ? <TourButton /> : null}
       <button
         type="button"
         className="btn btn-ghost btn-sm ml-auto h-9"
         onClick={() =>
-          void change({ kind: 'demo.put-away' }, 'demo studio put away').then((fault) =>
+          void change({ kind: 'demo.put-away' }, w.shared.demoStudioPutAway).then((fault) =>
             fault
               ? undefined
-              : say({ kind: 'done', text: 'The demo studio is put away.', hint: 'Undo brings it back.' }),
+              : say({ kind: 'done', text: w.shelf.demoStudioIsPutAway, hint: w.shelf.undoBringsItBack }),
           )
         }
       >
-        Put the demo away
+        {w.shelf.putDemoAway}
       </button>
     </section>
   );
 }
 
 function TourButton() {
+  const w = useWords();
   const router = useRouter();
   return (
     <button type="button" className="btn btn-sm h-9" data-role="tour-start" onClick={() => router.push(startTour())}>
-      Show me round
+      {w.shelf.showMeRound}
     </button>
   );
 }
 
 /** What a teacher with a stack of paper can do first. */
 function EmptyShelf({ onNew }: { readonly onNew: () => void }) {
+  const w = useWords();
   const take = useTakeFiles();
   return (
     <section className="mx-auto max-w-3xl py-10" data-role="empty-shelf">
-      <h2 className="mb-1 text-center text-xl font-semibold">Your pieces stand here</h2>
-      <p className="mb-6 text-center text-secondary">They stay in this browser and go nowhere else.</p>
+      <h2 className="mb-1 text-center text-xl font-semibold">{w.shelf.yourPiecesStandHere}</h2>
+      <p className="mb-6 text-center text-secondary">{w.shelf.theyStayInThisBrowser}</p>
       <ol className="grid gap-4 sm:grid-cols-3">
         <li className="flex flex-col gap-3 rounded-box border border-base-300 bg-base-100 p-4">
-          <h3 className="font-semibold">From paper</h3>
-          <p className="flex-1 text-sm">
-            Put both hands in a position and type finger numbers: eight bars take about two minutes.
-          </p>
+          <h3 className="font-semibold">{w.shelf.fromPaper}</h3>
+          <p className="flex-1 text-sm">{w.shelf.putBothHandsInPosition}</p>
           <button type="button" className="btn btn-primary btn-sm h-9" onClick={onNew}>
-            <Plus size={16} aria-hidden /> New piece
+            <Plus size={16} aria-hidden /> {w.shared.newPieceName}
           </button>
         </li>
         <li className="flex flex-col gap-3 rounded-box border border-base-300 bg-base-100 p-4">
-          <h3 className="font-semibold">From files</h3>
-          <p className="flex-1 text-sm">
-            MusicXML, ABC and MIDI, one or many: drop them anywhere on this page, whole folders too.
-          </p>
+          <h3 className="font-semibold">{w.shelf.fromFiles}</h3>
+          <p className="flex-1 text-sm">{w.shelf.musicxmlAbcAndMidiOne}</p>
           <FileButton onFiles={take} />
         </li>
         <li className="flex flex-col gap-3 rounded-box border border-base-300 bg-base-100 p-4">
-          <h3 className="font-semibold">To look round first</h3>
-          <p className="flex-1 text-sm">
-            The demo studio: twelve short pieces and three pupils, put away again with one press.
-          </p>
+          <h3 className="font-semibold">{w.shelf.toLookRoundFirst}</h3>
+          <p className="flex-1 text-sm">{w.shelf.demoStudioTwelveShortPieces}</p>
           <button
             type="button"
             className="btn btn-sm h-9"
             onClick={() =>
-              void loadDemoStudio().then((demo) => change({ kind: 'demo.bring', ...demo }, 'demo studio brought back'))
+              void loadDemoStudio().then((demo) =>
+                change({ kind: 'demo.bring', ...demo }, w.shared.demoStudioBroughtBack),
+              )
             }
           >
-            Bring the demo studio back
+            {w.shared.bringDemoStudioBack}
           </button>
         </li>
       </ol>

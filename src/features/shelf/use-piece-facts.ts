@@ -5,6 +5,7 @@ import type { PieceRecord } from '@/data';
 import type { ShelfView } from '@/core/views';
 import { coreWorker } from '@/workers/client';
 import type { Trouble } from '@/workers/protocol';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** What a card knows of its piece, and the words it is found by. */
 export interface PieceFacts {
@@ -24,6 +25,7 @@ const TOLD_TOGETHER = 12;
 /** Has the core look at each piece, one after the other, those in sight first; cards fill as the answers come. A piece is looked at again
  * only when its file or its key changed. */
 export function usePieceFacts(pieces: readonly PieceRecord[] | undefined): KnownFacts {
+  const w = useWords();
   const [facts, setFacts] = useState<ReadonlyMap<string, PieceFacts>>(new Map());
   const looked = useRef(new Map<string, string>());
   const seen = useRef<ReadonlySet<string>>(new Set());
@@ -42,10 +44,11 @@ export function usePieceFacts(pieces: readonly PieceRecord[] | undefined): Known
         const answer = await coreWorker().shelf(
           { musicXml: piece.musicXml, ownKey: piece.ownKey, part: piece.part ?? null },
           `card-${piece.id}-`,
+          w.wording,
         );
         if (!isWanted) return;
         looked.current.set(piece.id, versionOf(piece));
-        told.set(piece.id, answer.ok ? factsOf(piece, answer.value) : troubleOf(piece, answer.trouble));
+        told.set(piece.id, answer.ok ? factsOf(piece, answer.value) : troubleOf(w, piece, answer.trouble));
         if (!seen.current.has(id) && told.size < TOLD_TOGETHER && left.size > 0) continue;
         const news = [...told];
         told.clear();
@@ -56,7 +59,7 @@ export function usePieceFacts(pieces: readonly PieceRecord[] | undefined): Known
     return () => {
       isWanted = false;
     };
-  }, [pieces]);
+  }, [w, pieces]);
   return [facts, onSeen];
 }
 
@@ -78,11 +81,11 @@ function factsOf(piece: PieceRecord, view: ShelfView): PieceFacts {
   return { view, trouble: null, isBlank: false, words: parts.join(' ').toLocaleLowerCase() };
 }
 
-function troubleOf(piece: PieceRecord, { code, message }: Trouble): PieceFacts {
+function troubleOf(w: Words, piece: PieceRecord, { code, message }: Trouble): PieceFacts {
   const isBlank = code === 'read.no-notes';
   return {
     view: null,
-    trouble: isBlank ? 'Nothing is entered yet' : message,
+    trouble: isBlank ? w.shelf.nothingIsEnteredYet : message,
     isBlank,
     words: piece.fileName.toLocaleLowerCase(),
   };

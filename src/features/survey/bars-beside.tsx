@@ -8,6 +8,7 @@ import { useAnswer, type Answered } from '@/features/shared/use-answer';
 import { coreWorker } from '@/workers/client';
 import type { RankedKey } from './ranked';
 import { shortKey } from './short-key';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface BarsBesideProps {
   readonly source: PieceOptions['source'];
@@ -22,6 +23,7 @@ const MOST_KEYS = 3;
 
 /** Two or three keys side by side, bar by bar, with what is not so in all of them marked. */
 export function BarsBeside({ source, options, keys, chosen, onToggle }: BarsBesideProps) {
+  const w = useWords();
   const [isShort, setShort] = useState(false);
   // Where nothing was chosen, the piece's own key and the easiest other one.
   const usual = [...keys.filter(({ isOwn }) => isOwn), ...keys.filter(({ isOwn }) => !isOwn)]
@@ -33,13 +35,13 @@ export function BarsBeside({ source, options, keys, chosen, onToggle }: BarsBesi
   const shown = (value ?? []).filter(({ differs }) => differs || !isShort);
   const columns = names.flatMap((name) => keys.find((key) => key.name === name) ?? []);
   return (
-    <section aria-label="Keys bar by bar" data-role="bars">
+    <section aria-label={w.survey.keysBarByBar} data-role="bars">
       <div className="mb-2 flex flex-wrap items-center gap-4 text-sm">
         <span>
           {chosen.length < 2
-            ? 'Choose two or three keys for this comparison:'
+            ? w.survey.chooseTwoOrThreeKeys
             : chosen.length > MOST_KEYS
-              ? `The first ${MOST_KEYS} of the keys you chose.`
+              ? w.survey.firstOfKeysYouChose(MOST_KEYS)
               : 'What is not so in all of these keys is bold and underlined.'}
         </span>
         <KeyPicker keys={keys} chosen={chosen} onToggle={onToggle} />
@@ -51,7 +53,7 @@ export function BarsBeside({ source, options, keys, chosen, onToggle }: BarsBesi
             checked={isShort}
             onChange={(event) => setShort(event.target.checked)}
           />{' '}
-          only bars that differ
+          {w.survey.onlyBarsThatDiffer}
         </label>
       </div>
       {trouble ? (
@@ -64,7 +66,7 @@ export function BarsBeside({ source, options, keys, chosen, onToggle }: BarsBesi
           <thead>
             <tr>
               <th scope="col" className="w-16 px-3 py-2">
-                Bar
+                {w.survey.bar}
               </th>
               {columns.map(({ name, words, blackFingers }) => (
                 <th key={name} scope="col" className="px-3 py-2" data-column={name}>
@@ -93,7 +95,7 @@ export function BarsBeside({ source, options, keys, chosen, onToggle }: BarsBesi
             {value && shown.length === 0 ? (
               <tr>
                 <td colSpan={columns.length + 1} className="border-t border-base-300 px-3 py-3">
-                  These keys do not differ in any bar: the hands feel the same.
+                  {w.survey.theseKeysDoNotDiffer}
                 </td>
               </tr>
             ) : null}
@@ -138,8 +140,9 @@ function HandCell({ shown }: { readonly shown: HandInBarShown }) {
 const MARKED = 'font-bold underline decoration-2 underline-offset-2';
 
 function KeyPicker({ keys, chosen, onToggle }: Pick<BarsBesideProps, 'keys' | 'chosen' | 'onToggle'>) {
+  const w = useWords();
   return (
-    <span className="flex flex-wrap gap-1" role="group" aria-label="Keys to compare">
+    <span className="flex flex-wrap gap-1" role="group" aria-label={w.survey.keysToCompare}>
       {keys.map(({ name }) => (
         <button
           key={name}
@@ -149,7 +152,7 @@ function KeyPicker({ keys, chosen, onToggle }: Pick<BarsBesideProps, 'keys' | 'c
           className="btn btn-sm h-8 px-2 font-normal aria-pressed:bg-primary aria-pressed:text-primary-content"
           onClick={() => onToggle(name)}
         >
-          {shortKey(name)}
+          {shortKey(w, name)}
         </button>
       ))}
     </span>

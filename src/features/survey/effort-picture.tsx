@@ -1,9 +1,10 @@
 'use client';
 
 import { Bar, BarChart, CartesianGrid, Legend, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
-import { COLUMNS } from './numbers';
+import { columns } from './numbers';
 import type { RankedKey } from './ranked';
 import { shortKey } from './short-key';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface PictureProps {
   readonly keys: readonly RankedKey[];
@@ -12,22 +13,22 @@ interface PictureProps {
 /** What the effort is made of, from the bottom of each column up. Keys that cannot be written have none. */
 const LAYERS = [
   {
-    name: 'right hand on black',
+    name: 'rightOnBlack',
     paint: 'var(--color-primary)',
     amount: (key: RankedKey) => sum(key, (part) => part.kind === 'black' && part.hand === 'right'),
   },
   {
-    name: 'left hand on black',
+    name: 'leftOnBlack',
     paint: 'var(--color-secondary)',
     amount: (key: RankedKey) => sum(key, (part) => part.kind === 'black' && part.hand === 'left'),
   },
   {
-    name: 'better otherwise',
+    name: 'betterOtherwise',
     paint: 'var(--color-warning)',
     amount: (key: RankedKey) => sum(key, ({ kind }) => kind === 'should'),
   },
   {
-    name: 'cannot be played so',
+    name: 'cannotBePlayed',
     paint: 'var(--color-error)',
     amount: (key: RankedKey) => sum(key, ({ kind }) => kind === 'must'),
   },
@@ -44,16 +45,15 @@ function sum({ effortParts }: RankedKey, isWanted: (part: RankedKey['effortParts
 
 /** A picture of effort over the keys, and the numbers behind it. */
 export function EffortPicture({ keys }: PictureProps) {
+  const w = useWords();
   const data = keys.map((key) => ({
-    name: shortKey(key.name),
+    name: shortKey(w, key.name),
     ...Object.fromEntries(LAYERS.map(({ name, amount }) => [name, Math.round(amount(key) * 100) / 100])),
   }));
   return (
-    <section aria-label="Effort over the keys" data-role="picture">
+    <section aria-label={w.survey.effortOverKeys} data-role="picture">
       <figure className="mb-3 rounded-box border border-base-300 bg-base-100 p-3">
-        <figcaption className="mb-1 text-sm text-secondary">
-          Effort, from 0 for nothing to do. The numbers are in the table below.
-        </figcaption>
+        <figcaption className="mb-1 text-sm text-secondary">{w.survey.effortFrom0ForNothing}</figcaption>
         <div className="h-72 overflow-hidden" aria-hidden>
           <ResponsiveContainer width="100%" height="100%">
             <BarChart data={data} margin={{ top: 4, right: 8, bottom: 4, left: -12 }} accessibilityLayer={false}>
@@ -74,7 +74,14 @@ export function EffortPicture({ keys }: PictureProps) {
                 formatter={(name: string) => <span className="text-base-content">{name}</span>}
               />
               {LAYERS.map(({ name, paint }) => (
-                <Bar key={name} dataKey={name} stackId="effort" fill={paint} isAnimationActive={false} />
+                <Bar
+                  key={name}
+                  dataKey={name}
+                  name={w.survey[name]}
+                  stackId="effort"
+                  fill={paint}
+                  isAnimationActive={false}
+                />
               ))}
             </BarChart>
           </ResponsiveContainer>
@@ -84,12 +91,12 @@ export function EffortPicture({ keys }: PictureProps) {
         className="overflow-x-auto rounded-box border border-base-300 bg-base-100"
         tabIndex={0}
         role="region"
-        aria-label="The numbers, by key"
+        aria-label={w.survey.numbersByKey}
       >
         <table className="w-full border-collapse text-sm" data-role="numbers">
           <thead>
             <tr>
-              {COLUMNS.map(([heading]) => (
+              {columns(w).map(([heading]) => (
                 <th
                   key={heading}
                   scope="col"
@@ -103,7 +110,7 @@ export function EffortPicture({ keys }: PictureProps) {
           <tbody>
             {keys.map((key) => (
               <tr key={key.name} className="border-t border-base-300">
-                {COLUMNS.map(([heading, value]) => (
+                {columns(w).map(([heading, value]) => (
                   <td key={heading} className="px-2 py-1 text-right whitespace-nowrap nth-2:text-left">
                     {value(key)}
                   </td>

@@ -27,6 +27,7 @@ import { HandsGlyph } from '@/features/shared/hand-glyph';
 import { partnerWords } from './partner-box';
 import type { RankedKey } from './ranked';
 import type { Order } from './survey-address';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 interface KeyListProps {
   readonly keys: readonly RankedKey[];
@@ -42,6 +43,7 @@ interface KeyListProps {
 
 /** The keys in order, each with its hands, what it costs and why. In the teacher's own order they can be dragged. */
 export function KeyList({ keys, order, onOrder, ...rest }: KeyListProps) {
+  const w = useWords();
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -55,7 +57,7 @@ export function KeyList({ keys, order, onOrder, ...rest }: KeyListProps) {
   return (
     <DndContext
       id="own-order"
-      accessibility={{ announcements: announcementsFor(keys), screenReaderInstructions: INSTRUCTIONS }}
+      accessibility={{ announcements: announcementsFor(w, keys), screenReaderInstructions: instructions(w) }}
       sensors={sensors}
       collisionDetection={closestCenter}
       onDragEnd={dropped}
@@ -72,18 +74,18 @@ export function KeyList({ keys, order, onOrder, ...rest }: KeyListProps) {
 }
 
 /** What a screen reader hears before and while a key is carried. */
-const INSTRUCTIONS = {
-  draggable: 'Space takes the key up; the arrows carry it; Space puts it down; Escape leaves it where it was.',
-};
+const instructions = (w: Words) => ({
+  draggable: w.survey.spaceTakesKeyUpArrows,
+});
 
-function announcementsFor(keys: readonly RankedKey[]): Announcements {
+function announcementsFor(w: Words, keys: readonly RankedKey[]): Announcements {
   const words = (id: UniqueIdentifier | undefined): string => keys.find(({ name }) => name === id)?.words ?? '';
   return {
-    onDragStart: ({ active }) => `${words(active.id)} is taken up.`,
-    onDragOver: ({ active, over }) => (over ? `${words(active.id)} is at the place of ${words(over.id)}.` : undefined),
+    onDragStart: ({ active }) => w.survey.isTakenUp(words(active.id)),
+    onDragOver: ({ active, over }) => (over ? w.survey.isAtPlaceOf(words(active.id), words(over.id)) : undefined),
     onDragEnd: ({ active, over }) =>
-      `${words(active.id)} is put down${over ? ` at the place of ${words(over.id)}` : ''}.`,
-    onDragCancel: ({ active }) => `${words(active.id)} stays where it was.`,
+      over ? w.survey.isPutDownAtPlace(words(active.id), words(over.id)) : w.survey.isPutDown(words(active.id)),
+    onDragCancel: ({ active }) => w.survey.staysWhereItWas(words(active.id)),
   };
 }
 
@@ -93,6 +95,7 @@ interface KeyRowProps extends Omit<KeyListProps, 'keys' | 'order' | 'onOrder'> {
 }
 
 function KeyRow({ shown, isOwnOrder, chosen, pieceId, partners, pupil, onToggle }: KeyRowProps) {
+  const w = useWords();
   const { setNodeRef, transform, transition, attributes, listeners } = useSortable({ id: shown.name });
   const {
     name,
@@ -123,7 +126,7 @@ function KeyRow({ shown, isOwnOrder, chosen, pieceId, partners, pupil, onToggle 
         <input
           type="checkbox"
           className="size-5 accent-primary"
-          aria-label={`Choose ${words}`}
+          aria-label={w.survey.choose(words)}
           checked={chosen.includes(name)}
           onChange={() => onToggle(name)}
         />
@@ -134,7 +137,7 @@ function KeyRow({ shown, isOwnOrder, chosen, pieceId, partners, pupil, onToggle 
           className="btn btn-ghost btn-sm btn-square size-8 cursor-grab touch-none print:hidden"
           {...attributes}
           {...listeners}
-          aria-label={`Move ${words}`}
+          aria-label={w.survey.move(words)}
         >
           <GripVertical size={16} aria-hidden />
         </button>
@@ -146,31 +149,34 @@ function KeyRow({ shown, isOwnOrder, chosen, pieceId, partners, pupil, onToggle 
       <span className="w-28 shrink-0">
         <span className="block font-serif font-semibold">{words}</span>
         <span className="block text-xs text-secondary">
-          {[...(isOwn ? ['as written'] : []), ...(isKnown ? ['known'] : [])].join(', ')}
+          {[...(isOwn ? [w.survey.asWritten] : []), ...(isKnown ? ['known'] : [])].join(', ')}
         </span>
       </span>
-      <span className="w-16 shrink-0 text-right" title="Effort: 0 for nothing to do">
+      <span className="w-16 shrink-0 text-right" title={w.survey.effort0ForNothingTo}>
         <span className="block font-semibold">{effortText(effort)}</span>
-        <span className="block text-xs text-secondary">effort</span>
+        <span className="block text-xs text-secondary">{w.survey.effort}</span>
       </span>
       <span className="min-w-60 flex-1 text-sm">
-        {leaveOut ? <span className="block font-semibold">Left out for now. {leaveOut}</span> : null}
+        {leaveOut ? <span className="block font-semibold">{w.survey.leftOutForNow(leaveOut)}</span> : null}
         <Why why={why} />
       </span>
       <span className="w-60 shrink-0 text-xs text-secondary max-lg:hidden">
-        <span className="block">{sitting(positions, positionChanges)}</span>
+        <span className="block">{sitting(w, positions, positionChanges)}</span>
         <span className="block">
-          {forcedChanges === 0 ? 'nothing forced' : `${forcedChanges} forced`} · {rangeOf(register)}
-          {widest(reachMm)}
+          {[
+            forcedChanges === 0 ? w.survey.nothingForced : w.survey.forced(forcedChanges),
+            rangeOf(w, register),
+            ...widest(w, reachMm),
+          ].join(' · ')}
         </span>
-        {partner ? <span className="block font-semibold text-base-content">{partnerWords(partner)}</span> : null}
+        {partner ? <span className="block font-semibold text-base-content">{partnerWords(w, partner)}</span> : null}
       </span>
       <Link
         className="btn btn-ghost btn-sm h-9 shrink-0 px-2 font-normal print:hidden"
         href={`/bench?piece=${encodeURIComponent(pieceId)}&key=${encodeURIComponent(name)}${partner ? `&way=${partner.direction}` : ''}`}
-        aria-label={`${words} on the Bench`}
+        aria-label={w.survey.onBench(words)}
       >
-        Bench <ArrowRight size={16} aria-hidden />
+        {w.survey.bench} <ArrowRight size={16} aria-hidden />
       </Link>
     </li>
   );
@@ -186,6 +192,7 @@ function effortText(effort: number): string {
 const SHOWN_REASONS = 3;
 
 function Why({ why }: { readonly why: readonly string[] }) {
+  const w = useWords();
   const told = (reasons: readonly string[]): string =>
     `${reasons.join('; ')}.`.replace(/^./, (first) => first.toUpperCase());
   if (why.length <= SHOWN_REASONS + 1) return <span className="block">{told(why)}</span>;
@@ -193,27 +200,27 @@ function Why({ why }: { readonly why: readonly string[] }) {
     <details>
       <summary className="cursor-pointer list-none">
         {told(why.slice(0, SHOWN_REASONS)).slice(0, -1)};{' '}
-        <span className="underline underline-offset-2">{why.length - SHOWN_REASONS} more</span>
+        <span className="underline underline-offset-2">{w.survey.more(why.length - SHOWN_REASONS)}</span>
       </summary>
       <span className="block">{told(why.slice(SHOWN_REASONS))}</span>
     </details>
   );
 }
 
-function sitting(positions: RankedKey['positions'], moves: number): string {
+function sitting(w: Words, positions: RankedKey['positions'], moves: number): string {
   const told = (['left', 'right'] as const)
     .filter((hand) => positions[hand].length > 0)
     .map((hand) => `${hand} ${positions[hand].slice(0, 4).join('–')}${positions[hand].length > 4 ? ' …' : ''}`);
-  return `${moves === 0 ? 'hands stay' : moves === 1 ? '1 move' : `${moves} moves`}: ${told.join(', ')}`;
+  return `${moves === 0 ? w.survey.handsStay : moves === 1 ? w.shared.oneMove : w.shared.moves(moves)}: ${told.join(', ')}`;
 }
 
-function rangeOf(register: RankedKey['register']): string {
+function rangeOf(w: Words, register: RankedKey['register']): string {
   const low = register.left?.low ?? register.right?.low;
   const high = register.right?.high ?? register.left?.high;
-  return low && high ? `${low} to ${high}` : 'no notes';
+  return low && high ? w.survey.rangeText(low, high) : w.survey.noNotes;
 }
 
-function widest(reach: RankedKey['reachMm']): string {
+function widest(w: Words, reach: RankedKey['reachMm']): readonly string[] {
   const most = Math.max(reach.right ?? 0, reach.left ?? 0);
-  return most > 0 ? ` · ${most} mm wide` : '';
+  return most > 0 ? [w.survey.wide(w.says.length(most))] : [];
 }

@@ -2,13 +2,15 @@
 
 import { useEffect, useState } from 'react';
 import type { Mode } from '@/core/pitch';
+import { keyText, sameKey } from '@/core/pitch';
 import { type PartnerKey, type PartnerOptions, PARTNER_NAMES, type Partner } from '@/core/survey';
 import { RangeFields, useComfortableRange } from '@/features/shared/comfortable-range';
-import { fitWords, INSTRUMENTS, readsWords } from '@/features/shared/partner-words';
+import { fitWords, instruments, readsWords } from '@/features/shared/partner-words';
 import { coreWorker } from '@/workers/client';
 import { useSame } from '@/features/shared/use-same';
 import type { PieceSource } from '@/workers/protocol';
 import type { RankedKey } from './ranked';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 interface PartnerBoxProps {
   readonly source: PieceSource;
@@ -19,6 +21,7 @@ interface PartnerBoxProps {
 
 /** Someone who sings or plays the tune along: which keys suit them. */
 export function PartnerBox({ source, keys, onFound }: PartnerBoxProps) {
+  const w = useWords();
   const [partner, setPartner] = useState<Partner | ''>('');
   const comfortable = useComfortableRange();
   const modes = [...new Set(keys.map(({ mode }) => mode))].join();
@@ -39,7 +42,9 @@ export function PartnerBox({ source, keys, onFound }: PartnerBoxProps) {
           .map((mode) => coreWorker().partner(source, wanted, mode as Mode)),
       );
       if (isWanted)
-        onFound(new Map(answers.flatMap((answer) => (answer.ok ? answer.value : [])).map((key) => [key.key, key])));
+        onFound(
+          new Map(answers.flatMap((answer) => (answer.ok ? answer.value : [])).map((key) => [keyText(key.key), key])),
+        );
     };
     void ask();
     return () => {
@@ -50,22 +55,24 @@ export function PartnerBox({ source, keys, onFound }: PartnerBoxProps) {
     <details className="relative">
       <summary className="btn btn-sm h-9 font-normal" data-role="partner">
         {partner === ''
-          ? 'With someone …'
-          : `With ${INSTRUMENTS[partner]}${comfortable.range ? `, ${comfortable.words}` : ''}`}
+          ? w.survey.withSomeone
+          : w.survey.withPartner(
+              [instruments(w)[partner], ...(comfortable.range ? [comfortable.words] : [])].join(', '),
+            )}
       </summary>
       <div className="absolute left-0 z-20 mt-1 flex w-80 flex-col gap-2 rounded-box border border-base-300 bg-base-100 p-3 shadow-lg">
         <label className="flex items-center justify-between gap-2">
-          The tune is taken by
+          {w.survey.tuneIsTakenBy}
           <select
             className="select select-sm h-9 w-44"
             data-role="instrument"
             value={partner}
             onChange={(event) => setPartner(event.target.value as Partner | '')}
           >
-            <option value="">nobody</option>
+            <option value="">{w.survey.nobody}</option>
             {PARTNER_NAMES.map((name) => (
               <option key={name} value={name}>
-                {INSTRUMENTS[name]}
+                {instruments(w)[name]}
               </option>
             ))}
           </select>
@@ -77,7 +84,8 @@ export function PartnerBox({ source, keys, onFound }: PartnerBoxProps) {
 }
 
 /** How a key suits the partner, in a phrase. */
-export function partnerWords(key: PartnerKey): string {
-  const isTransposing = key.reads !== key.words;
-  return `${key.low}–${key.high} ${fitWords(key)}${isTransposing ? `, reads ${readsWords(key)}` : ''}`;
+export function partnerWords(w: Words, key: PartnerKey): string {
+  const range = `${w.says.pitch(key.low)}–${w.says.pitch(key.high)}`;
+  const suits = `${range} ${fitWords(w, key)}`;
+  return sameKey(key.reads, key.key) ? suits : w.survey.reads(suits, readsWords(w, key));
 }

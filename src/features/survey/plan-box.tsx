@@ -1,11 +1,12 @@
 'use client';
 
 import { ListPlus, X } from 'lucide-react';
-import { keyPrint, parseKey } from '@/core/pitch';
+import { parseKey } from '@/core/pitch';
 import { change, usePlan, type PieceRecord, type PupilRecord } from '@/data';
 import { useMessages } from '@/features/shared/messages';
 import { pieceTitle } from '@/features/shared/piece-title';
 import type { RankedKey } from './ranked';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 interface PlanBoxProps {
   readonly piece: PieceRecord;
@@ -17,13 +18,14 @@ interface PlanBoxProps {
 
 /** What is chosen goes into the pupil's plan, in the order in which it was chosen. */
 export function PlanBox({ piece, pupil, keys, chosen, onClear }: PlanBoxProps) {
+  const w = useWords();
   const { say } = useMessages();
   const plan = usePlan(pupil?.id ?? null) ?? [];
   const planned = plan.filter((entry) => entry.piece === piece.id);
-  const words = (name: string): string => keys.find((key) => key.name === name)?.words ?? wordsOf(name);
+  const words = (name: string): string => keys.find((key) => key.name === name)?.words ?? wordsOf(w, name);
   const add = async (): Promise<void> => {
     if (!pupil) return;
-    const label = `“${pieceTitle(piece)}” in ${chosen.map(words).join(', ')} put into ${pupil.name}’s plan`;
+    const label = w.survey.planEdit(pieceTitle(piece), chosen.map(words).join(', '), pupil.name);
     const added = chosen.filter((key) => !planned.some((entry) => entry.key === key));
     if (
       await change(
@@ -42,27 +44,23 @@ export function PlanBox({ piece, pupil, keys, chosen, onClear }: PlanBoxProps) {
       kind: 'done',
       text:
         added.length === 0
-          ? `${pupil.name} has these keys of the piece already.`
-          : `${added.map(words).join(', ')} put into ${pupil.name}’s plan.`,
+          ? w.survey.hasTheseKeysOfPiece(pupil.name)
+          : w.survey.putIntoPlan(added.map(words).join(', '), pupil.name),
     });
     onClear();
   };
   if (chosen.length === 0 && planned.length === 0) {
-    return (
-      <p className="mt-3 text-sm text-secondary print:hidden">
-        Choose keys to see them bar by bar, or to put them into a pupil’s plan in the order in which you choose them.
-      </p>
-    );
+    return <p className="mt-3 text-sm text-secondary print:hidden">{w.survey.chooseKeysToSeeThem}</p>;
   }
   return (
     <section
-      aria-label="Plan"
+      aria-label={w.survey.plan}
       className="sticky bottom-0 z-10 mt-3 flex flex-wrap items-center gap-x-4 gap-y-2 rounded-box border border-base-300 bg-base-100 px-4 py-2 text-sm shadow-lg print:static print:shadow-none"
       data-role="plan"
     >
       {chosen.length > 0 ? (
         <>
-          <span className="font-semibold">Chosen: {chosen.map(words).join(', ')}</span>
+          <span className="font-semibold">{w.survey.chosen(chosen.map(words).join(', '))}</span>
           {pupil ? (
             <button
               type="button"
@@ -70,30 +68,30 @@ export function PlanBox({ piece, pupil, keys, chosen, onClear }: PlanBoxProps) {
               data-role="put-into-plan"
               onClick={() => void add()}
             >
-              <ListPlus size={16} aria-hidden /> Put into {pupil.name}’s plan
+              <ListPlus size={16} aria-hidden /> {w.survey.putIntoPlanButton(pupil.name)}
             </button>
           ) : (
-            <span className="text-secondary">Choose a pupil above to put them into a plan.</span>
+            <span className="text-secondary">{w.survey.choosePupilAboveToPut}</span>
           )}
           <button type="button" className="btn btn-ghost btn-sm h-9 font-normal" onClick={onClear}>
-            Choose none
+            {w.survey.chooseNone}
           </button>
         </>
       ) : null}
       {pupil && planned.length > 0 ? (
         <span className="flex flex-wrap items-center gap-1" data-role="planned">
-          In {pupil.name}’s plan:
+          {w.survey.planOf(pupil.name)}
           {planned.map((entry) => (
             <span key={entry.id} className="flex items-center rounded-field border border-base-300 pl-2">
               {words(entry.key)}
               <button
                 type="button"
                 className="btn btn-ghost btn-sm btn-square size-8"
-                aria-label={`Take ${words(entry.key)} out of the plan`}
+                aria-label={w.survey.takeOutOfPlan(words(entry.key))}
                 onClick={() =>
                   void change(
                     { kind: 'plan.remove', ids: [entry.id] },
-                    `${words(entry.key)} taken out of ${pupil.name}’s plan`,
+                    w.survey.takenOutOfPlan(words(entry.key), pupil.name),
                   )
                 }
               >
@@ -107,7 +105,7 @@ export function PlanBox({ piece, pupil, keys, chosen, onClear }: PlanBoxProps) {
   );
 }
 
-function wordsOf(name: string): string {
+function wordsOf(w: Words, name: string): string {
   const key = parseKey(name, 'major');
-  return key ? keyPrint(key) : name;
+  return key ? w.says.key(key) : name;
 }

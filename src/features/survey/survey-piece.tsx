@@ -25,6 +25,7 @@ import { PlanBox } from './plan-box';
 import { ranked, type RankedKey } from './ranked';
 import { chooseKeys, type Order, type OtherMode, type Show, type SurveyAddress } from './survey-address';
 import { useSurvey } from './use-survey';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 interface SurveyPieceProps {
   readonly piece: PieceRecord;
@@ -32,21 +33,21 @@ interface SurveyPieceProps {
   readonly address: SurveyAddress;
 }
 
-const ORDER_NAMES: readonly (readonly [Order, string])[] = [
-  ['ease', 'by ease'],
-  ['fifths', 'by fifths'],
-  ['shape', 'by triad shape'],
-  ['own', 'my own order'],
+const orderNames = (w: Words): readonly (readonly [Order, string])[] => [
+  ['ease', w.shared.byEase],
+  ['fifths', w.shared.byFifths],
+  ['shape', w.shared.byTriadShape],
+  ['own', w.survey.myOwnOrder],
 ];
 
-const SHOW_NAMES: readonly (readonly [Show, string, typeof List])[] = [
-  ['list', 'Keys', List],
-  ['bars', 'Bar by bar', Columns3],
-  ['picture', 'Picture and numbers', SlidersHorizontal],
+const showNames = (w: Words): readonly (readonly [Show, string, typeof List])[] => [
+  ['list', w.shared.keys, List],
+  ['bars', w.survey.barByBar, Columns3],
+  ['picture', w.survey.pictureAndNumbers, SlidersHorizontal],
 ];
 
-const MODE_NAMES: readonly (readonly [OtherMode, string])[] = [
-  ['parallel', 'the parallel mode'],
+const modeNames = (w: Words): readonly (readonly [OtherMode, string])[] => [
+  ['parallel', w.survey.parallelMode],
   ['dorian', 'dorian'],
   ['phrygian', 'phrygian'],
   ['lydian', 'lydian'],
@@ -56,15 +57,15 @@ const MODE_NAMES: readonly (readonly [OtherMode, string])[] = [
 
 /** The survey of one piece for one pupil. */
 /** The keys of the survey: how the keys are ranked, and what is shown of them. */
-const SHORTCUTS = [
-  ...ORDER_NAMES.map(([name, words], i) => ({
+const shortcuts = (w: Words) => [
+  ...orderNames(w).map(([name, words], i) => ({
     key: String(i + 1),
-    does: `put the keys ${words === 'my own order' ? 'into my own order' : words}`,
+    does: name === 'own' ? w.survey.putKeysIntoMyOwn : w.survey.putKeys(words),
     act: () => changeQuery({ order: name }, 'replace'),
   })),
-  ...SHOW_NAMES.map(([name, words]) => ({
+  ...showNames(w).map(([name, words]) => ({
     key: { list: 'k', bars: 'b', picture: 'p' }[name],
-    does: `show ${words.toLowerCase()}`,
+    does: w.survey.show(words.toLowerCase()),
     act: () => changeQuery({ show: name === 'list' ? null : name }, 'replace'),
   })),
 ];
@@ -74,12 +75,13 @@ function useOwnOrder(
   kept: readonly string[],
   keys: readonly SurveyKey[],
 ): readonly [readonly string[], (tonics: readonly string[]) => void] {
+  const w = useWords();
   const mode = useMemo(() => modeOf(keys), [keys]);
   const own = useMemo(() => ownOrderOf(kept, mode), [kept, mode]);
   const keep = (tonics: readonly string[]): void =>
     void change(
       { kind: 'settings.change', change: { ownOrder: [...withOwnOrder(kept, mode, tonics)] } },
-      `own order of ${mode} keys`,
+      w.survey.ownOrderOfKeys(mode),
     );
   return [own, keep];
 }
@@ -91,6 +93,7 @@ function modeOf(keys: readonly SurveyKey[]): Mode {
 }
 
 export function SurveyPiece({ piece, whom, address }: SurveyPieceProps) {
+  const w = useWords();
   const { settings, pupils, pupil } = whom;
   const asked = usePieceOptions(piece, settings, pupil);
   const also = address.also.join();
@@ -117,11 +120,11 @@ export function SurveyPiece({ piece, whom, address }: SurveyPieceProps) {
       data-known={survey.keys.length + survey.unwritable.length}
       data-whole={survey.surveyed !== null}
     >
-      <ScreenKeys keys={SHORTCUTS} />
+      <ScreenKeys keys={shortcuts(w)} />
       <SurveyHead {...{ piece, pupils, pupil, settings, keys }} isWhole={survey.surveyed !== null} />
       <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2 text-sm print:hidden">
-        <span className="join" role="group" aria-label="What is shown">
-          {SHOW_NAMES.map(([name, words, Icon]) => (
+        <span className="join" role="group" aria-label={w.shared.whatIsShown}>
+          {showNames(w).map(([name, words, Icon]) => (
             <button
               key={name}
               type="button"
@@ -135,14 +138,14 @@ export function SurveyPiece({ piece, whom, address }: SurveyPieceProps) {
           ))}
         </span>
         <label className="flex items-center gap-1.5">
-          ranked
+          {w.survey.ranked}
           <select
             className="select select-sm h-9 w-40"
             data-role="order"
             value={order}
             onChange={(event) => changeQuery({ order: event.target.value }, 'replace')}
           >
-            {ORDER_NAMES.map(([name, words]) => (
+            {orderNames(w).map(([name, words]) => (
               <option key={name} value={name}>
                 {words}
               </option>
@@ -159,9 +162,7 @@ export function SurveyPiece({ piece, whom, address }: SurveyPieceProps) {
         </p>
       ) : null}
       {own && own.why.length === 1 && own.effort === 0 ? (
-        <p className="mb-2 text-sm text-secondary">
-          In its own key, {own.words}, no finger lies on a black key and nothing has to change: effort 0.
-        </p>
+        <p className="mb-2 text-sm text-secondary">{w.survey.inItsOwnKeyNo(own.words)}</p>
       ) : null}
       {address.show === 'list' ? (
         <KeyList
@@ -177,7 +178,7 @@ export function SurveyPiece({ piece, whom, address }: SurveyPieceProps) {
       ) : null}
       {survey.unwritable.map(({ name, words, reason }) => (
         <p key={name} data-unwritable={name} className="mt-2 text-sm text-secondary">
-          {words} is not among them: {reason}
+          {w.survey.isNotAmongThem(words, reason)}
         </p>
       ))}
       {address.show === 'bars' ? (
@@ -200,24 +201,25 @@ interface SurveyHeadProps {
 
 /** Which piece, for whom, and what can be taken along. */
 function SurveyHead({ piece, pupils, pupil, settings, keys, isWhole }: SurveyHeadProps) {
+  const w = useWords();
   return (
     <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
-      <h1 className="text-2xl font-semibold">Keys for “{pieceTitle(piece)}”</h1>
+      <h1 className="text-2xl font-semibold">{w.survey.keysFor(pieceTitle(piece))}</h1>
       <PupilSelect pupils={pupils} chosen={pupil} settings={settings} onChoose={choosePupil} />
       <span className="ml-auto flex gap-2 print:hidden">
         <Link className="btn btn-sm h-9 font-normal" href={`/bench?piece=${encodeURIComponent(piece.id)}`}>
-          On the Bench
+          {w.shared.onBench}
         </Link>
         <button
           type="button"
           className="btn btn-sm h-9 font-normal"
           disabled={!isWhole}
-          onClick={() => saveFile(`keys-${piece.id}.csv`, 'text/csv;charset=utf-8', surveyCsv(keys))}
+          onClick={() => saveFile(`keys-${piece.id}.csv`, 'text/csv;charset=utf-8', surveyCsv(w, keys))}
         >
-          <Download size={16} aria-hidden /> Numbers as CSV
+          <Download size={16} aria-hidden /> {w.survey.numbersAsCsv}
         </button>
         <button type="button" className="btn btn-sm h-9 font-normal" onClick={() => window.print()}>
-          <Printer size={16} aria-hidden /> Print
+          <Printer size={16} aria-hidden /> {w.shared.print}
         </button>
       </span>
     </div>
@@ -225,6 +227,7 @@ function SurveyHead({ piece, pupils, pupil, settings, keys, isWhole }: SurveyHea
 }
 
 function OtherModes({ chosen }: { readonly chosen: readonly OtherMode[] }) {
+  const w = useWords();
   const toggle = (mode: OtherMode): void => {
     const next = chosen.includes(mode) ? chosen.filter((other) => other !== mode) : [...chosen, mode];
     changeQuery({ also: next.length === 0 ? null : next.join(',') }, 'replace');
@@ -232,13 +235,13 @@ function OtherModes({ chosen }: { readonly chosen: readonly OtherMode[] }) {
   return (
     <details className="relative">
       <summary className="btn btn-sm h-9 font-normal" data-role="modes">
-        Also in
-        {chosen.length === 0
-          ? ' …'
-          : `: ${chosen.map((mode) => MODE_NAMES.find(([name]) => name === mode)?.[1] ?? mode).join(', ')}`}
+        {w.survey.alsoIn(
+          chosen.length,
+          chosen.map((mode) => modeNames(w).find(([name]) => name === mode)?.[1] ?? mode).join(', '),
+        )}
       </summary>
       <div className="absolute left-0 z-20 mt-1 flex w-56 flex-col rounded-box border border-base-300 bg-base-100 p-3 shadow-lg">
-        {MODE_NAMES.map(([mode, words]) => (
+        {modeNames(w).map(([mode, words]) => (
           <label key={mode} className="flex min-h-9 cursor-pointer items-center gap-2">
             <input
               type="checkbox"
@@ -257,17 +260,18 @@ function OtherModes({ chosen }: { readonly chosen: readonly OtherMode[] }) {
 
 /** How far the work is; it can be ended, and gone on with. */
 function Progress({ survey }: { readonly survey: ReturnType<typeof useSurvey> }) {
+  const w = useWords();
   if (survey.surveyed || survey.trouble) return null;
   return (
     <span className="flex items-center gap-2" role="status">
-      {survey.keys.length} of {survey.of} keys
+      {w.survey.ofKeys(survey.keys.length, survey.of)}
       {survey.isStopped ? (
         <button type="button" className="btn btn-sm h-9 font-normal" onClick={survey.goOn}>
-          Go on
+          {w.shared.goOn}
         </button>
       ) : (
         <button type="button" className="btn btn-ghost btn-sm h-9 font-normal" onClick={survey.stop}>
-          Stop
+          {w.shared.stop}
         </button>
       )}
     </span>

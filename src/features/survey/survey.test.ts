@@ -1,8 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
 import Papa from 'papaparse';
 import type { SurveyKey } from '@/workers/protocol';
-import { COLUMNS, surveyCsv } from './numbers';
+import { columns, surveyCsv } from './numbers';
 import { ranked } from './ranked';
+import { WORDS } from '../../../tests/support/usual-words';
 
 const key = (name: string, effort: number, more: Partial<SurveyKey> = {}): SurveyKey => ({
   tonic: name.split('-')[0] as string,
@@ -52,11 +53,14 @@ describe('ranked', () => {
 });
 
 describe('the numbers as CSV', () => {
-  const text = surveyCsv(ranked([key('C-major', 0), key('Eb-major', 6, { leaveOut: '=1+1, "so"' })], 'ease', []));
+  const text = surveyCsv(
+    WORDS,
+    ranked([key('C-major', 0), key('Eb-major', 6, { leaveOut: '=1+1, "so"' })], 'ease', []),
+  );
 
   it('have a line for each key under the headings of the table, and what is said of it', () => {
     const { data } = Papa.parse<Record<string, string>>(text, { header: true });
-    expect(Object.keys(data[0] ?? {})).toEqual([...COLUMNS.map(([heading]) => heading), 'why', 'left out']);
+    expect(Object.keys(data[0] ?? {})).toEqual([...columns(WORDS).map(([heading]) => heading), 'why', 'left out']);
     expect(
       data.map((row) => [
         row['place'],

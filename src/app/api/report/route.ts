@@ -6,6 +6,6 @@ import { reportOf } from '@/api/report';
 export async function POST(request: Request): Promise<Response> {
   return withSentPiece(request, (sent) => {
     const moved = movedPiece(sent);
-    return moved.ok ? Response.json(reportOf(sent.piece, moved.value.before, moved.value.after)) : refuse(moved.error);
+    return moved.ok ? Response.json(reportOf(sent.says, sent.piece, moved.value)) : refuse(moved.error, sent.says);
   });
 }

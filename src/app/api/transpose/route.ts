@@ -6,7 +6,7 @@ import { saveAs } from '@/core/piece';
 export async function POST(request: Request): Promise<Response> {
   return withSentPiece(request, (sent) => {
     const moved = movedPiece(sent);
-    if (!moved.ok) return refuse(moved.error);
+    if (!moved.ok) return refuse(moved.error, sent.says);
     const { name, mediaType, content } = saveAs(sent.piece, moved.value.after, sent.query.format);
     const body = typeof content === 'string' ? content : new Uint8Array(content);
     return new Response(body, {

@@ -12,8 +12,8 @@ export interface GridNote {
 
 export interface Gridded {
   readonly notes: readonly GridNote[];
-  /** The finest value that is needed, for the message. */
-  readonly grid: string;
+  /** The finest grid that is needed. */
+  readonly grid: Grid;
   readonly moved: number;
 }
 
@@ -28,16 +28,6 @@ const STILL = 0.02;
 
 /** What a finer division must gain over a simpler one: mean distance, in quarters. Our own choice. */
 const WORTH = 0.03;
-
-/** The grids by their note values. */
-const GRID_NAMES: Readonly<Record<Grid, string>> = {
-  1: 'quarters',
-  2: 'eighths',
-  3: 'eighth triplets',
-  4: 'sixteenths',
-  6: 'sixteenth triplets',
-  8: 'thirty-seconds',
-};
 
 /** Sets notes to a grid that is found beat by beat: each quarter is divided by the simplest number that fits the notes
  * beginning in it, or all by the one that is given. Ends go to the grid too; a gap shorter than a quarter of the note is
@@ -72,7 +62,7 @@ export function toGrid(notes: readonly MidiNote[], ticksPerQuarter: number, give
     ({ start }) => Math.abs(onGrid(start / ticksPerQuarter) - start / ticksPerQuarter) > STILL,
   ).length;
   const finest = Math.max(1, ...divisionOf.values()) as Grid;
-  return { notes: placed, grid: GRID_NAMES[finest], moved };
+  return { notes: placed, grid: finest, moved };
 }
 
 function bestDivision(places: readonly number[]): Grid {

@@ -64,7 +64,7 @@ describe('reading MIDI', () => {
     ];
     const piece = open(midi([played]));
     expect(told(piece)).toBe('rC4@0+1 rD4@1+0.5 rE4@1.5+0.5 rF4@2+2');
-    expect(piece.remarks).toContainEqual({ code: 'midi-grid', grid: 'eighths', moved: 4 });
+    expect(piece.remarks).toContainEqual({ code: 'midi-grid', grid: 2, moved: 4 });
   });
 
   it('takes the grid that the teacher gives', () => {
@@ -146,7 +146,7 @@ describe('reading MIDI', () => {
     const scale = [63, 65, 67, 68, 70, 72, 74, 75];
     const named = open(midi([line(scale)], [{ type: 'keySignature', key: -3, scale: 0, meta: true }]));
     expect(named.notes.map(({ pitch }) => pitchText(pitch)).join(' ')).toBe('Eb4 F4 G4 Ab4 Bb4 C5 D5 Eb5');
-    expect(open(midi([line(scale)])).remarks).toContainEqual({ code: 'midi-key', key: 'E♭ major', by: 'notes' });
+    expect(open(midi([line(scale)])).remarks).toContainEqual({ code: 'midi-key', key: 'Eb-major', by: 'notes' });
   });
 
   it('holds notes under moving ones in a voice of their own', () => {

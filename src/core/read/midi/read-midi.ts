@@ -1,4 +1,4 @@
-import { keyOfSignature, keyPrint, nameAtFifths, pitchClass, rankKeys } from '../../pitch';
+import { keyOfSignature, keyText, nameAtFifths, pitchClass, rankKeys } from '../../pitch';
 import { err, ok, unwrap, type Fault, type Remark, type Result } from '../../base';
 import { barTicks, type Meter, type Ticks } from '../../time';
 import type { PlainReading } from '../abc/read-abc';
@@ -27,7 +27,7 @@ export function readMidi(bytes: Uint8Array, grid: Grid | null): Result<PlainRead
   ].filter(({ hand }) => hand.length > 0);
   const tempos = lastingTempos(value, end);
   const [first] = spellings;
-  const key = keyPrint(unwrap(keyOfSignature(first?.fifths ?? 0, first?.mode ?? 'major')));
+  const key = keyText(unwrap(keyOfSignature(first?.fifths ?? 0, first?.mode ?? 'major')));
   const remarks: Remark[] = [
     { code: 'midi-grid', grid: gridded.grid, moved: gridded.moved },
     ...(hands.by === 'one' ? [] : [{ code: 'midi-hands', by: hands.by } as const]),

@@ -3,13 +3,14 @@ import type { BenchView } from '@/core/views';
 import type { Finger } from '@/core/score';
 import type { PaperMark } from '../paper-mark';
 import type { DecisionActions } from '../use-decide';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** What the pencil does to the note it touches. */
 export type Pencil = 'ring' | 'rub-out' | Finger;
 
 export const PENCILS: readonly Pencil[] = ['ring', 1, 2, 3, 4, 5, 'rub-out'];
 
-const PENCIL_WORDS = { ring: 'Ring', 'rub-out': 'Rub out' } as const;
+const pencilWords = (w: Words) => ({ ring: w.stand.ring, 'rub-out': w.stand.rubOut }) as const;
 
 interface PencilBarProps {
   readonly pencil: Pencil;
@@ -18,10 +19,11 @@ interface PencilBarProps {
 
 /** What the pencil is for now: rings, finger numbers, and taking them away again. */
 export function PencilBar({ pencil, onPencil }: PencilBarProps) {
+  const w = useWords();
   return (
     <div
       role="group"
-      aria-label="The pencil"
+      aria-label={w.stand.pencil}
       className="flex justify-center gap-1 overflow-x-auto px-2 pb-1.5"
       data-role="pencil-bar"
     >
@@ -39,7 +41,7 @@ export function PencilBar({ pencil, onPencil }: PencilBarProps) {
           {typeof one === 'number' ? (
             <span className="text-lg font-bold">{one}</span>
           ) : (
-            <span className="max-sm:sr-only">{PENCIL_WORDS[one]}</span>
+            <span className="max-sm:sr-only">{pencilWords(w)[one]}</span>
           )}
         </button>
       ))}
@@ -54,12 +56,14 @@ interface Drawing {
 }
 
 /** Puts the pencil to a note. Each touch is one edit that can be undone. */
-export function touch(pencil: Pencil, note: string, { view, marks, actions }: Drawing): void {
-  const name = view.momentsAfter.flatMap(({ keys }) => keys).find(({ noteId }) => noteId === note)?.name ?? 'a note';
+export function touch(w: Words, pencil: Pencil, note: string, { view, marks, actions }: Drawing): void {
+  const name =
+    view.momentsAfter.flatMap(({ keys }) => keys).find(({ noteId }) => noteId === note)?.name ?? w.stand.note;
   if (typeof pencil === 'number')
-    return actions.fingers([{ note, finger: pencil }], 'here', `finger ${pencil} on ${name}`);
-  if (pencil === 'ring') return actions.mark('ring', [note], '', `ring at ${name}`);
+    return actions.fingers([{ note, finger: pencil }], 'here', w.stand.fingerOn(pencil, name));
+  if (pencil === 'ring') return actions.mark('ring', [note], '', w.shared.ringAt(name));
   const ringed = marks.some((mark) => mark.note === note && mark.kind === 'ring');
-  if (ringed) actions.mark('ring', [note], '', `ring at ${name} rubbed out`);
-  else if (view.decisions.some(({ noteId }) => noteId === note)) actions.letGo([note], `finger on ${name} given back`);
+  if (ringed) actions.mark('ring', [note], '', w.stand.ringAtRubbedOut(name));
+  else if (view.decisions.some(({ noteId }) => noteId === note))
+    actions.letGo([note], w.shared.fingerOnGivenBack(name));
 }

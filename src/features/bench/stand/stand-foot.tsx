@@ -3,6 +3,7 @@ import { useFootRoom } from '@/features/shared/use-foot-room';
 import { ChevronLeft, ChevronRight, Play, Square } from 'lucide-react';
 import type { BenchPlayer } from '../use-player';
 import type { StandPaper } from './use-stand-page';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface StandFootProps {
   readonly paper: StandPaper;
@@ -15,6 +16,7 @@ interface StandFootProps {
 
 /** Turning pages, and hearing the piece. */
 export function StandFoot({ paper, player, onTurn, onPlay, children }: StandFootProps) {
+  const w = useWords();
   const { pages, at } = paper;
   const foot = useRef<HTMLDivElement>(null);
   useFootRoom(foot);
@@ -25,23 +27,23 @@ export function StandFoot({ paper, player, onTurn, onPlay, children }: StandFoot
         <button
           type="button"
           className="btn h-11 w-24 max-sm:w-16"
-          aria-label="Turn back"
+          aria-label={w.stand.turnBack}
           disabled={at === 0}
           onClick={() => onTurn(-1)}
         >
           <ChevronLeft size={20} aria-hidden />
         </button>
         <span className="text-sm whitespace-nowrap" data-role="stand-place" aria-live="polite">
-          page {at + 1} of {Math.max(1, pages.length)}
+          {w.stand.pageOf(at, Math.max(1, pages.length))}
         </span>
         <button type="button" className="btn btn-primary h-11 w-28" data-role="stand-play" onClick={onPlay}>
           {player.isPlaying ? <Square size={18} aria-hidden /> : <Play size={18} aria-hidden />}
-          {player.isPlaying ? 'Stop' : player.is === 'getting-ready' ? '…' : 'Play'}
+          {player.isPlaying ? w.shared.stop : player.is === 'getting-ready' ? '…' : w.shared.play}
         </button>
         <button
           type="button"
           className="btn h-11 w-24 max-sm:w-16"
-          aria-label="Turn the page"
+          aria-label={w.stand.turnPage}
           disabled={at >= pages.length - 1}
           onClick={() => onTurn(1)}
         >

@@ -1,6 +1,7 @@
 import Link from 'next/link';
 import { HistoryButtons } from '@/features/shared/history-buttons';
 import { ArrowLeft, EyeOff, Pencil as PencilIcon, Sun, ZoomIn, ZoomOut } from 'lucide-react';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface StandHeadProps {
   readonly title: string;
@@ -27,9 +28,10 @@ export function StandHead({
   onResize,
   onHide,
 }: StandHeadProps) {
+  const w = useWords();
   return (
     <header className="flex h-12 shrink-0 items-center gap-1 border-b border-base-300 px-2">
-      <Link className={BUTTON} href={benchAddress} aria-label="Back to the Bench" title="Back to the Bench (Esc)">
+      <Link className={BUTTON} href={benchAddress} aria-label={w.stand.backToBench} title={w.stand.backToBenchEsc}>
         <ArrowLeft size={20} aria-hidden />
       </Link>
       <h1 className="min-w-0 truncate text-lg font-semibold">
@@ -37,16 +39,16 @@ export function StandHead({
       </h1>
       <div className="ml-auto flex shrink-0 items-center">
         {isAwake ? (
-          <span className="px-2 text-secondary max-sm:hidden" title="The screen stays on">
-            <Sun size={18} aria-label="The screen stays on" />
+          <span className="px-2 text-secondary max-sm:hidden" title={w.stand.screenStaysOn}>
+            <Sun size={18} aria-label={w.stand.screenStaysOn} />
           </span>
         ) : null}
         <HistoryButtons />
         <button
           type="button"
           className={`${BUTTON} max-sm:hidden`}
-          aria-label="Smaller"
-          title="Smaller (-)"
+          aria-label={w.shared.smallerButton}
+          title={w.stand.smaller}
           onClick={() => onResize(-1)}
         >
           <ZoomOut size={20} aria-hidden />
@@ -54,8 +56,8 @@ export function StandHead({
         <button
           type="button"
           className={`${BUTTON} max-sm:hidden`}
-          aria-label="Larger"
-          title="Larger (+)"
+          aria-label={w.shared.largerButton}
+          title={w.stand.larger}
           onClick={() => onResize(1)}
         >
           <ZoomIn size={20} aria-hidden />
@@ -64,8 +66,8 @@ export function StandHead({
           type="button"
           aria-pressed={hasPencil}
           className={`btn btn-square size-11 ${hasPencil ? 'btn-neutral' : 'btn-ghost'}`}
-          aria-label="Pencil"
-          title="Pencil: rings and finger numbers (i)"
+          aria-label={w.stand.pencilButton}
+          title={w.stand.pencilRingsAndFingerNumbers}
           data-role="pencil"
           onClick={onPencil}
         >
@@ -74,8 +76,8 @@ export function StandHead({
         <button
           type="button"
           className={BUTTON}
-          aria-label="Nothing but music"
-          title="Nothing but music (h): a tap in the middle brings the bars back"
+          aria-label={w.stand.nothingButMusic}
+          title={w.stand.nothingButMusicHTap}
           onClick={onHide}
         >
           <EyeOff size={20} aria-hidden />

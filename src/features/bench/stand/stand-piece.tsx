@@ -26,6 +26,7 @@ import { StandHead } from './stand-head';
 import { standKeys } from './stand-keys';
 import { useStandPage, type StandPaper } from './use-stand-page';
 import { useWakeLock } from './use-wake-lock';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface StandPieceProps {
   readonly piece: PieceRecord;
@@ -40,6 +41,7 @@ const SIZES = [80, 100, 115, 130, 150, 175, 200] as const;
 
 /** A piece on the music stand: one key, large, page by page. Pages are turned by a tap, by a pedal, or by themselves while it plays. */
 export function StandPiece({ piece, address, settings, desk, pupil }: StandPieceProps) {
+  const w = useWords();
   const router = useRouter();
   useNotedUse(piece.id);
   const benchAddress = `/bench?${useSearchParams().toString()}`;
@@ -63,7 +65,7 @@ export function StandPiece({ piece, address, settings, desk, pupil }: StandPiece
   const toggleBars = (): void => setBars(bars === 'shown' ? 'hidden' : 'shown');
   const togglePencil = (): void => setPencil(pencil === null ? 'ring' : null);
   const resize = useResizing(desk.stand);
-  const shortcuts = standKeys({
+  const shortcuts = standKeys(w, {
     turn,
     turnToFirst: () => paper.turnTo(0),
     stepKey,
@@ -75,15 +77,16 @@ export function StandPiece({ piece, address, settings, desk, pupil }: StandPiece
     onLeave: () => router.push(benchAddress),
   });
   const onNote = useMemo(
-    () => (view && pencil !== null ? (id: string) => touch(pencil, id, { view, marks: paper.marks, actions }) : null),
-    [view, pencil, paper.marks, actions],
+    () =>
+      view && pencil !== null ? (id: string) => touch(w, pencil, id, { view, marks: paper.marks, actions }) : null,
+    [w, view, pencil, paper.marks, actions],
   );
   return (
     <div className="flex h-full min-h-64 flex-col bg-base-100" data-role="music-stand" data-bars={bars}>
       <ScreenKeys keys={shortcuts} />
       {bars === 'shown' ? (
         <StandHead
-          title={view ? view.title || piece.fileName : 'Reading the piece …'}
+          title={view ? view.title || piece.fileName : w.shared.readingPiece}
           keyWords={view?.to ?? ''}
           isAwake={isAwake}
           hasPencil={pencil !== null}
@@ -97,7 +100,7 @@ export function StandPiece({ piece, address, settings, desk, pupil }: StandPiece
         <p role="alert" className="p-4">
           <strong className="font-semibold">{trouble.message}</strong> {trouble.hint}{' '}
           <Link className="link" href={benchAddress}>
-            Back to the Bench
+            {w.stand.backToBench}
           </Link>
         </p>
       ) : null}

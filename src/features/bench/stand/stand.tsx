@@ -2,15 +2,13 @@
 
 import { ForPiece } from '../for-piece';
 import { StandPiece } from './stand-piece';
+import { useWords } from '@/features/shared/words/use-words';
 
 /** The music stand: a piece in its new key, and nothing else. */
 export function Stand() {
+  const w = useWords();
   return (
-    <ForPiece
-      path="/stand"
-      words="The music stand shows a piece in one key, large, page by page. Choose one."
-      opening="Opening the music stand …"
-    >
+    <ForPiece path="/stand" words={w.stand.musicStandShowsPieceIn} opening={w.stand.openingMusicStand}>
       {(piece, address, whom) => <StandPiece key={piece.id} piece={piece} address={address} {...whom} />}
     </ForPiece>
   );

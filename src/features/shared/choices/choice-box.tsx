@@ -3,6 +3,7 @@
 import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { CornerDownLeft } from 'lucide-react';
 import { findChoices, type Choice } from './find-choices';
+import { useWords } from '@/features/shared/words/use-words';
 
 interface ChoiceBoxProps {
   /** What can be done here, for what is typed so far. */
@@ -12,6 +13,7 @@ interface ChoiceBoxProps {
 
 /** One line to say what is wanted: every command of the screen and of the application is found by its words. */
 export function ChoiceBox({ choicesFor, onClose }: ChoiceBoxProps) {
+  const w = useWords();
   const dialog = useRef<HTMLDialogElement>(null);
   const list = useId();
   const [typed, setTyped] = useState('');
@@ -39,7 +41,7 @@ export function ChoiceBox({ choicesFor, onClose }: ChoiceBoxProps) {
     <dialog
       ref={dialog}
       className="modal modal-top"
-      aria-label="Say what to do"
+      aria-label={w.choices.sayWhatToDo}
       data-role="choice-box"
       onClose={onClose}
     >
@@ -50,8 +52,8 @@ export function ChoiceBox({ choicesFor, onClose }: ChoiceBoxProps) {
           aria-expanded
           aria-controls={list}
           aria-activedescendant={found.length > 0 ? `${list}-${chosen}` : undefined}
-          aria-label="Say what to do"
-          placeholder="Say what to do: a key, a bar, a pupil, a piece …"
+          aria-label={w.choices.sayWhatToDo}
+          placeholder={w.choices.sayWhatToDoKey}
           autoFocus
           value={typed}
           onChange={(event) => {
@@ -60,7 +62,7 @@ export function ChoiceBox({ choicesFor, onClose }: ChoiceBoxProps) {
           }}
           onKeyDown={press}
         />
-        <ul id={list} role="listbox" aria-label="What can be done" className="min-h-0 overflow-y-auto">
+        <ul id={list} role="listbox" aria-label={w.choices.whatCanBeDone} className="min-h-0 overflow-y-auto">
           {found.map((choice, i) => (
             <li
               key={choice.words}
@@ -78,14 +80,12 @@ export function ChoiceBox({ choicesFor, onClose }: ChoiceBoxProps) {
           ))}
         </ul>
         {found.length === 0 ? (
-          <p className="px-3 pb-1 text-sm text-secondary">
-            Nothing here is called so. Try fewer letters, as “go to D” or “hear bars 3–4”.
-          </p>
+          <p className="px-3 pb-1 text-sm text-secondary">{w.choices.nothingHereIsCalledSo}</p>
         ) : null}
       </div>
       <form method="dialog" className="modal-backdrop">
-        <button type="submit" aria-label="Close" tabIndex={-1}>
-          Close
+        <button type="submit" aria-label={w.shared.close} tabIndex={-1}>
+          {w.shared.close}
         </button>
       </form>
     </dialog>

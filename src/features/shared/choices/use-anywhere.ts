@@ -7,39 +7,42 @@ import { pieceTitle } from '../piece-title';
 import { startTour, TOUR_PIECE } from '../tour/tour-state';
 import { useUndo } from '../use-undo';
 import type { Choice } from './find-choices';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
-const PLACES = [
-  ['to the Shelf', '/'],
-  ['to the Bench', '/bench'],
-  ['to the Survey', '/survey'],
-  ['to the Atlas', '/atlas'],
-  ['to What fits?', '/fit'],
-  ['to Settings', '/settings'],
-] as const;
+const places = (w: Words) =>
+  [
+    [w.choices.toShelf, '/'],
+    [w.choices.toBench, '/bench'],
+    [w.choices.toSurvey, '/survey'],
+    [w.choices.toAtlas, '/atlas'],
+    [w.choices.toWhatFits, '/fit'],
+    [w.choices.toSettings, '/settings'],
+  ] as const;
 
 /** What can be done from every screen: going elsewhere, opening a piece, taking back. Pieces are read while this is shown. */
 export function useAnywhere(): () => readonly Choice[] {
+  const w = useWords();
   const router = useRouter();
   const pieces = usePieces();
   const { undoOrRedo } = useUndo();
   return useCallback(
     () => [
-      { words: 'take the last edit back', key: 'Ctrl + Z', act: () => void undoOrRedo('undo') },
-      { words: 'do it again', key: 'Ctrl + Shift + Z', act: () => void undoOrRedo('redo') },
-      ...PLACES.map(([words, path]) => ({ words, act: () => router.push(path) })),
+      { words: w.shared.takeLastEditBack, key: 'Ctrl + Z', act: () => void undoOrRedo('undo') },
+      { words: w.shared.doItAgain, key: 'Ctrl + Shift + Z', act: () => void undoOrRedo('redo') },
+      ...places(w).map(([words, path]) => ({ words, act: () => router.push(path) })),
       ...((pieces ?? []).some(({ id }) => id === TOUR_PIECE)
-        ? [{ words: 'show me round: a tour of five stops', act: () => router.push(startTour()) }]
+        ? [{ words: w.choices.showMeRoundTourOf, act: () => router.push(startTour()) }]
         : []),
       ...(pieces ?? []).flatMap((piece) => {
         const id = encodeURIComponent(piece.id);
         const key = piece.lastKey ? `&key=${encodeURIComponent(piece.lastKey)}` : '';
         const title = pieceTitle(piece);
         return [
-          { words: `open “${title}” on the Bench`, act: () => router.push(`/bench?piece=${id}${key}`) },
-          { words: `put “${title}” on the music stand`, act: () => router.push(`/stand?piece=${id}${key}`) },
+          { words: w.choices.openOnBench(title), act: () => router.push(`/bench?piece=${id}${key}`) },
+          { words: w.choices.putOnMusicStand(title), act: () => router.push(`/stand?piece=${id}${key}`) },
         ];
       }),
     ],
-    [router, pieces, undoOrRedo],
+    [w, router, pieces, undoOrRedo],
   );
 }

@@ -1,6 +1,7 @@
 'use client';
 
 import { DeviceTrouble, type KeyDevice, type KeyMove } from './key-device';
+import { type Words } from '@/features/shared/words/use-words';
 
 /** A device that others move: the keys on the screen, and the one that only pretends. */
 export interface MovedDevice extends KeyDevice {
@@ -8,10 +9,9 @@ export interface MovedDevice extends KeyDevice {
   readonly move: (midi: number, press: KeyMove['press'], atMs?: number) => void;
 }
 
-function movedDevice(name: string): MovedDevice {
+function movedDevice(): MovedDevice {
   const listeners = new Set<(move: KeyMove) => void>();
   return {
-    name,
     listen: (tell) => {
       listeners.add(tell);
       return Promise.resolve(() => listeners.delete(tell));
@@ -22,7 +22,7 @@ function movedDevice(name: string): MovedDevice {
 
 /** The keys on the screen. */
 export function screenKeys(): MovedDevice {
-  return movedDevice('Keys on the screen');
+  return movedDevice();
 }
 
 /** A keyboard that is not there: it plays what it is told, for trying things without one. */
@@ -33,7 +33,7 @@ export interface SimulatedDevice extends MovedDevice {
 }
 
 export function simulatedKeys(): SimulatedDevice {
-  const device = movedDevice('Keyboard that plays by itself');
+  const device = movedDevice();
   return {
     ...device,
     play: async (keys, eachMs, fromMs = performance.now()) => {
@@ -80,7 +80,6 @@ const COMPUTER_KEYS = [
 /** The computer's keys; `lowest` is the key under A, as a MIDI number. Keys held down do not repeat. */
 export function computerKeys(lowest: number): KeyDevice {
   return {
-    name: 'Keys of the computer',
     listen: (tell) => {
       const held = new Map<string, number>();
       const down = (event: KeyboardEvent): void => {
@@ -122,23 +121,16 @@ const NOTE_OFF = 0x80;
 const NOTE_ON = 0x90;
 
 /** All MIDI keyboards that are connected, also those that come later. */
-export function midiKeys(): KeyDevice {
+export function midiKeys(w: Words): KeyDevice {
   return {
-    name: 'MIDI keyboard',
     listen: async (tell) => {
       if (!('requestMIDIAccess' in navigator))
-        throw new DeviceTrouble(
-          'This browser does not speak with MIDI keyboards.',
-          'Use the keys on the screen, or open New Thumb in another browser.',
-        );
+        throw new DeviceTrouble(w.devices.thisBrowserDoesNotSpeak, w.devices.useKeysOnScreenOr);
       const access = await navigator.requestMIDIAccess().catch(() => {
-        throw new DeviceTrouble(
-          'The browser was not allowed to use the MIDI keyboard.',
-          'Allow MIDI for this page in the browser’s settings, then choose it again.',
-        );
+        throw new DeviceTrouble(w.devices.browserWasNotAllowedTo, w.devices.allowMidiForThisPage);
       });
       if (access.inputs.size === 0)
-        throw new DeviceTrouble('No MIDI keyboard is connected.', 'Connect it and switch it on, then choose it again.');
+        throw new DeviceTrouble(w.devices.noMidiKeyboardIsConnected, w.devices.connectItAndSwitchIt);
       const hear = (event: MIDIMessageEvent): void => {
         const [status = 0, midi = 0, speed = 0] = event.data ?? [];
         const kind = status & 0xf0;

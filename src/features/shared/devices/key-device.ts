@@ -7,7 +7,6 @@ export interface KeyMove {
 
 /** Something with piano keys: on the screen, the computer's keyboard, a MIDI keyboard, or one that only pretends. */
 export interface KeyDevice {
-  readonly name: string;
   /** Tells of every key; gives back how to stop. Rejects with a `DeviceTrouble` where the device cannot be had. */
   readonly listen: (tell: (move: KeyMove) => void) => Promise<() => void>;
 }

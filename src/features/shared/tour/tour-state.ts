@@ -1,10 +1,8 @@
-/** The stops of the tour: where each is, what is pointed at, and what is said. */
+/** The stops of the tour: where each is, and what is pointed at. What is said there stands among the words. */
 export interface Stop {
   readonly path: string;
   /** What it is about, as a selector. */
   readonly at: string;
-  readonly title: string;
-  readonly words: string;
 }
 
 /** The demo piece that is shown. */
@@ -16,37 +14,22 @@ export const STOPS: readonly Stop[] = [
   {
     path: PIECE,
     at: '[data-role=paper]',
-    title: 'Before and after',
-    words:
-      'A piece as it stands, and under it the same bars in the new key. The bar under each staff is a hand track: where the hand sits, for how long, and where it moves.',
   },
   {
     path: PIECE,
     at: '[data-role=key-strip]',
-    title: 'Fifteen keys, two hands each',
-    words:
-      'Every key is drawn as the two hands that play in it: a dark stroke is a finger on a black key. One press moves the piece there; so do [ and ], or a typed name.',
   },
   {
     path: PIECE,
     at: '[data-role=beside]',
-    title: 'What the hands must know',
-    words:
-      'Hand notes say where black keys force a move or another finger, and why. A press shows the place, plays it, and offers what can be done.',
   },
   {
     path: PIECE,
     at: '[data-role=foot]',
-    title: 'The keyboard and the piano',
-    words:
-      'Both hands at the selected moment; P plays. The edge above it is pulled for more or less keyboard. M puts the piece on the music stand.',
   },
   {
     path: '/',
     at: '[data-role=new-piece]',
-    title: 'Your own pieces',
-    words:
-      'Drop MusicXML, ABC or MIDI files, or whole folders, anywhere. From paper: New piece, put the hands down, and type finger numbers. Ctrl + K finds everything else by its words.',
   },
 ];
 

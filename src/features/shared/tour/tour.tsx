@@ -4,9 +4,11 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useSyncExternalStore } from 'react';
 import { X } from 'lucide-react';
 import { goToStop, onTour, STOPS, tourStop } from './tour-state';
+import { useWords } from '@/features/shared/words/use-words';
 
 /** The tour: five stops on a demo piece. It can be left at any time, and never comes back by itself. Nothing is blocked: what it speaks of can be tried. */
 export function Tour() {
+  const w = useWords();
   const at = useSyncExternalStore(onTour, tourStop, () => null);
   const stop = at === null ? undefined : STOPS[at];
   const router = useRouter();
@@ -25,7 +27,7 @@ export function Tour() {
   return (
     <section
       ref={box}
-      aria-label={`Tour, stop ${at + 1} of ${STOPS.length}`}
+      aria-label={w.tour.stopOf(at + 1, STOPS.length)}
       tabIndex={-1}
       data-role="tour"
       data-stop={at}
@@ -37,27 +39,25 @@ export function Tour() {
       }}
     >
       <div className="flex items-start justify-between gap-2">
-        <h2 className="text-lg font-semibold">{stop.title}</h2>
+        <h2 className="text-lg font-semibold">{w.tour.stops[at]?.title}</h2>
         <button
           type="button"
           className="btn btn-ghost btn-sm btn-square size-9 shrink-0"
-          aria-label="Leave the tour"
-          title="Leave the tour (Esc)"
+          aria-label={w.tour.leave}
+          title={w.tour.leaveKey}
           onClick={() => goToStop(null)}
         >
           <X size={18} aria-hidden />
         </button>
       </div>
-      <p className="mb-3">{stop.words}</p>
+      <p className="mb-3">{w.tour.stops[at]?.words}</p>
       <div className="flex items-center gap-2">
-        <span className="text-sm text-secondary">
-          {at + 1} of {STOPS.length}
-        </span>
+        <span className="text-sm text-secondary">{w.tour.of(at + 1, STOPS.length)}</span>
         <button type="button" className="btn btn-sm ml-auto h-9" disabled={at === 0} onClick={() => go(at - 1)}>
-          Back
+          {w.tour.back}
         </button>
         <button type="button" className="btn btn-primary btn-sm h-9" data-role="tour-next" onClick={() => go(at + 1)}>
-          {at + 1 === STOPS.length ? 'Done' : 'Next'}
+          {at + 1 === STOPS.length ? w.tour.done : w.shared.next}
         </button>
       </div>
     </section>

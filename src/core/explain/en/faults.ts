@@ -1,0 +1,162 @@
+import { assertNever, type Fault } from '../../base';
+import { shortened, toldFacts } from './common';
+import type { Terms } from './terms';
+
+/** What is wrong, and what to do. */
+export interface FaultWords {
+  readonly message: string;
+  readonly hint: string;
+}
+
+const EXPORT_HINT =
+  'Export the piece as MusicXML (.musicxml, .xml or .mxl) from the program it was written in, and bring that file in; ABC and MIDI files are read too.';
+const AGAIN_HINT = 'Export the piece again from the program it was written in.';
+
+const ARCHIVE = {
+  damaged: { message: 'The compressed file is damaged or cut off.', hint: AGAIN_HINT },
+  'no-score': { message: 'There is no MusicXML score inside this compressed file.', hint: EXPORT_HINT },
+  'too-large': {
+    message: 'The compressed file unpacks to more than 50 MB.',
+    hint: 'A beginner’s piece is far smaller: look whether this is the right file.',
+  },
+} as const;
+
+/** A refusal in words for teachers, in English. */
+// eslint-disable-next-line max-lines-per-function -- one case a code: all of them are wanted, in one place
+export function faultWords(t: Terms, found: Fault): FaultWords {
+  const fault = toldFacts(found);
+  switch (fault.code) {
+    case 'read.empty':
+      return { message: 'The file is empty.', hint: AGAIN_HINT };
+    case 'read.too-large':
+      return {
+        message: `The file is larger than ${fault.limitMb} MB.`,
+        hint: 'A beginner’s piece is far smaller: look whether this is the right file.',
+      };
+    case 'read.unknown-format':
+      return { message: 'This is not a music file that New Thumb knows.', hint: EXPORT_HINT };
+    case 'read.not-a-score':
+      return {
+        message: `This is an XML file, but not a score: it begins with <${fault.rootName}>.`,
+        hint: EXPORT_HINT,
+      };
+    case 'read.encoding':
+      return {
+        message: `The file is written in the character set “${fault.encoding}”, which New Thumb does not read.`,
+        hint: 'Save it as UTF-8.',
+      };
+    case 'read.malformed':
+      return { message: `The file is damaged in line ${fault.at.line}: ${malformedWords(fault)}.`, hint: AGAIN_HINT };
+    case 'read.cut-off':
+      return {
+        message: `The file is cut off: it ends in line ${fault.at.line}, before the score is complete.`,
+        hint: 'Copy or download it once more; if it stays short, export it again.',
+      };
+    case 'read.entity':
+      return {
+        message: `The file uses an abbreviation that is not allowed here (line ${fault.at.line}).`,
+        hint: AGAIN_HINT,
+      };
+    case 'read.midi-damaged':
+      return { message: `The MIDI file is damaged or cut off (${midiWords(fault)}).`, hint: AGAIN_HINT };
+    case 'read.archive':
+      return ARCHIVE[fault.detail];
+    case 'read.own-file':
+      return {
+        message: `This New Thumb piece file is not complete: ${ownFileWords(fault)}.`,
+        hint: 'Save the piece once more with “Save”, and bring that file in.',
+      };
+    case 'read.no-notes':
+      return {
+        message: 'There is not a single note in this file.',
+        hint: 'Look whether the right piece was exported.',
+      };
+    case 'read.too-many-bars':
+      return { message: `The piece has more than ${fault.limit} ${t.bars}.`, hint: 'Split it into its movements.' };
+    case 'read.bad-value':
+      return {
+        message: `In ${t.bar} ${fault.bar} (line ${fault.at.line}) “${fault.value}” is no valid ${fault.element}.`,
+        hint: AGAIN_HINT,
+      };
+    case 'read.missing':
+      return {
+        message: `In ${t.bar} ${fault.bar} (line ${fault.at.line}) a ${fault.inside} has no ${fault.element}.`,
+        hint: AGAIN_HINT,
+      };
+    case 'read.unpitched':
+      return {
+        message: `${t.Bar} ${fault.bar} (line ${fault.at.line}) holds a percussion note without a pitch, which cannot be moved to another key.`,
+        hint: 'Take the percussion part out of the score and export it again.',
+      };
+    case 'read.quarter-tone':
+      return {
+        message: `${t.Bar} ${fault.bar} (line ${fault.at.line}) holds a quarter tone, which no piano key plays.`,
+        hint: 'Write it as the nearest half step.',
+      };
+    case 'read.key-steps':
+      return {
+        message: `${t.Bar} ${fault.bar} (line ${fault.at.line}) has a key signature of single signs, not one of the fifteen.`,
+        hint: 'Use one of the fifteen signatures and write the other signs at the notes.',
+      };
+    case 'pitch.out-of-range':
+      return {
+        message: `This cannot be written: ${fault.unit === 'fifths' ? `${fault.amount} fifths from C` : `an interval of ${fault.amount} semitones`}.`,
+        hint: 'Choose another key.',
+      };
+    case 'move.out-of-range':
+      return {
+        message: `${t.Bar} ${fault.bar} would go beyond the highest or lowest octave that can be written.`,
+        hint: 'Choose the other direction or fewer octaves.',
+      };
+    case 'query.missing':
+      return {
+        message: `The query “${fault.name}” is missing.`,
+        hint: `Add it to the address, for example ?${fault.name}=D`,
+      };
+    case 'query.value':
+      return { message: `“${fault.value}” is no value for “${fault.name}”.`, hint: `Use ${fault.allowed}.` };
+    case 'query.part':
+      return {
+        message: `The piece has no part “${fault.value}”.`,
+        hint: `Use ${shortened(fault.parts.map((id, i) => `${id} or ${i + 1}`).join(', '))}.`,
+      };
+    case 'job.busy':
+      return { message: 'Too many pieces are being worked on at once.', hint: 'Send it again in a moment.' };
+    case 'job.stopped':
+      return { message: 'The work was stopped before it was done.', hint: 'Ask again to begin it anew.' };
+    default:
+      return assertNever(fault);
+  }
+}
+
+type FaultOf<C extends Fault['code']> = Extract<Fault, { readonly code: C }>;
+
+function malformedWords(fault: FaultOf<'read.malformed'>): string {
+  return 'said' in fault ? fault.said : `elements are nested more than ${fault.maxDepth} deep`;
+}
+
+function midiWords({ reason, said }: FaultOf<'read.midi-damaged'>): string {
+  switch (reason) {
+    case 'ends-early':
+      return 'a track ends before its end';
+    case 'film-frames':
+      return 'its time is in film frames, not in beats';
+    case 'format-2':
+      return 'it is of format 2, which holds separate patterns';
+    case 'unreadable':
+      return said ?? 'it cannot be read';
+  }
+}
+
+function ownFileWords(fault: FaultOf<'read.own-file'>): string {
+  switch (fault.reason) {
+    case 'cut-off':
+      return 'it was cut off';
+    case 'incomplete':
+      return 'something is missing';
+    case 'newer':
+      return `it was saved by a newer New Thumb (form ${fault.version})`;
+    case 'invalid':
+      return fault.said;
+  }
+}

@@ -1,0 +1,92 @@
+import { barFactWords } from './bars';
+import { barsText, listed } from './common';
+import { chordStepsWords, chordWords } from './chords';
+import { decisionWords } from './decisions';
+import { editWords, entryWords, miscountWords, NOTHING_ENTERED, noticeWords, sumWords } from './edits';
+import { faultWords } from './faults';
+import { sourceWords } from './finger-sources';
+import { flagWords } from './flags';
+import { changesWords, handsWords, positionParts, positionWords, sharedPlaceWords, spanText } from './hands';
+import { kindNames } from './kinds';
+import { LABEL_NAMES, labelWords } from './labels';
+import { kindWords, MARK_NAMES, markText } from './marks';
+import { pupilWords } from './pupil';
+import { remarkWords } from './remarks';
+import { costWords, priceWords } from './rules';
+import { serviceFaultWords } from './services';
+import { effortWords, leaveOutWords } from './survey';
+import {
+  blackWordsOf,
+  cardLines,
+  drillAims,
+  DRILL_NAMES,
+  drillTitle,
+  FIND_NAMES,
+  questionWords,
+  rhythmNames,
+  signatureWords,
+  turningWords,
+  verdictWords,
+} from './atlas';
+import type { Terms } from './terms';
+import { gridWords, lengthWords } from './values';
+import { withTerms } from '../with-terms';
+
+/** Sentences that name bars, notes, fingers or lengths, each with the terms first. */
+const WITH_TERMS = {
+  barFactWords,
+  barsText,
+  cardLines,
+  changesWords,
+  chordStepsWords,
+  chordWords,
+  decisionWords,
+  drillAims,
+  drillTitle,
+  editWords,
+  effortWords,
+  entryWords,
+  faultWords,
+  flagWords,
+  gridWords,
+  handsWords,
+  kindNames,
+  kindWords,
+  labelWords,
+  leaveOutWords,
+  lengthWords,
+  markText,
+  miscountWords,
+  noticeWords,
+  positionParts,
+  positionWords,
+  pupilWords,
+  questionWords,
+  remarkWords,
+  rhythmNames,
+  sharedPlaceWords,
+  signatureWords,
+  sourceWords,
+  spanText,
+  verdictWords,
+} as const;
+
+/** What the core says, in English, as a teacher calls things. */
+export function english(t: Terms) {
+  return {
+    ...t,
+    ...withTerms(t, WITH_TERMS),
+    blackWordsOf,
+    costWords,
+    listed,
+    priceWords,
+    serviceFaultWords,
+    sumWords,
+    turningWords,
+    drillNames: DRILL_NAMES,
+    findNames: FIND_NAMES,
+    labelNames: LABEL_NAMES,
+    markNames: MARK_NAMES,
+    nothingEntered: NOTHING_ENTERED,
+  };
+}

@@ -1,0 +1,39 @@
+import type { Terms } from '../terms';
+import { atlas } from './atlas';
+import { bench } from './bench';
+import { choices } from './choices';
+import { devices } from './devices';
+import { entry } from './entry';
+import { fit } from './fit';
+import { notes } from './notes';
+import { places } from './places';
+import { pupils } from './pupils';
+import { settings } from './settings';
+import { shared } from './shared';
+import { shelf } from './shelf';
+import { stand } from './stand';
+import { store } from './store';
+import { survey } from './survey';
+import { tour } from './tour';
+
+/** What stands on the screens, in English, as a teacher calls things. */
+export function englishScreens(t: Terms) {
+  return {
+    atlas: atlas(),
+    bench: bench(t),
+    choices: choices(t),
+    devices: devices(),
+    entry: entry(t),
+    fit: fit(t),
+    notes: notes(t),
+    places: places(),
+    pupils: pupils(t),
+    settings: settings(t),
+    shared: shared(t),
+    shelf: shelf(t),
+    stand: stand(),
+    store: store(),
+    survey: survey(t),
+    tour: tour(t),
+  };
+}
