@@ -91,7 +91,7 @@ describe('hand notes', () => {
       notes.map(({ id }) => id.split('-')[0]),
     );
     expect(new Set(pointed)).toEqual(new Set(['before', 'after']));
-    await sees(teacher.page, 'Let the whole hand move in towards the fallboard');
+    await sees(teacher.page, 'Let the whole hand move in to the fallboard');
   });
 
   it('say what all stays as it was', async () => {

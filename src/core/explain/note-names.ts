@@ -44,7 +44,7 @@ export function typedAsLetters(typed: string, names: Names): string {
     return /^b(?!b|♭|flat|#|♯|sharp)/i.test(text) ? `Bb${text.slice(1)}` : text;
   }
   if (names !== 'fixed-do') return text;
-  const syllable = /^(?:do|re|mi|fa|sol?|la|[st]i)(?=$|[^a-z]|flat|sharp)/i.exec(text)?.[0].toLowerCase();
+  const syllable = /^(?:do|re|mi|fa|sol?|la|[st]i)(?=$|[^a-z]|b(?![a-z])|flat|sharp)/i.exec(text)?.[0].toLowerCase();
   const step = FIXED_SYLLABLES.findIndex((one) => one === (OTHER_SYLLABLES[syllable ?? ''] ?? syllable));
   return step < 0 ? text : `${LETTERS[step]}${text.slice(syllable?.length)}`;
 }

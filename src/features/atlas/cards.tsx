@@ -33,7 +33,7 @@ export function Cards({ address, player, school }: CardsProps) {
       <nav aria-label={w.shared.keys} className="mb-4 flex flex-col gap-1 print:hidden">
         {(['major', 'minor'] as const).map((mode) => (
           <span key={mode} className="flex flex-wrap items-center gap-1">
-            <span className="w-14 text-sm text-secondary">{mode}</span>
+            <span className="w-14 text-sm text-secondary">{w.says.modeName(mode)}</span>
             {keysInOrder(mode, 'fifths')
               .toSorted((a, b) => signatureOf(a) - signatureOf(b))
               .map((one) => (

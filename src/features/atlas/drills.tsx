@@ -136,8 +136,8 @@ function KeysOfDrill({ keys, ownOrder }: { readonly keys: readonly string[]; rea
     <fieldset className="flex flex-col gap-2">
       <legend className="mb-1 font-serif text-base font-semibold">{w.atlas.keysInThisOrder}</legend>
       {(['major', 'minor'] as const).map((one) => (
-        <span key={one} className="flex flex-wrap gap-1" role="group" aria-label={one}>
-          <span className="w-full text-secondary">{one}</span>
+        <span key={one} className="flex flex-wrap gap-1" role="group" aria-label={w.says.modeName(one)}>
+          <span className="w-full text-secondary">{w.says.modeName(one)}</span>
           {keysInOrder(one, 'chromatic').map((key) => {
             const name = keyText(key);
             const place = keys.indexOf(name);
@@ -151,7 +151,7 @@ function KeysOfDrill({ keys, ownOrder }: { readonly keys: readonly string[]; rea
                 onClick={() => set(place >= 0 ? keys.filter((other) => other !== name) : [...keys, name])}
               >
                 {w.says.place(key.tonic)}
-                <span className="sr-only"> {one}</span>
+                <span className="sr-only"> {w.says.modeName(one)}</span>
                 {place >= 0 && keys.length > 1 ? <sub className="text-xs">{place + 1}</sub> : null}
               </button>
             );
@@ -175,7 +175,7 @@ function KeysOfDrill({ keys, ownOrder }: { readonly keys: readonly string[]; rea
           <option value="">{w.atlas.chooseOrder}</option>
           {TWELVE_ORDERS.map((order) => (
             <option key={order} value={order}>
-              {mode}, {twelveNames(w)[order]}
+              {`${w.says.modeName(mode)}, ${twelveNames(w)[order]}`}
             </option>
           ))}
         </select>

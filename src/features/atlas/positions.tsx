@@ -118,10 +118,10 @@ function PositionButton({
         onClick={() => show({ key: keyText(shown) })}
       >
         <HandsGlyph right={position.black.right} left={position.black.left} size={30} />
-        <span className="min-w-0 text-sm leading-tight">
+        <span className="min-w-0 text-sm leading-tight wrap-anywhere">
           <span className="block font-serif font-semibold">
             {w.says.place(shown.tonic)}
-            <span className="sr-only"> {shown.mode}</span>
+            <span className="sr-only"> {w.says.modeName(shown.mode)}</span>
             {isKnown ? <span className="ml-1 text-xs font-normal text-secondary">{w.atlas.known}</span> : null}
           </span>
           <span className="block text-xs text-secondary">

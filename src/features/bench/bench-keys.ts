@@ -6,7 +6,7 @@ import { scrollMusic } from './bench-paper';
 import { leave, PAPER_VIEWS, setZoom, zoomBy, type PaperView } from './paper-tools';
 import type { BenchActions } from './use-bench-actions';
 import type { DecisionActions } from './use-decide';
-import { KEY_LETTERS } from './use-key-typing';
+import { keyLetters } from './use-key-typing';
 import type { Layout } from './use-layout';
 import type { PaperPage } from './use-paper-page';
 import { type Words } from '@/features/shared/words/use-words';
@@ -59,7 +59,7 @@ export function benchKeys(
   return [
     { key: '[', does: w.shared.keyBeforeThisOneIn, act: () => stepKey(-1) },
     { key: ']', does: w.shared.nextKeyInStrip, act: () => stepKey(1) },
-    { key: 'C  F#  Eb …', does: w.shared.toKeyOfThatName, act: typeKey, anyOf: KEY_LETTERS },
+    { key: 'C  F#  Eb …', does: w.shared.toKeyOfThatName, act: typeKey, anyOf: keyLetters(w.wording) },
     { key: 'ArrowLeft', does: w.bench.momentBefore, act: () => walk(-1) },
     { key: 'ArrowRight', does: w.bench.nextMoment, act: () => walk(1) },
     { key: 'ArrowUp', does: w.bench.takeUpNoteAbove, act: () => stepNote(1) },

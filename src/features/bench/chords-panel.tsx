@@ -43,7 +43,7 @@ export function ChordsPanel({ answers, subject, onNote }: ChordsPanelProps) {
                       {keysText(shape.before)} → {keysText(shape.after)}
                     </span>
                     <span className="block text-xs text-secondary">
-                      {shape.texture}, {w.says.barsText(shape.bars)}
+                      {`${w.notes.textures[shape.texture]}, ${w.says.barsText(shape.bars)}`}
                     </span>
                   </button>
                 </li>

@@ -167,13 +167,13 @@ function FilterBox({
     kind: [['by-black-keys', w.notes.becauseOfBlackKeys], ...kinds],
   };
   return (
-    <div role="group" aria-label={w.notes.whichHandNotesAreShown} className="grid grid-cols-3 gap-1">
+    <div role="group" aria-label={w.notes.whichHandNotesAreShown} className="flex flex-wrap gap-1">
       {(Object.keys(choices) as (keyof Filter)[]).map((name) => (
         <select
           key={name}
           aria-label={every(w)[name]}
           data-filter={name}
-          className="select select-sm h-8 w-full px-2 text-sm"
+          className="select select-sm field-sizing-content h-8 w-auto grow ps-2 pe-6 text-sm"
           value={filter[name] ?? ''}
           onChange={(event) => onChange({ ...filter, [name]: event.target.value === '' ? null : event.target.value })}
         >
@@ -214,7 +214,7 @@ function Decisions({ view, actions, onTakeUp }: Pick<HandNotesProps, 'view' | 'a
               className={`min-h-8 flex-1 cursor-pointer text-left hover:underline ${isOtherwise ? 'font-semibold' : ''}`}
               onClick={() => onTakeUp(noteId)}
             >
-              {words} <span className="text-xs font-normal text-secondary">{hand}</span>
+              {words} <span className="text-xs font-normal text-secondary">{w.shared.handNames[hand]}</span>
             </button>
             <button
               type="button"
@@ -241,7 +241,7 @@ function Positions({ view }: { readonly view: BenchView }) {
         if (own.length === 0) return null;
         return (
           <div key={hand} className="mb-1 grid grid-cols-[3rem_1fr]">
-            <span className="text-secondary">{hand}</span>
+            <span className="text-secondary">{w.shared.handNames[hand]}</span>
             <ol>
               {own.map((position) => (
                 <li key={position.noteIds[0]}>

@@ -101,7 +101,7 @@ function MomentStep({ moment, onWalk }: { readonly moment: Moment | null; readon
       >
         <ChevronLeft size={18} aria-hidden />
       </button>
-      <span className="min-w-24 flex-1 text-center whitespace-nowrap" data-role="moment">
+      <span className="min-w-24 flex-1 text-center leading-tight" data-role="moment">
         {moment ? w.bench.barBeat(moment.bar, beatText(moment.beat)) : ''}
       </span>
       <button

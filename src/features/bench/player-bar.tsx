@@ -24,8 +24,6 @@ export interface PlayableBar {
   readonly number: string;
 }
 
-const LOUDNESS_WORDS: Readonly<Record<Loudness, string>> = { on: 'heard', soft: 'softly', off: 'silent' };
-
 /** Hearing the piece: from the selected bar, round some bars, each hand softer or silent, slower without another pitch. In one row there are only
  * the buttons, and the tempo where there is room for it. */
 export function PlayerBar({ player, barIndex, bars, rows, screen }: PlayerBarProps) {
@@ -191,7 +189,7 @@ function HandLoudness({
       className={`btn btn-sm h-8 flex-1 px-1 pointer-coarse:h-11 font-normal ${value === 'off' ? 'text-secondary line-through' : ''}`}
       onClick={() => onChange(LOUDNESSES[(LOUDNESSES.indexOf(value) + 1) % LOUDNESSES.length] ?? 'on')}
     >
-      {hand}: {LOUDNESS_WORDS[value]}
+      {w.bench.loudness(hand, value)}
     </button>
   );
 }

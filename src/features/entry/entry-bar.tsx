@@ -64,7 +64,9 @@ export const EntryBar = memo(function EntryBar({ view, onPress }: EntryBarProps)
             ? (['major', 'minor'] as const)
             : (['major', 'minor', mode] as const)
           ).map((one) => (
-            <option key={one}>{one}</option>
+            <option key={one} value={one}>
+              {w.says.modeName(one)}
+            </option>
           ))}
         </select>
       </Field>
@@ -76,7 +78,9 @@ export const EntryBar = memo(function EntryBar({ view, onPress }: EntryBarProps)
           onChange={(event) => onPress({ kind: 'meter', meter: readMeter(event.target.value) })}
         >
           {[...new Set<string>([...METERS, meter])].map((one) => (
-            <option key={one}>{one}</option>
+            <option key={one} value={one}>
+              {one}
+            </option>
           ))}
         </select>
       </Field>

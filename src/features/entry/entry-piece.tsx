@@ -95,7 +95,7 @@ export function EntryPiece({ piece, settings, desk }: EntryPieceProps) {
       {view && isAbc ? <AbcPanel key={view.caret.hand} view={view} onPressed={take} /> : null}
       {view && ask ? <AskBox key={ask} asked={ask} onAnswer={answer} onSyllable={andOn} /> : null}
       <div
-        className={`grid flex-1 items-start gap-4 px-4 pt-1 pb-4 ${isNarrow ? 'lg:grid-cols-[minmax(0,1fr)_minmax(0,34rem)]' : 'lg:grid-cols-[minmax(0,1fr)_21rem]'}`}
+        className={`grid flex-1 items-start gap-4 px-4 pt-1 pb-4 ${isNarrow ? 'lg:grid-cols-[minmax(0,1fr)_minmax(0,34rem)]' : 'lg:grid-cols-[minmax(0,1fr)_23rem]'}`}
       >
         {isNarrow ? <Photo photo={photo} /> : null}
         <div className="min-w-0 rounded-box border border-base-300 bg-base-100">

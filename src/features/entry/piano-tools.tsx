@@ -1,6 +1,7 @@
 'use client';
 
 import { memo, useState } from 'react';
+import { typedAsLetters } from '@/core/explain';
 import { parsePitch, midiNumber } from '@/core/pitch';
 import type { EntryView } from '@/core/views';
 import { useMessages } from '@/features/shared/messages';
@@ -124,7 +125,7 @@ function Simulated({ piano, perMinute }: { readonly piano: Piano; readonly perMi
     const chords = text
       .trim()
       .split(/\s+/)
-      .map((chord) => chord.split('+').map((name) => parsePitch(name)));
+      .map((chord) => chord.split('+').map((name) => parsePitch(typedAsLetters(name, w.wording.names))));
     if (chords.flat().some((pitch) => pitch === undefined)) {
       say({
         kind: 'trouble',

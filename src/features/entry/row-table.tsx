@@ -42,7 +42,7 @@ export const RowTable = memo(function RowTable({ view, keys, onPress }: RowTable
           <tr key={row}>
             <td className="py-0.5 pr-1">
               <select
-                className="select select-xs h-8 w-full"
+                className="select select-xs h-8 w-full min-w-0 ps-1.5 pe-5"
                 aria-label={w.entry.lengthOfRowOf(printedKey(keyOf(keys, `${row}-1`)))}
                 value={view.rows[row]}
                 onChange={(event) => onPress({ kind: 'row-length', row, quarters: Number(event.target.value) })}

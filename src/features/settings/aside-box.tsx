@@ -5,6 +5,7 @@ import { change, usePieces, usePupils, useSetAside, type SetAside } from '@/data
 import { pieceTitle } from '@/features/shared/piece-title';
 import { saveFile } from '@/features/shared/save-file';
 import { handQuestions, questions, studioQuestions } from './questions';
+import { wordQuestions } from './word-questions';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** So much of a value is shown. */
@@ -43,10 +44,10 @@ export function AsideBox() {
 function fieldWords(w: Words, field: SetAside['field']): string {
   const names = field.filter((name) => name !== 'value' && !/^\d+$/.test(name));
   const question = allQuestions(w).find(({ name }) => name === names[0]);
-  return `“${question?.title ?? fieldNames(w)[names.join('.')] ?? names.join(', ')}”`;
+  return w.settings.fieldQuoted(question?.title ?? fieldNames(w)[names.join('.')] ?? names.join(', '));
 }
 
-const allQuestions = (w: Words) => [...handQuestions(w), ...questions(w), ...studioQuestions(w)];
+const allQuestions = (w: Words) => [...handQuestions(w), ...questions(w), ...wordQuestions(w), ...studioQuestions(w)];
 const fieldNames = (w: Words): Readonly<Record<string, string>> => ({
   spanMm: w.settings.reachOfHand,
   entryKeys: w.settings.keysForEntering,

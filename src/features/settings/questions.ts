@@ -19,7 +19,13 @@ export interface Question {
     | 'courtesy'
     | 'reminders'
     | 'keyboard'
-    | 'fileReminder';
+    | 'fileReminder'
+    | 'barWord'
+    | 'rhythmWords'
+    | 'noteNames'
+    | 'fingerWords'
+    | 'lengths'
+    | 'firstDay';
   readonly title: string;
   readonly note?: string;
   readonly choices: readonly {

@@ -36,7 +36,7 @@ export function RoomBox() {
     );
   };
   return (
-    <dl className="mt-4 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-sm" data-role="room">
+    <dl className="mt-4 grid grid-cols-[auto_minmax(0,1fr)] gap-x-4 gap-y-1 text-sm" data-role="room">
       <dt className="text-secondary">{w.settings.lastStudioFile}</dt>
       <dd>
         {saved
@@ -51,7 +51,11 @@ export function RoomBox() {
           <dd className="flex flex-wrap items-center gap-2">
             {room.promised === 'kept' ? w.settings.browserKeepsStudio : w.settings.browserMayDeleteIt}
             {room.promised === 'not promised' ? (
-              <button type="button" className="btn btn-sm h-8 font-normal" onClick={() => void ask()}>
+              <button
+                type="button"
+                className="btn btn-sm h-auto min-h-8 shrink py-1 font-normal whitespace-normal"
+                onClick={() => void ask()}
+              >
                 {w.settings.askItToKeepStudio}
               </button>
             ) : null}

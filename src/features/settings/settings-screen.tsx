@@ -1,17 +1,21 @@
 'use client';
 
-import { change, useSettings, type Settings } from '@/data';
+import { useSettings } from '@/data';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { AsideBox } from './aside-box';
-import { handQuestions, questions, studioQuestions, type Question } from './questions';
+import { handQuestions, questions, studioQuestions } from './questions';
+import { QuestionBox } from './question-box';
 import { SpanBox } from './span-box';
 import { StudioBox } from './studio-box';
+import { wordQuestions } from './word-questions';
+import { WordingPreview } from './wording-preview';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 const parts = (w: Words) =>
   [
     { id: 'hand', title: w.settings.theHand },
     { id: 'page', title: w.settings.keysAndPage },
+    { id: 'words', title: w.naming.heading },
     { id: 'studio', title: w.settings.studioInOneFile },
     { id: 'aside', title: w.shared.setAside },
     { id: 'sound', title: w.settings.sound },
@@ -51,6 +55,22 @@ export function SettingsScreen() {
           <QuestionBox key={question.name} question={question} settings={settings} />
         ))}
       </section>
+      <section aria-labelledby="words" className="flex flex-col gap-4">
+        <h2 id="words" className="border-b border-base-300 pb-1 text-xl font-semibold">
+          {w.naming.heading}
+        </h2>
+        <p className="text-sm text-secondary">{w.naming.intro}</p>
+        <div className="grid items-start gap-6 md:grid-cols-[1fr_18rem]">
+          <div className="flex flex-col gap-5 max-md:order-last">
+            {wordQuestions(w).map((question) => (
+              <QuestionBox key={question.name} question={question} settings={settings} />
+            ))}
+          </div>
+          <div className="sticky top-16">
+            <WordingPreview />
+          </div>
+        </div>
+      </section>
       <StudioBox />
       {studioQuestions(w).map((question) => (
         <QuestionBox key={question.name} question={question} settings={settings} />
@@ -65,34 +85,5 @@ export function SettingsScreen() {
         </p>
       </section>
     </div>
-  );
-}
-
-function QuestionBox({ question, settings }: { readonly question: Question; readonly settings: Settings }) {
-  const choose = (value: string, words: string): void => {
-    void change({ kind: 'settings.change', change: { [question.name]: value } }, `${question.title}: ${words}`);
-  };
-  return (
-    <fieldset>
-      <legend className="font-serif text-lg font-semibold">{question.title}</legend>
-      {question.note ? <p className="mb-1 text-sm text-secondary">{question.note}</p> : null}
-      <div className="flex flex-col">
-        {question.choices.map(({ value, words, who }) => (
-          <label key={value} className="flex min-h-9 cursor-pointer items-center gap-3 py-1">
-            <input
-              type="radio"
-              className="radio radio-sm"
-              name={question.name}
-              value={value}
-              checked={settings[question.name] === value}
-              onChange={() => choose(value, words)}
-            />
-            <span>
-              {words} {who ? <span className="text-sm text-secondary">{who}</span> : null}
-            </span>
-          </label>
-        ))}
-      </div>
-    </fieldset>
   );
 }

@@ -1,7 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { midiNumber, parsePitch } from '@/core/pitch';
+import { typedAsLetters } from '@/core/explain';
+import { midiNumber, parsePitch, type Pitch } from '@/core/pitch';
 import type { Range } from '@/core/survey';
 import { useWords } from '@/features/shared/words/use-words';
 
@@ -17,11 +18,15 @@ export interface ComfortableRange {
   readonly trouble: string | null;
 }
 
+/** A voice that has not been asked: from middle C a ninth up. */
+const LOW: Pitch = { step: 0, alter: 0, octave: 4 };
+const HIGH: Pitch = { step: 1, alter: 0, octave: 5 };
+
 export function useComfortableRange(): ComfortableRange {
   const w = useWords();
-  const [low, setLow] = useState('C4');
-  const [high, setHigh] = useState('D5');
-  const [from, to] = [parsePitch(low), parsePitch(high)];
+  const [low, setLow] = useState(() => w.says.pitch(LOW));
+  const [high, setHigh] = useState(() => w.says.pitch(HIGH));
+  const [from, to] = [low, high].map((name) => parsePitch(typedAsLetters(name, w.wording.names)));
   const own = { low, high, setLow, setHigh, range: null, words: '' };
   if (!from) return { ...own, trouble: w.shared.isNoNoteWriteIt(low) };
   if (!to) return { ...own, trouble: w.shared.isNoNoteWriteItAs(high) };

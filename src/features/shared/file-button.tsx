@@ -11,7 +11,7 @@ export function FileButton({ onFiles }: { readonly onFiles: (files: readonly Fil
   return (
     <>
       <button type="button" className="btn btn-sm h-9 max-sm:px-2" onClick={() => chooser.current?.click()}>
-        <FilePlus2 size={18} aria-hidden /> <span className="max-sm:sr-only">{w.shared.bringInPiece}</span>
+        <FilePlus2 size={18} aria-hidden /> <span className="max-lg:sr-only">{w.shared.bringInPiece}</span>
       </button>
       <input
         ref={chooser}

@@ -3,6 +3,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { History, Redo2, Undo2 } from 'lucide-react';
 import { studio, useHistoryList, useNextUndoRedo, usePieces, type HistoryHead } from '@/data';
+import { weekOf } from './weeks';
 import { pieceTitle } from './piece-title';
 import { useKeys } from './use-keys';
 import { useUndo } from './use-undo';
@@ -86,8 +87,9 @@ function HistoryDialog({ onClose }: { readonly onClose: () => void }) {
         <p className="text-sm text-secondary">{w.shared.lastOnTopFromAll}</p>
         {heads?.length === 0 ? <p>{w.shared.nothingWasDoneYet}</p> : null}
         <ol className="flex flex-col overflow-y-auto text-sm" data-role="history-list">
-          {(heads ?? []).map((head) => (
+          {(heads ?? []).map((head, i) => (
             <li key={head.number} aria-current={head.number === last ? 'step' : undefined}>
+              <WeekHeading head={head} above={heads?.[i - 1]} now={now} />
               <button
                 type="button"
                 disabled={head.state === 'undone' || head.number === last}
@@ -124,6 +126,22 @@ function HistoryDialog({ onClose }: { readonly onClose: () => void }) {
       </div>
     </dialog>
   );
+}
+
+/** The week of an edit, where it is another one than that of the edit above it. */
+function WeekHeading({
+  head,
+  above,
+  now,
+}: {
+  readonly head: HistoryHead;
+  readonly above: HistoryHead | undefined;
+  readonly now: Date;
+}) {
+  const w = useWords();
+  const week = weekOf(head.atMs, now, w.wording);
+  if (above && weekOf(above.atMs, now, w.wording) === week) return null;
+  return <h3 className="px-2 pt-2 font-serif text-sm font-semibold">{w.shared.weeks[week]}</h3>;
 }
 
 /** The time of day, with the day where it is another one. */

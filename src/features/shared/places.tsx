@@ -9,11 +9,11 @@ import { useSettled } from './use-settled';
 import { useWords } from '@/features/shared/words/use-words';
 
 const PLACES = [
-  { href: '/', name: 'Shelf' },
-  { href: '/bench', name: 'Bench' },
-  { href: '/survey', name: 'Survey' },
-  { href: '/atlas', name: 'Atlas' },
-  { href: '/settings', name: 'Settings' },
+  { href: '/', name: 'shelf' },
+  { href: '/bench', name: 'bench' },
+  { href: '/survey', name: 'survey' },
+  { href: '/atlas', name: 'atlas' },
+  { href: '/settings', name: 'settings' },
 ] as const;
 
 /** The places of the application, and which one this is. On a phone they stand under the name of this one. */
@@ -30,7 +30,8 @@ export function Places() {
       </nav>
     );
   }
-  const here = PLACES.find(({ href }) => isHere(href))?.name ?? w.shared.places;
+  const place = PLACES.find(({ href }) => isHere(href))?.name;
+  const here = place ? w.shared.placeNames[place] : w.shared.places;
   return (
     <nav aria-label={w.shared.places}>
       <FoldOut
@@ -63,6 +64,7 @@ interface PlaceLinksProps {
 }
 
 function PlaceLinks({ isHere, shape }: PlaceLinksProps) {
+  const w = useWords();
   const isSettled = useSettled();
   return PLACES.map(({ href, name }) => (
     <Link
@@ -72,7 +74,7 @@ function PlaceLinks({ isHere, shape }: PlaceLinksProps) {
       aria-current={isHere(href) ? 'page' : undefined}
       className={`${shape} aria-[current]:bg-base-200 aria-[current]:font-bold aria-[current]:underline aria-[current]:underline-offset-4`}
     >
-      {name}
+      {w.shared.placeNames[name]}
     </Link>
   ));
 }

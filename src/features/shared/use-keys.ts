@@ -16,7 +16,7 @@ export interface ScreenKey {
 export function useKeys(keys: readonly ScreenKey[]): void {
   // What is pressed counts for the screen as it is seen: from the moment on which it is drawn.
   const listen = useEffectEvent((event: KeyboardEvent): void => {
-    if (isTyping(event.target) || document.querySelector('dialog[open]')) return;
+    if (isTaken(event) || document.querySelector('dialog[open]')) return;
     const name = pressed(event);
     const found = keys.find(({ key, anyOf }) => (anyOf ? anyOf.includes(name) : key === name));
     if (!found) return;
@@ -37,9 +37,12 @@ function pressed(event: KeyboardEvent): string {
   return `Control+${event.shiftKey ? 'Shift+' : ''}${event.key.toLowerCase()}`;
 }
 
-function isTyping(target: EventTarget | null): boolean {
-  return (
-    target instanceof HTMLElement &&
-    (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
-  );
+/** Buttons that are inputs take arrows and Space; what is pressed with Control is not for them. */
+const BUTTONS: readonly string[] = ['radio', 'checkbox', 'range'];
+
+/** Whether a key is for the field that has the focus. */
+function isTaken({ target, ctrlKey, metaKey }: KeyboardEvent): boolean {
+  if (!(target instanceof HTMLElement)) return false;
+  if (target instanceof HTMLInputElement && BUTTONS.includes(target.type) && (ctrlKey || metaKey)) return false;
+  return target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName);
 }

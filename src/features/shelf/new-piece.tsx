@@ -2,6 +2,7 @@
 
 import { useEffect, useRef, useState } from 'react';
 import { readOpening } from '@/core/edit';
+import { typedAsLetters } from '@/core/explain';
 import { parseKey } from '@/core/pitch';
 import { useBeginPiece } from '@/features/shared/use-begin-piece';
 import { useWords, type Words } from '@/features/shared/words/use-words';
@@ -82,7 +83,7 @@ export function NewPiece({ onClose }: NewPieceProps) {
 
 /** What the few letters mean, as it will be. */
 function openingWords(w: Words, opening: string): string {
-  const read = readOpening(opening);
+  const read = readOpening(typedAsLetters(opening, w.wording.names));
   if (!read) return w.shelf.writeKeyAndTimeLike;
   const { tonic, mode, meter, pickupBeats } = read;
   const key = parseKey(`${tonic}-${mode}`, 'major');

@@ -157,9 +157,9 @@ function Standing({ view }: { readonly view: ShelfView }) {
     <>
       <p>{stays}</p>
       {first ? (
-        <p className="flex items-center gap-1.5">
+        <p className="flex items-baseline gap-1.5">
           <SeverityMark severity={first.severity} size={12} />
-          <span className="truncate">
+          <span>
             {first.title}
             {view.handNotes.length > 1 ? w.shelf.more(view.handNotes.length) : ''}
           </span>

@@ -59,9 +59,7 @@ export function Shelf() {
               onAsk={setAsked}
             />
             <p className="text-sm text-secondary" data-role="count">
-              {found.length < here
-                ? w.shelf.ofPieces(found.length, here)
-                : `${here} ${here === 1 ? 'piece' : 'pieces'}`}
+              {found.length < here ? w.shelf.ofPieces(found.length, here) : w.shared.pieces(here)}
             </p>
           </>
         ) : null}

@@ -65,7 +65,7 @@ export function BarsBeside({ source, options, keys, chosen, onToggle }: BarsBesi
         <table className="w-full min-w-160 table-fixed border-collapse text-left text-sm">
           <thead>
             <tr>
-              <th scope="col" className="w-16 px-3 py-2">
+              <th scope="col" className="w-24 px-3 py-2">
                 {w.survey.bar}
               </th>
               {columns.map(({ name, words, blackFingers }) => (
@@ -120,10 +120,11 @@ function useBeside(
 }
 
 function HandCell({ shown }: { readonly shown: HandInBarShown }) {
+  const w = useWords();
   const { hand, fingers, fingersDiffer, marks } = shown;
   return (
     <p>
-      <span className="inline-block w-11 text-xs text-secondary">{hand}</span>
+      <span className="inline-block w-11 text-xs text-secondary">{w.shared.handNames[hand]}</span>
       <span className={`mr-3 ${fingersDiffer ? MARKED : 'text-secondary'}`}>{fingers}</span>
       {marks.map((mark, i) => (
         <Fragment key={mark.code}>

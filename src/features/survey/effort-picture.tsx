@@ -77,7 +77,7 @@ export function EffortPicture({ keys }: PictureProps) {
                 <Bar
                   key={name}
                   dataKey={name}
-                  name={w.survey[name]}
+                  name={w.survey.layers[name]}
                   stackId="effort"
                   fill={paint}
                   isAnimationActive={false}

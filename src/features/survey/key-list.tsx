@@ -149,7 +149,7 @@ function KeyRow({ shown, isOwnOrder, chosen, pieceId, partners, pupil, onToggle 
       <span className="w-28 shrink-0">
         <span className="block font-serif font-semibold">{words}</span>
         <span className="block text-xs text-secondary">
-          {[...(isOwn ? [w.survey.asWritten] : []), ...(isKnown ? ['known'] : [])].join(', ')}
+          {[...(isOwn ? [w.survey.asWritten] : []), ...(isKnown ? [w.survey.known] : [])].join(', ')}
         </span>
       </span>
       <span className="w-16 shrink-0 text-right" title={w.survey.effort0ForNothingTo}>
@@ -210,7 +210,10 @@ function Why({ why }: { readonly why: readonly string[] }) {
 function sitting(w: Words, positions: RankedKey['positions'], moves: number): string {
   const told = (['left', 'right'] as const)
     .filter((hand) => positions[hand].length > 0)
-    .map((hand) => `${hand} ${positions[hand].slice(0, 4).join('–')}${positions[hand].length > 4 ? ' …' : ''}`);
+    .map(
+      (hand) =>
+        `${w.shared.handNames[hand]} ${positions[hand].slice(0, 4).join('–')}${positions[hand].length > 4 ? ' …' : ''}`,
+    );
   return `${moves === 0 ? w.survey.handsStay : moves === 1 ? w.shared.oneMove : w.shared.moves(moves)}: ${told.join(', ')}`;
 }
 

@@ -48,11 +48,11 @@ const showNames = (w: Words): readonly (readonly [Show, string, typeof List])[] 
 
 const modeNames = (w: Words): readonly (readonly [OtherMode, string])[] => [
   ['parallel', w.survey.parallelMode],
-  ['dorian', 'dorian'],
-  ['phrygian', 'phrygian'],
-  ['lydian', 'lydian'],
-  ['mixolydian', 'mixolydian'],
-  ['locrian', 'locrian'],
+  ['dorian', w.says.modeName('dorian')],
+  ['phrygian', w.says.modeName('phrygian')],
+  ['lydian', w.says.modeName('lydian')],
+  ['mixolydian', w.says.modeName('mixolydian')],
+  ['locrian', w.says.modeName('locrian')],
 ];
 
 /** The survey of one piece for one pupil. */
@@ -123,7 +123,7 @@ export function SurveyPiece({ piece, whom, address }: SurveyPieceProps) {
       <ScreenKeys keys={shortcuts(w)} />
       <SurveyHead {...{ piece, pupils, pupil, settings, keys }} isWhole={survey.surveyed !== null} />
       <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2 text-sm print:hidden">
-        <span className="join" role="group" aria-label={w.shared.whatIsShown}>
+        <span className="join max-w-full overflow-x-auto" role="group" aria-label={w.shared.whatIsShown}>
           {showNames(w).map(([name, words, Icon]) => (
             <button
               key={name}

@@ -17,7 +17,7 @@ export function flagWords(t: Terms, flag: Flag): FlagWords {
         suggestion:
           evidence.school === 'avoid'
             ? 'Leave this key out for now, or begin from another finger.'
-            : 'Let the whole hand move in towards the fallboard, so that the short finger reaches the black key without twisting.',
+            : 'Let the whole hand move in to the fallboard, so that the short finger reaches the black key without twisting.',
       };
     case 'fourth-on-black':
       return {

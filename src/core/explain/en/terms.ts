@@ -1,4 +1,4 @@
-import type { Key, Pitch, PitchName } from '../../pitch';
+import type { Key, Mode, Pitch, PitchName } from '../../pitch';
 import type { Finger } from '../../score';
 import { letterSaid, noteSaid, pitchSaid, placeSaid } from '../note-names';
 import type { Wording } from '../wording';
@@ -19,6 +19,8 @@ export interface Terms {
   readonly place: (name: PitchName) => string;
   readonly key: (key: Key) => string;
   readonly letter: (name: PitchName) => string;
+  /** English calls modes as the core does. */
+  readonly modeName: (mode: Mode) => string;
   /** `thumb`, `the thumb`; for the pupil `your thumb`. */
   readonly finger: (finger: Finger) => string;
   readonly theFinger: (finger: Finger) => string;
@@ -97,6 +99,7 @@ export function englishTerms({ bar, rhythm, names, fingers, lengths, week }: Wor
     place: (name) => placeSaid(name, names),
     key: ({ tonic, mode }) => `${placeSaid(tonic, names)} ${mode}`,
     letter: (name) => letterSaid(name, names),
+    modeName: (mode) => mode,
     finger: (finger) => FINGERS[fingers][finger],
     theFinger: (finger) => article(FINGERS[fingers][finger], 'the'),
     yourFinger: (finger) => article(PUPILS_FINGERS[fingers][finger], 'your'),

@@ -1,5 +1,5 @@
 import type { ScreenKey } from '@/features/shared/use-keys';
-import { KEY_LETTERS } from '../use-key-typing';
+import { keyLetters } from '../use-key-typing';
 import { type Words } from '@/features/shared/words/use-words';
 
 /** What the keys of the music stand work on. */
@@ -33,7 +33,7 @@ export function standKeys(w: Words, of: StandKeysOf): readonly ScreenKey[] {
     { key: 'Home', does: w.stand.toFirstPage, act: of.turnToFirst },
     { key: '[', does: w.shared.keyBeforeThisOneIn, act: () => of.stepKey(-1) },
     { key: ']', does: w.shared.nextKeyInStrip, act: () => of.stepKey(1) },
-    { key: 'C  F#  Eb …', does: w.shared.toKeyOfThatName, act: of.typeKey, anyOf: KEY_LETTERS },
+    { key: 'C  F#  Eb …', does: w.shared.toKeyOfThatName, act: of.typeKey, anyOf: keyLetters(w.wording) },
     { key: 'p', does: w.stand.playFromPageThatIs, act: of.togglePlay },
     { key: 'i', does: w.stand.takeUpPencilOrPut, act: of.togglePencil },
     { key: 'h', does: w.stand.nothingButMusicOrBars, act: of.toggleBars },

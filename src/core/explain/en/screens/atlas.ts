@@ -1,3 +1,4 @@
+import type { Hand } from '../../../score';
 export const atlas = () => ({
   positions: 'Positions',
   keyCards: 'Key cards',
@@ -14,17 +15,17 @@ export const atlas = () => ({
   noneThatCanBeWritten: 'none that can be written',
   parallel: 'parallel',
   makeDrill: 'Make a drill',
-  lineOfHand: (name: string, hand: string) => `${name}, ${hand} hand`,
-  inHand: (name: string, key: string, hand: string) => `${name} in ${key}, ${hand} hand`,
+  lineOfHand: (name: string, hand: Hand) => `${name}, ${hand} hand`,
+  inHand: (name: string, key: string, hand: Hand) => `${name} in ${key}, ${hand} hand`,
   trains: (trains: string, name: string, school: string) =>
     `trains ${trains}${name === 'octave-arpeggio' ? (school === 'interval' ? ' (by the gap)' : ' (3 on a black key)') : ''}`,
-  handFingers: (name: string, hand: string, fingers: string) => `${name}, ${hand} hand, fingers ${fingers}`,
+  handFingers: (name: string, hand: Hand, fingers: string) => `${name}, ${hand} hand, fingers ${fingers}`,
   plannerWouldTake: (planner: string) => `The planner would take ${planner}.`,
   wherePlannerTakesOtherFingers: 'Where the planner takes other fingers than this table',
   ofKeysCompared: (asked: number, nameCount: number) => `${asked} of ${nameCount} keys compared …`,
   keysBothHandsScaleAnd: (nameCount: number, foundCount: number) =>
     `${nameCount} keys, both hands, scale and arpeggio of two octaves up and down: ${foundCount === 0 ? 'no line differs' : `${foundCount} of ${nameCount * 4} lines differ`}, the first, the top and the last note left aside.`,
-  handPublishedPlanner: (place: string, hand: string, published: string, planner: string) =>
+  handPublishedPlanner: (place: string, hand: Hand, published: string, planner: string) =>
     `${place}, ${hand} hand: published ${published}, planner ${planner}`,
   halfStepByHalfStep: 'half step by half step',
   inMyOwnOrder: 'in my own order',

@@ -1,3 +1,4 @@
+import type { Hand } from '../../../score';
 import type { Terms } from '../terms';
 
 export const bench = (t: Terms) => ({
@@ -85,7 +86,7 @@ export const bench = (t: Terms) => ({
     'A piece on the Bench is shown as it stands and as it becomes in another key. Choose one, or drop a MusicXML, ABC or MIDI file anywhere.',
   openingBench: 'Opening the Bench …',
   pieceAsFingerNumbers: 'The piece as finger numbers',
-  handName: (hand: string) => `${hand} hand`,
+  handName: (hand: Hand) => `${hand} hand`,
   lineOfBar: (number: string, hands: string) => `${t.Bar} ${number}: ${hands}`,
   rhythmCanBeSetTo: 'The rhythm can be set to another grid once what was changed by hand is taken back.',
   rhythmSetTo: 'Rhythm set to',
@@ -109,7 +110,7 @@ export const bench = (t: Terms) => ({
   keyboardPutAway: 'put away',
   keyboardIsAnotherSize: (size: string) => `The keyboard is ${size}: another size`,
   pullOrPressForAnother: 'Pull or press for another size of the keyboard (k)',
-  keyDown: (name: string, hand: string, finger: null | number) =>
+  keyDown: (name: string, hand: Hand, finger: null | number) =>
     `${name} ${hand} hand${finger === null ? '' : ` finger ${finger}`}`,
   keysDownAt: (bar: string, beat: string, played: string) => `${t.Bar} ${bar}, beat ${beat}: ${played}`,
   keysWorkedOut: 'Keys worked out',
@@ -134,7 +135,7 @@ export const bench = (t: Terms) => ({
   fromBar: `From ${t.bar}`,
   toBar: `To ${t.bar}`,
   tempoInPerCent: 'Tempo in per cent',
-  handHeardSoftlySilent: (hand: string) => `The ${hand} hand: heard, softly, silent`,
+  handHeardSoftlySilent: (hand: Hand) => `The ${hand} hand: heard, softly, silent`,
   midiToBeHeard: 'MIDI, to be heard',
   musicxmlCompressed: 'MusicXML, compressed',
   abcAsText: 'ABC, as text',
@@ -155,7 +156,7 @@ export const bench = (t: Terms) => ({
   savedAs: (name: string) => `Saved as ${name}.`,
   selectBar: (bar: string) => `select ${t.bar} ${bar}`,
   playFromSelected: `play from the selected ${t.bar}, or stop`,
-  strokesOf: (hand: string, strokes: string) => `${hand}: ${strokes}`,
+  strokesOf: (hand: Hand, strokes: string) => `${hand}: ${strokes}`,
   noFinger: 'no finger',
   silent: 'silent',
   higherBy: (size: string) => `${size} higher`,
@@ -163,4 +164,6 @@ export const bench = (t: Terms) => ({
   upwards: 'upwards',
   downwards: 'downwards',
   gridThatFits: 'the grid that fits',
+  loudness: (hand: Hand, loudness: 'on' | 'soft' | 'off') =>
+    `${hand}: ${{ on: 'heard', soft: 'softly', off: 'silent' }[loudness]}`,
 });

@@ -1,3 +1,4 @@
+import type { Hand } from '../../../score';
 import { capital, letterOf } from '../common';
 import type { Terms } from '../terms';
 
@@ -29,7 +30,7 @@ export const entry = (t: Terms) => ({
   tempo: 'tempo',
   tempoRange: '20 to 300',
   touchKeyToEnterIt: 'Touch a key to enter it.',
-  touchKeyHandSitsDown: (hand: string) => `Touch a key: the ${hand} hand sits down with its lowest finger there.`,
+  touchKeyHandSitsDown: (hand: Hand) => `Touch a key: the ${hand} hand sits down with its lowest finger there.`,
   oneBeat: 'a beat',
   twoBeats: 'two beats',
   wholeBar: `the whole ${t.bar}`,
@@ -195,6 +196,6 @@ export const entry = (t: Terms) => ({
   triplet: 'triplet',
   keysHigher: (count: number) => `${count} higher`,
   keysLower: (count: number) => `${count} lower`,
-  abcHelp: (hand: string, bar: string) =>
+  abcHelp: (hand: Hand, bar: string) =>
     `ABC for the ${hand} hand from ${t.bar} ${bar} on, in place of what it plays there. Capital letters begin at middle C, ‹c› is the octave above, ‹C,› the one below; lengths count in ${t.values('quarter')}: ‹C2› is a ${t.value('half')}, ‹C/› an ${t.value('eighth')}; ‹z› rests, ‹[CEG]› is a chord, ‹!1!› a finger, ‹|› a ${t.bar} line.`,
 });

@@ -1,3 +1,4 @@
+import type { Hand } from '../../../score';
 import type { Finger } from '../../../score';
 import { capital } from '../common';
 import type { Terms } from '../terms';
@@ -32,7 +33,7 @@ export const fit = (t: Terms) => ({
   allKeys: 'all keys',
   allKeysOf: (title: string) => `All keys of “${title}”`,
   showMore: (min: number) => `Show ${min} more`,
-  positionsOf: (hand: string, positions: string) => `${hand} in ${positions}`,
+  positionsOf: (hand: Hand, positions: string) => `${hand} in ${positions}`,
   noMove: 'no move',
   piecesAsTheyStandEach: 'Pieces as they stand, each in its own key',
   piecesMovedTo: 'Pieces moved to',

@@ -5,6 +5,7 @@ import { choices } from './choices';
 import { devices } from './devices';
 import { entry } from './entry';
 import { fit } from './fit';
+import { naming } from './naming';
 import { notes } from './notes';
 import { places } from './places';
 import { pupils } from './pupils';
@@ -25,6 +26,7 @@ export function englishScreens(t: Terms) {
     devices: devices(),
     entry: entry(t),
     fit: fit(t),
+    naming: naming(t),
     notes: notes(t),
     places: places(),
     pupils: pupils(t),

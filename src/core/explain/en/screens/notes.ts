@@ -1,9 +1,10 @@
+import type { Hand } from '../../../score';
 import type { Terms } from '../terms';
 
 export const notes = (t: Terms) => ({
   neitherHandPlaysChordBlocked: 'Neither hand plays a chord, blocked or broken.',
   chordsThisPieceUses: 'The chords this piece uses',
-  shapesOfHand: (hand: string, shapeCount: number) =>
+  shapesOfHand: (hand: Hand, shapeCount: number) =>
     `${hand === 'right' ? 'Right' : 'Left'} hand: ${shapeCount} ${shapeCount === 1 ? 'shape' : 'shapes'}`,
   chordChange: (from: string, to: string, bars: string) => `${from} to ${to}, ${bars}`,
   mustChange: 'must change',
@@ -66,7 +67,7 @@ export const notes = (t: Terms) => ({
   fiveFingersUpAndDown: 'Five fingers up and down, each hand alone, then both: right 1 to 5, left 5 to 1.',
   triadBrokenRight13: 'The triad broken: right 1 3 5 3 1, left 5 3 1 3 5.',
   triadBlockedTwiceHandIn: (rightCount: number) =>
-    `The triad blocked, twice, the hand in towards the fallboard${rightCount > 0 ? '' : ' only as far as it likes'}.`,
+    `The triad blocked, twice, the hand in to the fallboard${rightCount > 0 ? '' : ' only as far as it likes'}.`,
   thisPattern: 'this pattern',
   hearWord: 'hear',
   reachedBy: 'reached by',
@@ -80,7 +81,7 @@ export const notes = (t: Terms) => ({
   pressNoteOrGoTo: 'Press a note, or go to one with ← and →.',
   noteThatIsTakenUp: 'The note that is taken up',
   notesStruckNow: 'Notes struck now',
-  handBarBeat: (hand: string, bar: string, beat: number, finger: null | number) =>
+  handBarBeat: (hand: Hand, bar: string, beat: number, finger: null | number) =>
     `, ${hand} hand, ${t.bar} ${bar}, beat ${beat}${finger === null ? '' : `, finger ${finger}`}`,
   writeAs: (otherName: string) => `write as ${otherName}`,
   fingerAt: (finger: number, name: string) => `finger ${finger} on ${name}`,
@@ -108,4 +109,5 @@ export const notes = (t: Terms) => ({
   byLetters: 'letters',
   byKeys: 'keys',
   byFingers: 'fingers',
+  textures: { blocked: 'blocked', broken: 'broken' },
 });

@@ -1,3 +1,4 @@
+import type { Hand } from '../../../score';
 import { letterOf, placeOf } from '../common';
 import type { Terms } from '../terms';
 
@@ -82,7 +83,7 @@ export const shared = (t: Terms) => ({
   bringInPiece: 'Bring in a piece',
   filesToBringIn: 'Files to bring in',
   onBlack: (onBlack: string) => `${onBlack} on black`,
-  handGlyph: (hand: string, said: string) => `${hand} hand: ${said}`,
+  handGlyph: (hand: Hand, said: string) => `${hand} hand: ${said}`,
   takeLastEditBack: 'take the last edit back',
   showEverythingThatWasDone: 'show everything that was done',
   takeBack: (label: string, elsewhere: string) => `Take back: ${label}${elsewhere}`,
@@ -104,7 +105,7 @@ export const shared = (t: Terms) => ({
   sayWhatToDoEvery: 'say what to do: every command by its words',
   showTheseKeysWhileIt: 'show these keys; while it is held, only so long',
   keysOfThisScreen: 'Keys of this screen',
-  handKey: (name: string, hand: string, finger: null | number, isBlack: boolean) =>
+  handKey: (name: string, hand: Hand, finger: null | number, isBlack: boolean) =>
     `${name}, ${hand} hand${finger === null ? '' : `, finger ${finger}`}, a ${isBlack ? 'black' : 'white'} key`,
   keyboardAtBarBeat: (bar: string, beat: number, keys: string) => `Keyboard at ${t.bar} ${bar}, beat ${beat}: ${keys}`,
   putThisMessageAway: 'Put this message away',
@@ -178,4 +179,8 @@ export const shared = (t: Terms) => ({
     'It may have been taken off, or the address belongs to another browser. “Undo” brings back what was taken off last.',
   oneMove: '1 move',
   fits: 'fits',
+  weeks: { this: 'This week', last: 'Last week', earlier: 'Earlier' },
+  handNames: { right: 'right', left: 'left' },
+  pieces: (count: number) => `${count} ${count === 1 ? 'piece' : 'pieces'}`,
+  placeNames: { shelf: 'Shelf', bench: 'Bench', survey: 'Survey', atlas: 'Atlas', settings: 'Settings' },
 });

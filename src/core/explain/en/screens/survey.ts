@@ -79,11 +79,6 @@ export const survey = (t: Terms) => ({
   itsKeysArePutInto:
     'Its keys are put into order for a pupil, each with what it costs and why. Drop a MusicXML, ABC or MIDI file anywhere to bring one in.',
   openingSurvey: 'Opening the survey …',
-  rightOnBlack: 'right hand on black',
-  leftOnBlack: 'left hand on black',
-  betterOtherwise: 'better otherwise',
-  cannotBePlayed: 'cannot be played so',
-  reading: 'reading',
   nothingForced: 'nothing forced',
   forced: (count: number) => `${count} forced`,
   place: 'place',
@@ -94,4 +89,12 @@ export const survey = (t: Terms) => ({
   signs: 'signs',
   accidentals: 'accidentals',
   why: 'why',
+  layers: {
+    rightOnBlack: 'right hand on black',
+    leftOnBlack: 'left hand on black',
+    betterOtherwise: 'better otherwise',
+    cannotBePlayed: 'cannot be played so',
+    reading: 'reading',
+  },
+  known: 'known',
 });

@@ -1,0 +1,113 @@
+/** Every message of the screens and every sentence of the core is said somewhere, and the screens have no words of their own. */
+import { readdirSync, readFileSync } from 'node:fs';
+import { join, relative } from 'node:path';
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import ts from 'typescript';
+import { USUAL_LANGUAGE } from '@/core/explain';
+
+const ROOT = join(import.meta.dirname, '../..');
+const EXPLAIN = join(ROOT, 'src/core/explain');
+const SCREENS = join(EXPLAIN, 'en/screens');
+
+function filesIn(folder: string): readonly string[] {
+  return (readdirSync(folder, { recursive: true }) as string[])
+    .filter((name) => /(?<!\.test)\.tsx?$/.test(name))
+    .map((name) => join(folder, name));
+}
+
+/** The names that a file of messages gives, at its first level. */
+function messagesOf(file: ts.SourceFile): readonly ts.PropertyAssignment[] {
+  const found: ts.PropertyAssignment[] = [];
+  const visit = (node: ts.Node): void => {
+    if (ts.isObjectLiteralExpression(node)) {
+      found.push(...node.properties.filter(ts.isPropertyAssignment));
+      return;
+    }
+    ts.forEachChild(node, visit);
+  };
+  visit(file);
+  return found;
+}
+
+describe('messages', () => {
+  let program: ts.Program;
+  const used = new Set<ts.Node>();
+  const named = new Set<string>();
+  beforeAll(() => {
+    const config = ts.readConfigFile(join(ROOT, 'tsconfig.json'), ts.sys.readFile);
+    const { fileNames, options } = ts.parseJsonConfigFileContent(config.config, ts.sys, ROOT);
+    program = ts.createProgram(
+      fileNames.filter((name) => !/\.test\.tsx?$/.test(name)),
+      options,
+    );
+    const checker = program.getTypeChecker();
+    for (const file of program.getSourceFiles()) {
+      if (!file.fileName.startsWith(join(ROOT, 'src')) || file.fileName.startsWith(SCREENS)) continue;
+      const visit = (node: ts.Node): void => {
+        const name = ts.isPropertyAccessExpression(node) ? node.name : ts.isBindingElement(node) ? node : null;
+        if (ts.isPropertyAccessExpression(node) && !file.fileName.startsWith(join(EXPLAIN, 'en')))
+          named.add(node.name.text);
+        if (name) {
+          const symbol = ts.isBindingElement(name)
+            ? checker.getTypeAtLocation(name.parent).getProperty((name.propertyName ?? name.name).getText())
+            : checker.getSymbolAtLocation(name);
+          for (const declared of symbol?.declarations ?? []) used.add(declared);
+        }
+        ts.forEachChild(node, visit);
+      };
+      visit(file);
+    }
+  });
+
+  it('of the screens are all said somewhere', () => {
+    const files = filesIn(SCREENS).filter((name) => !name.endsWith('index.ts'));
+    expect(files.length).toBeGreaterThan(12);
+    const unsaid = files.flatMap((name) =>
+      messagesOf(program.getSourceFile(name) as ts.SourceFile)
+        .filter((message) => !used.has(message))
+        .map((message) => `${relative(SCREENS, name)}: ${message.name.getText()}`),
+    );
+    expect(unsaid).toEqual([]);
+  });
+
+  it('of the core are all said somewhere', () => {
+    const sentences = Object.keys(USUAL_LANGUAGE);
+    expect(sentences.length).toBeGreaterThan(50);
+    expect(sentences.filter((name) => !named.has(name))).toEqual([]);
+  });
+});
+
+/** Attributes that are read or heard. */
+const HEARD = ['aria-label', 'aria-description', 'title', 'placeholder', 'alt', 'label'];
+
+/** What is printed on keys is no word of a language. */
+const KEY_CAPS = /^(Enter|Esc|Ctrl|Shift|Alt|[A-Z])$/;
+
+describe('the screens', () => {
+  const files = [...filesIn(join(ROOT, 'src/features')), ...filesIn(join(ROOT, 'src/app'))].filter((name) =>
+    name.endsWith('.tsx'),
+  );
+
+  it('have no words of their own: neither in their markup nor in what is heard of it', () => {
+    expect(files.length).toBeGreaterThan(90);
+    const own = files.flatMap((name) => {
+      const found: string[] = [];
+      const visit = (node: ts.Node): void => {
+        const text = ts.isJsxText(node)
+          ? node.text.trim()
+          : ts.isJsxAttribute(node) &&
+              HEARD.includes(node.name.getText()) &&
+              node.initializer &&
+              ts.isStringLiteral(node.initializer)
+            ? node.initializer.text
+            : '';
+        if (/[A-Za-z]{2}/.test(text) && !KEY_CAPS.test(text)) found.push(`${relative(ROOT, name)}: ${text}`);
+        ts.forEachChild(node, visit);
+      };
+      visit(ts.createSourceFile(name, readFileSync(name, 'utf8'), ts.ScriptTarget.Latest, true, ts.ScriptKind.TSX));
+      return found;
+    });
+    // The page that is shown where nothing else works has its words with it.
+    expect(own.filter((one) => !one.startsWith('src/app/global-error'))).toEqual([]);
+  });
+});
