@@ -294,11 +294,11 @@ describe('an evening at the Bench', () => {
     await press(page, 'New pupil');
     await page.waitForSelector('dialog[open] input[aria-label="Name"]');
     await page.keyboard.type('Odo');
-    await page.click('dialog[open] input[aria-label="Reach in millimetres"]', { count: 3 });
+    await page.click('dialog[open] input[aria-label="Reach (mm)"]', { count: 3 });
     await page.keyboard.type('a span');
     await press(page, 'Keep');
-    await sees(page, 'A reach is a whole number of millimetres from');
-    await page.click('dialog[open] input[aria-label="Reach in millimetres"]', { count: 3 });
+    await sees(page, 'A reach is a number from 120 to 260 mm');
+    await page.click('dialog[open] input[aria-label="Reach (mm)"]', { count: 3 });
     await page.keyboard.type('158');
     await press(page, 'Keep');
     await page.waitForFunction(() => document.querySelector('dialog[open]') === null);

@@ -56,7 +56,7 @@ describe('fingers in another key', () => {
     await sees(teacher.page, 'other fingers in bars 1, 2 and 3, because of black keys');
     const note = await unfolded('finger-change');
     expect(note).toContain('4 1 2 3 4 3 2 1 …');
-    expect(note).toContain('because of the colour of the keys');
+    expect(note).toContain('because of which keys are black');
     expect(note).toMatch(/The old fingers cost the hand \d+\.\d, the new ones \d+\.\d/);
     expect(note).toContain('For the pupil: In bars 1, 2 and 3, start on B♭ with finger 4.');
   });
@@ -108,18 +108,18 @@ describe('level and reach', () => {
 
   it('a reach that is no reach is told, and changes nothing', async () => {
     await goTo(teacher.page, '/settings');
-    const field = await teacher.page.waitForSelector('input[aria-label="Reach in millimetres"]');
+    const field = await teacher.page.waitForSelector('input[aria-label="Reach (mm)"]');
     await field?.click({ count: 3 });
     await teacher.page.keyboard.type('12 inches');
     await sees(teacher.page, 'It stays at 206 mm.');
     await teacher.page.keyboard.press('Tab');
     await press(teacher.page, 'age 9–10');
     await teacher.page.waitForFunction(
-      () => (document.querySelector('input[aria-label="Reach in millimetres"]') as HTMLInputElement).value === '165',
+      () => (document.querySelector('input[aria-label="Reach (mm)"]') as HTMLInputElement).value === '165',
     );
     await press(teacher.page, 'Undo');
     await teacher.page.waitForFunction(
-      () => (document.querySelector('input[aria-label="Reach in millimetres"]') as HTMLInputElement).value === '206',
+      () => (document.querySelector('input[aria-label="Reach (mm)"]') as HTMLInputElement).value === '206',
     );
   });
 });

@@ -22,10 +22,9 @@ function allSaid(words: unknown, name = ''): readonly (readonly [name: string, s
 
 /** What stands on the screens. */
 function screens(change: Partial<Wording>): readonly (readonly [string, string])[] {
-  const BESIDE = ['.says', '.wording', '.naming'];
-  return allSaid(wordsOf({ ...USUAL_WORDING, ...change })).filter(
-    ([name]) => !BESIDE.some((group) => name.startsWith(`${group}.`)),
-  );
+  const BESIDE = ['says', 'wording', 'naming'];
+  const all = Object.entries(wordsOf({ ...USUAL_WORDING, ...change }));
+  return allSaid(Object.fromEntries(all.filter(([group]) => !BESIDE.includes(group))));
 }
 
 describe('the words of the screens', () => {

@@ -189,7 +189,7 @@ function HandLoudness({
       className={`btn btn-sm h-8 flex-1 px-1 pointer-coarse:h-11 font-normal ${value === 'off' ? 'text-secondary line-through' : ''}`}
       onClick={() => onChange(LOUDNESSES[(LOUDNESSES.indexOf(value) + 1) % LOUDNESSES.length] ?? 'on')}
     >
-      {w.bench.loudness(hand, value)}
+      {w.bench.loudness[value](hand)}
     </button>
   );
 }

@@ -84,7 +84,7 @@ export function illegible(page: Page): Promise<readonly string[]> {
 
     // No words over other words. What lies over everything else for a while is looked at by itself.
     const isOver = (element: Element): boolean =>
-      element.closest('[popover], dialog, [data-over], .absolute, .sticky, .fixed') !== null;
+      element.closest('[popover], dialog, [data-over], .absolute, .sticky, .fixed, .toast') !== null;
     const flat = written.filter(({ element }) => !isOver(element));
     flat.forEach((one, i) => {
       for (const other of flat.slice(i + 1)) {

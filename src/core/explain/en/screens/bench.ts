@@ -164,6 +164,9 @@ export const bench = (t: Terms) => ({
   upwards: 'upwards',
   downwards: 'downwards',
   gridThatFits: 'the grid that fits',
-  loudness: (hand: Hand, loudness: 'on' | 'soft' | 'off') =>
-    `${hand}: ${{ on: 'heard', soft: 'softly', off: 'silent' }[loudness]}`,
+  loudness: {
+    on: (hand: Hand) => `${hand}: heard`,
+    soft: (hand: Hand) => `${hand}: softly`,
+    off: (hand: Hand) => `${hand}: silent`,
+  },
 });
