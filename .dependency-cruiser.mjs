@@ -81,7 +81,7 @@ const config = {
     rule(
       'heavy-core-only-in-workers',
       'screens reach reading and moving through the workers',
-      { path: '^src/(features|app)/', pathNot: ['^src/app/api/', TEST] },
+      { path: '^src/(features|app)/', pathNot: ['^src/app/(api|demo-studio)/', TEST] },
       { path: '^src/core/(read|write|transpose|fingering|forced|piece|views)/', dependencyTypesNot: ['type-only'] },
     ),
     rule(

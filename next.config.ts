@@ -18,6 +18,8 @@ const engraver = `/engraver/${(JSON.parse(readFileSync('node_modules/verovio/pac
 
 const nextConfig: NextConfig = {
   reactStrictMode: true,
+  // The demo studio is engraved with the build: the engraver is taken as its package has it.
+  serverExternalPackages: ['verovio'],
   poweredByHeader: false,
   devIndicators: false,
   // `npm run types` checks more than a build would, and a demo need not wait for it.

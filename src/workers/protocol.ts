@@ -225,7 +225,7 @@ export interface EngraveLayout {
   readonly breaks: 'encoded' | 'none';
   /** Whether a line is as wide as the page it is printed on, or as long as its notes need; the first where nothing is said. One long line
    * that is as long as it needs has the width of the page all the same. */
-  readonly spread?: 'wide' | 'natural';
+  readonly spread?: 'wide' | 'natural' | undefined;
 }
 
 /** What goes in front of note ids on the Bench's page: the piece before, and after it was moved. */

@@ -30,10 +30,26 @@ export const askBench = remembering(
   (source, ...rest) => `${nameOf(source)}/${JSON.stringify(rest)}`,
 );
 
+/** A page that was engraved with the build, by its music and its layout. */
+export interface EngravedAhead {
+  readonly musicXml: string;
+  readonly layout: EngraveLayout;
+  readonly systems: readonly EngravedSystem[];
+}
+
+const ahead = new Map<string, readonly EngravedSystem[]>();
+
+/** Takes pages that came engraved: they need not wait for the engraver to be started. */
+export function takeEngravedAhead(pages: readonly EngravedAhead[]): void {
+  for (const { musicXml, layout, systems } of pages) ahead.set(`${layoutName(layout)}\n${musicXml}`, systems);
+}
+
 /** Has a page engraved, likewise once. */
 export const askEngraving = remembering(
-  (page: EngravingPage, layout: EngraveLayout): Promise<Answer<readonly EngravedSystem[]>> =>
-    engraveWorker().engrave(page, layout),
+  (page: EngravingPage, layout: EngraveLayout): Promise<Answer<readonly EngravedSystem[]>> => {
+    const systems = ahead.get(`${layoutName(layout)}\n${page.musicXml}`);
+    return systems ? Promise.resolve({ ok: true, value: systems }) : engraveWorker().engrave(page, layout);
+  },
   (page, layout) => `${nameOf(page)}/${layoutName(layout)}`,
 );
 

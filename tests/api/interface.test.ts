@@ -212,6 +212,27 @@ describe('POST /api/report', () => {
   it('is the same for the same file', async () => {
     expect(await reportOn('to=Ab', LANTERN)).toEqual(await reportOn('to=Ab', LANTERN));
   });
+
+  it('says its sentences as the caller calls things, and leaves its data as they were promised', async () => {
+    const usual = await reportOn('to=Eb', LANTERN);
+    const said = await reportOn('to=Eb&bar=measure&names=fixed-do&fingers=names', LANTERN);
+    expect(usual.flags[0]?.message).toMatch(/\bbars? /);
+    for (const { message, suggestion } of said.flags) {
+      expect(message).not.toMatch(/\bbars?\b|\b[A-G][♯♭]?\d|finger \d/);
+      expect(suggestion).not.toMatch(/\bbars?\b/);
+    }
+    expect(said.flags.map(({ message }) => message).join(' ')).toMatch(/measures? \d.*|mi♭/);
+    const data = ({ flags, ...rest }: Report) => ({ ...rest, flags: flags.map(({ kind, bar }) => ({ kind, bar })) });
+    expect(JSON.stringify(data(said)).replace(/"fingersFrom":"[^"]*"/g, '')).toBe(
+      JSON.stringify(data(usual)).replace(/"fingersFrom":"[^"]*"/g, ''),
+    );
+  });
+
+  it('refuses words that it does not have', async () => {
+    const response = await send(report, 'to=D&names=numbers', LANTERN);
+    expect(response.status).toBe(400);
+    expect(await response.json()).toMatchObject({ error: { hint: expect.stringContaining('fixed-do') } });
+  });
 });
 
 describe('POST /api/ladder', () => {

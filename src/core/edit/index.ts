@@ -56,3 +56,4 @@ export { withComposer, withMeter, withPickup, withSignature, withTempo, withTitl
 export { normaliseScore } from './normalise';
 export { historyOf, keptSince } from './history-file';
 export type { KeptChange } from './history-file';
+export { notationsOf } from './note-xml';

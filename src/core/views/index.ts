@@ -19,6 +19,7 @@ export type { KeyDown, Moment } from './moments';
 export { entryView, pressedView } from './entry-view';
 export type { CaretView, EntryPage, EntryView, PressedView, MiscountView } from './entry-view';
 export type { SystemPage } from './system-pages';
+export type { OpenCurve } from './open-curves';
 export type { EnteredView } from './entered-view';
 export { barsSideBySide } from './key-bars';
 export type { BarInKeys, BarMark, HandInBarShown } from './key-bars';

@@ -10,12 +10,15 @@ import {
   type Score,
 } from '../score';
 import { engravingPage, NO_TEXTS, type EngravingPage } from '../write';
+import { openCurves, type OpenCurve } from './open-curves';
 
 /** A line of music that is engraved by itself: bars `from` up to, not with, `to`. */
 export interface SystemPage {
   readonly from: number;
   readonly to: number;
   readonly page: EngravingPage;
+  /** Ties and slurs whose other end is on another line. */
+  readonly open: readonly OpenCurve[];
 }
 
 /** What a bar needs beyond its notes, in note columns, and how wide one without notes is. Our own estimate. */
@@ -31,7 +34,7 @@ export function systemPages(score: Score, part: Part, columns: number, prefix: s
   const starts = lineStarts(part.measures, columns);
   return starts.map((from, i) => {
     const to = starts[i + 1] ?? part.measures.length;
-    return { from, to, page: rememberedPage(score, part, { from, to, prefix }) };
+    return { from, to, page: rememberedPage(score, part, { from, to, prefix }), open: openCurves(part, from, to) };
   });
 }
 

@@ -3,6 +3,7 @@ import type { CaretView, EnteredView, PositionView, SystemPage, MiscountView } f
 import { EngravedPage } from '@/features/shared/engraved-page';
 import { HandTracks } from '@/features/shared/hand-track';
 import { ID_PREFIXES, type EngravedSystem, type EngraveLayout } from '@/workers/protocol';
+import { OpenCurveShape } from './open-curve';
 import { caretPlace, soonPlace, type SoonPlace } from './caret-place';
 import { useWords } from '@/features/shared/words/use-words';
 
@@ -58,6 +59,9 @@ export const EnteredLine = memo(function EnteredLine({
                 unit={unit}
               />
             ))}
+            {system.open.map((curve) => (
+              <OpenCurveShape key={`${curve.kind}${curve.goes}${curve.noteId}`} curve={curve} engraved={engraved} />
+            ))}
             {soon && entered ? <Soon place={soon} head={entered.head} /> : null}
             {caret ? (
               <Caret caret={caret} engraved={engraved} from={system.from} signs={signs} soon={soon} unit={unit} />
@@ -66,7 +70,7 @@ export const EnteredLine = memo(function EnteredLine({
         </>
       );
     },
-    [caret, signs, entered, wrong, tracks, layout.widthPx, system.from, onNote],
+    [caret, signs, entered, wrong, tracks, layout.widthPx, system.from, system.open, onNote],
   );
   const press = useCallback((id: string): void => onNote(id.replace(ID_PREFIXES.after, '')), [onNote]);
   return (

@@ -1,5 +1,6 @@
 'use client';
 
+import equal from 'fast-deep-equal';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import type { EntryView, PositionView, SystemPage } from '@/core/views';
@@ -204,7 +205,8 @@ const notOpened = (w: Words): Trouble => ({
 function keptSystems(before: readonly SystemPage[], now: readonly SystemPage[]): readonly SystemPage[] {
   return now.map((system, i) => {
     const same = before[i];
-    return same && same.page.musicXml === system.page.musicXml ? { ...system, page: same.page } : system;
+    if (!same || same.page.musicXml !== system.page.musicXml) return system;
+    return equal(same.open, system.open) && same.to === system.to ? same : { ...system, page: same.page };
   });
 }
 

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useEffect, type ReactNode } from 'react';
-import { useStoreState } from '@/data';
+import { hasStudio, useStoreState } from '@/data';
 import { coreWorker, engraveWorker } from '@/workers/client';
 import { openConsoleDoor } from './console-door';
 import { DropPlace } from './drop-place';
@@ -15,6 +15,7 @@ import { StudioNotices } from './studio-notices';
 import { layOutTextFont } from './text-font';
 import { Tour } from './tour/tour';
 import { TroublePage } from './trouble-page';
+import { SETTLED_AFTER_MS } from './use-settled';
 import { useLook } from './use-look';
 import { useTakeFiles } from './use-take-files';
 import { useWelcome } from './use-welcome';
@@ -40,9 +41,9 @@ export function AppShell({ children }: { readonly children: ReactNode }) {
   useEffect(() => {
     // Elsewhere the engraver would only take a core away from other work.
     if (!isEngraved) return;
-    void engraveWorker().ready();
     void coreWorker().ready();
     layOutTextFont();
+    return startEngraver();
   }, [isEngraved]);
   useEffect(openConsoleDoor, []);
   useWelcome();
@@ -58,6 +59,22 @@ export function AppShell({ children }: { readonly children: ReactNode }) {
       <Tour />
     </div>
   );
+}
+
+/** Starts the engraver: at once where there are pieces; on a first visit, whose cards come engraved, once those are there. Gives what calls it off. */
+function startEngraver(): () => void {
+  let later: ReturnType<typeof setTimeout> | undefined;
+  let isWanted = true;
+  const start = (): void => void engraveWorker().ready();
+  void hasStudio().then((isThere) => {
+    if (!isWanted) return;
+    if (isThere) start();
+    else later = setTimeout(start, SETTLED_AFTER_MS);
+  });
+  return () => {
+    isWanted = false;
+    clearTimeout(later);
+  };
 }
 
 /** The places of the application, and what can be done from each of them. */

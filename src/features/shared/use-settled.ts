@@ -3,7 +3,7 @@
 import { useEffect, useState } from 'react';
 
 /** So long after a screen is there what it needs itself has come. Unit: ms. */
-const SETTLED_AFTER_MS = 2_500;
+export const SETTLED_AFTER_MS = 2_500;
 
 /** Whether the first screen has had its time: what may be wanted later is not fetched before. */
 export function useSettled(): boolean {

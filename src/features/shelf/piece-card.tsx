@@ -10,10 +10,9 @@ import { HandsGlyph } from '@/features/shared/hand-glyph';
 import { useMessages } from '@/features/shared/messages';
 import { SeverityMark } from '@/features/shared/severity-mark';
 import { CardTags } from './card-tags';
+import { CARD_LAYOUT } from './card-layout';
 import type { PieceFacts } from './use-piece-facts';
 import { useWords } from '@/features/shared/words/use-words';
-
-const OPENING_LAYOUT = { widthPx: 380, zoom: 34, breaks: 'none' } as const;
 
 interface PieceCardProps {
   readonly piece: PieceRecord;
@@ -58,7 +57,7 @@ export const PieceCard = memo(function PieceCard({ piece, facts, allTags }: Piec
       </div>
       <div className="h-36 px-3 pt-1">
         {view ? (
-          <EngravedPage page={view.opening} layout={OPENING_LAYOUT} fits="height" label={w.shelf.openingOf(title)} />
+          <EngravedPage page={view.opening} layout={CARD_LAYOUT} fits="height" label={w.shelf.openingOf(title)} />
         ) : null}
       </div>
       <div className="mt-auto flex items-end gap-2 px-4 pb-3">

@@ -1,5 +1,6 @@
 'use client';
 
+import { cardPrefix } from './card-layout';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { PieceRecord } from '@/data';
 import type { ShelfView } from '@/core/views';
@@ -43,7 +44,7 @@ export function usePieceFacts(pieces: readonly PieceRecord[] | undefined): Known
         left.delete(id);
         const answer = await coreWorker().shelf(
           { musicXml: piece.musicXml, ownKey: piece.ownKey, part: piece.part ?? null },
-          `card-${piece.id}-`,
+          cardPrefix(piece.id),
           w.wording,
         );
         if (!isWanted) return;
