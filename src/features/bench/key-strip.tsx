@@ -27,7 +27,7 @@ export const KeyStrip = memo(function KeyStrip({ ladder, chosen, onChoose }: Key
   const row = useRef<HTMLDivElement>(null);
   useEffect(() => {
     const button = row.current?.querySelector(`[data-key="${chosen}"]`);
-    if (row.current && button) bringIntoRow(row.current, button);
+    return row.current && button ? bringIntoRow(row.current, button) : undefined;
   }, [chosen, ladder]);
   return (
     <div
@@ -53,12 +53,22 @@ export const KeyStrip = memo(function KeyStrip({ ladder, chosen, onChoose }: Key
   );
 });
 
-/** Scrolls a row, and nothing else, until a button in it is seen whole with a part of its neighbours. */
-function bringIntoRow(row: Element, button: Element): void {
-  const [own, room] = [button.getBoundingClientRect(), row.getBoundingClientRect()];
-  const margin = own.width / 2;
-  if (own.left - margin < room.left) row.scrollLeft += own.left - margin - room.left;
-  else if (own.right + margin > room.right) row.scrollLeft += own.right + margin - room.right;
+/** Scrolls a row, and nothing else, until a button in it is seen whole with a part of its neighbours. Where they are is told once the page is laid out:
+ * to measure it here would lay the whole page out in the middle of a key press. Gives what calls it off. */
+function bringIntoRow(row: Element, button: Element): () => void {
+  const watcher = new IntersectionObserver(
+    ([seen]) => {
+      watcher.disconnect();
+      if (!seen?.rootBounds) return;
+      const { boundingClientRect: own, rootBounds: room } = seen;
+      const margin = own.width / 2;
+      if (own.left - margin < room.left) row.scrollLeft += own.left - margin - room.left;
+      else if (own.right + margin > room.right) row.scrollLeft += own.right + margin - room.right;
+    },
+    { root: row },
+  );
+  watcher.observe(button);
+  return () => watcher.disconnect();
 }
 
 const SHAPE =
