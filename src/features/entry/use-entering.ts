@@ -19,7 +19,7 @@ const HEARD_S = 0.5;
 const HEARD_LOUD = 0.6;
 
 /** How long nothing must be pressed before the hand tracks are worked out anew. Unit: ms. */
-const TRACKS_AFTER_MS = 450;
+const TRACKS_AFTER_MS = 900;
 
 const NO_TRACKS: readonly PositionView[] = [];
 
