@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { describe, expect, it } from '@jest/globals';
 import ts from 'typescript';
 import { parseKey, type Key } from '../pitch';
+import { englishTerms } from './en/terms';
 import { languageOf } from './language';
 import { USUAL_WORDING, type Wording } from './wording';
 import { wordsOf } from './words';
@@ -56,26 +57,10 @@ describe('sentences of the core as a teacher says them', () => {
     expect(said({ rhythm: 'crotchet' }).lengthWords(1.5)).toBe('dotted crotchet');
     expect(said({ rhythm: 'crotchet' }).lengthWords(5)).toBe('5 crotchets');
     expect(said({}).gridWords(6)).toBe('sixteenth triplets');
-    expect([said({}), said({ fingers: 'numbers' }), said({ fingers: 'names' })].map((one) => one.theFinger(4))).toEqual(
-      ['finger 4', 'finger 4', 'the ring finger'],
+    const theFourth = (['thumb', 'numbers', 'names'] as const).map((fingers) =>
+      englishTerms({ ...USUAL_WORDING, fingers }, null).theFinger(4),
     );
-    expect(said({ lengths: 'inches' }).length(206)).toBe('8.1 in');
-    expect(said({ names: 'letters-h' }).key(key('Bb'))).toBe('B major');
-    expect(said({ names: 'fixed-do' }).key(key('F#'))).toBe('fa♯ major');
-    expect(
-      said({ week: 'sunday' })
-        .weekdays.map((day) => day.slice(0, 2))
-        .join(' '),
-    ).toBe('Su Mo Tu We Th Fr Sa');
-  });
-
-  it('movable do names notes in the key that is spoken of, and keeps the letters of keys', () => {
-    const inD = said({ names: 'do-minor' }).inKey(key('D'));
-    expect([inD.name({ step: 3, alter: 1 }), inD.key(key('D')), inD.place({ step: 3, alter: 1 })]).toEqual([
-      'mi',
-      'D major',
-      'F♯',
-    ]);
+    expect(theFourth).toEqual(['finger 4', 'finger 4', 'the ring finger']);
   });
 });
 

@@ -2,7 +2,7 @@ export { LETTERS } from './letters.table';
 export type { Letter, Step } from './letters.table';
 export { diatonicNumber, fifthsOf, midiNumber, nameAtFifths, pitchClass, samePitch } from './pitch';
 export type { Pitch, PitchName } from './pitch';
-export { namePrint, nameText, parseName, parsePitch, pitchPrint, pitchText, stepOfLetter } from './pitch-text';
+export { namePrint, nameText, parseName, parsePitch, pitchText, stepOfLetter } from './pitch-text';
 export {
   UNISON,
   addIntervals,

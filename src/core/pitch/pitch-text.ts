@@ -19,11 +19,6 @@ export function pitchText(pitch: Pitch): string {
   return nameText(pitch) + String(pitch.octave);
 }
 
-/** A pitch for eyes: `F♯4`. */
-export function pitchPrint(pitch: Pitch): string {
-  return namePrint(pitch) + String(pitch.octave);
-}
-
 const NAME_PATTERN = /^([A-Ga-g])(###|##|#|bbb|bb|b|♯{1,3}|♭{1,3}|sharp|flat)?$/;
 
 /** Reads a pitch name as people type it: `F#`, `F♯`, `Fsharp`, `Bb`, `b♭`. Undefined where it is none.

@@ -15,6 +15,8 @@ import { PupilChoice } from './pupil-choice';
 import { allFormats, SaveButtons, SaveList } from './save-buttons';
 import type { BenchAnswers } from './use-bench';
 import { useWords, type Words } from '@/features/shared/words/use-words';
+import { withKey } from '@/features/shared/key-caps';
+import { BENCH_KEYS } from './key-names';
 
 interface BenchHeadProps {
   readonly piece: PieceRecord;
@@ -61,7 +63,7 @@ export function BenchHead({
           type="button"
           aria-expanded={desk.tools === 'open'}
           aria-label={w.bench.toolsOfPage}
-          title={w.bench.toolsOfPageO}
+          title={withKey(w.bench.toolsOfPage, BENCH_KEYS.tools)}
           data-role="tools"
           className={`btn btn-sm btn-square size-9 ${desk.tools === 'open' ? 'btn-neutral' : ''}`}
           onClick={() => leave({ tools: desk.tools === 'open' ? 'folded' : 'open' })}
@@ -73,7 +75,7 @@ export function BenchHead({
           href={standAddress}
           data-role="stand"
           aria-label={w.bench.ontoMusicStand}
-          title={w.bench.ontoMusicStandM}
+          title={withKey(w.bench.ontoMusicStand, BENCH_KEYS.stand)}
         >
           <BookOpen size={16} aria-hidden />
         </Link>
@@ -83,7 +85,7 @@ export function BenchHead({
               className="btn btn-sm h-9 px-2.5 max-xl:w-9 max-xl:px-0"
               href={surveyAddress}
               data-role="survey"
-              title={w.bench.surveyOfAllKeysY}
+              title={withKey(w.bench.surveyTitle, BENCH_KEYS.survey)}
             >
               <ListOrdered size={16} aria-hidden /> <span className="max-xl:sr-only">{w.bench.survey}</span>
             </Link>
@@ -91,7 +93,7 @@ export function BenchHead({
               className="btn btn-sm h-9 px-2.5 max-xl:w-9 max-xl:px-0"
               href={enterAddress}
               data-role="enter"
-              title={w.bench.changeNotesOrEnterMore}
+              title={withKey(w.bench.changeNotesTitle, BENCH_KEYS.enter)}
             >
               <PencilLine size={16} aria-hidden /> <span className="max-xl:sr-only">{w.bench.changeNotes}</span>
             </Link>

@@ -10,6 +10,7 @@ import { keyLetters } from './use-key-typing';
 import type { Layout } from './use-layout';
 import type { PaperPage } from './use-paper-page';
 import { type Words } from '@/features/shared/words/use-words';
+import { BENCH_KEYS } from './key-names';
 
 /** What the keys of the Bench work on. */
 export interface BenchKeysOf extends Pick<BenchActions, 'stepKey' | 'walk' | 'save'> {
@@ -85,33 +86,33 @@ export function benchKeys(
     },
     { key: 'n', does: w.bench.nextHandNote, act: () => stepHandNote(1) },
     { key: 'N', does: w.bench.handNoteBefore, act: () => stepHandNote(-1) },
-    { key: 'p', does: w.bench.playFromSelected, act: togglePlay },
+    { key: BENCH_KEYS.play, does: w.bench.playFromSelected, act: togglePlay },
     { key: 'v', does: w.bench.bothVersionsNewOneAlone, act: () => onView(viewAfter(view)) },
     {
       key: 't',
       does: w.bench.handTracksOnOrOff,
       act: () => leave({ tracks: desk.tracks === 'shown' ? 'hidden' : 'shown' }),
     },
-    { key: '+', does: w.shared.larger, act: () => setZoom(zoomBy(zoom, 1)) },
-    { key: '-', does: w.shared.smaller, act: () => setZoom(zoomBy(zoom, -1)) },
-    { key: 'z', does: w.bench.asLargeAsOneWhole, act: () => leave({ sizing: 'fit' }) },
-    { key: 'k', does: w.bench.keyboardWholeAsStripOr, act: nextKeyboard },
+    { key: BENCH_KEYS.larger, does: w.shared.larger, act: () => setZoom(zoomBy(zoom, 1)) },
+    { key: BENCH_KEYS.smaller, does: w.shared.smaller, act: () => setZoom(zoomBy(zoom, -1)) },
+    { key: BENCH_KEYS.fit, does: w.bench.asLargeAsOneWhole, act: () => leave({ sizing: 'fit' }) },
+    { key: BENCH_KEYS.keyboard, does: w.bench.keyboardWholeAsStripOr, act: nextKeyboard },
     {
-      key: 'h',
+      key: BENCH_KEYS.beside,
       does: w.bench.foldPanelBesidePaperAway,
       act: () => beside.onFold(beside.isOpen ? 'folded' : 'open'),
     },
     {
-      key: 'o',
+      key: BENCH_KEYS.tools,
       does: w.bench.toolsOfPageKey,
       act: () => leave({ tools: desk.tools === 'open' ? 'folded' : 'open' }),
     },
     { key: 'PageDown', does: w.bench.nextLineOfMusic, act: () => scrollMusic(1) },
     { key: 'PageUp', does: w.bench.lineOfMusicBefore, act: () => scrollMusic(-1) },
-    { key: 'y', does: w.bench.surveyOfAllKeys, act: onSurvey },
-    { key: 'm', does: w.bench.ontoMusicStandNewKey, act: onStand },
-    { key: 'w', does: w.bench.changeNotesKey, act: onEnter },
-    { key: 's', does: w.bench.saveAsMusicXmlKey, act: () => save('musicxml') },
+    { key: BENCH_KEYS.survey, does: w.bench.surveyOfAllKeys, act: onSurvey },
+    { key: BENCH_KEYS.stand, does: w.bench.ontoMusicStandNewKey, act: onStand },
+    { key: BENCH_KEYS.enter, does: w.bench.changeNotesKey, act: onEnter },
+    { key: BENCH_KEYS.save, does: w.bench.saveAsMusicXmlKey, act: () => save('musicxml') },
     { key: 'Escape', does: w.bench.chooseNoHandNote, act: onEscape },
   ];
 }

@@ -13,6 +13,8 @@ import { PlayerBar, type PlayableBar } from './player-bar';
 import { soundingMoment } from './sounding-moment';
 import type { BenchPlayer } from './use-player';
 import { useWords, type Words } from '@/features/shared/words/use-words';
+import { withKey } from '@/features/shared/key-caps';
+import { BENCH_KEYS } from './key-names';
 
 interface KeyboardDockProps {
   readonly view: BenchView;
@@ -164,7 +166,7 @@ function SizePull({ size, onSize }: { readonly size: KeyboardSize; readonly onSi
       type="button"
       data-role="pull"
       aria-label={w.bench.keyboardIsAnotherSize(sizeWords(w)[size])}
-      title={w.bench.pullOrPressForAnother}
+      title={withKey(w.bench.pullOrPressForAnother, BENCH_KEYS.keyboard)}
       className="absolute -top-4 left-1/2 flex h-8 w-20 -translate-x-1/2 cursor-row-resize touch-none items-center justify-center"
       onPointerDown={(event) => {
         from.current = event.clientY;

@@ -6,6 +6,8 @@ import { LABEL_KINDS, type LabelKind } from '@/core/annotate';
 import { change, type Desk } from '@/data';
 import { FoldOut } from '@/features/shared/fold-out';
 import { useWords, type Words } from '@/features/shared/words/use-words';
+import { withKey } from '@/features/shared/key-caps';
+import { BENCH_KEYS } from './key-names';
 
 /** What is on the paper: both versions, the new one alone, or fingers without a staff. */
 export const PAPER_VIEWS = ['both', 'after', 'fingers'] as const;
@@ -58,6 +60,7 @@ export const PaperTools = memo(function PaperTools({ view, desk, zoom, onView }:
           type="button"
           className="btn btn-ghost btn-sm btn-square size-9"
           aria-label={w.shared.smallerButton}
+          title={withKey(w.shared.smallerButton, BENCH_KEYS.smaller)}
           disabled={zoom <= ZOOMS[0]}
           onClick={() => setZoom(zoomBy(zoom, -1))}
         >
@@ -70,6 +73,7 @@ export const PaperTools = memo(function PaperTools({ view, desk, zoom, onView }:
           type="button"
           className="btn btn-ghost btn-sm btn-square size-9"
           aria-label={w.shared.largerButton}
+          title={withKey(w.shared.largerButton, BENCH_KEYS.larger)}
           disabled={zoom >= 200}
           onClick={() => setZoom(zoomBy(zoom, 1))}
         >
@@ -79,7 +83,7 @@ export const PaperTools = memo(function PaperTools({ view, desk, zoom, onView }:
           type="button"
           aria-pressed={desk.sizing === 'fit'}
           className={`btn btn-sm h-9 px-2.5 font-normal ${desk.sizing === 'fit' ? 'btn-neutral' : ''}`}
-          title={w.bench.asLargeAsOneWholePair}
+          title={withKey(w.bench.asLargeAsOneWholePair, BENCH_KEYS.fit)}
           data-role="fit"
           onClick={() => leave({ sizing: 'fit' })}
         >

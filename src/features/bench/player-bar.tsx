@@ -7,6 +7,8 @@ import type { Screen } from '@/features/shared/use-screen';
 import { pianoSounder } from '@/features/shared/sound/sounder';
 import { FASTEST_PER_CENT, SLOWEST_PER_CENT, type BenchPlayer } from './use-player';
 import { useWords } from '@/features/shared/words/use-words';
+import { withKey } from '@/features/shared/key-caps';
+import { BENCH_KEYS } from './key-names';
 
 interface PlayerBarProps {
   readonly player: BenchPlayer;
@@ -55,7 +57,8 @@ function PlayButtons({ player, barIndex, bars, isShort }: PlayButtonsProps) {
     <div className="flex items-center gap-1">
       <button
         type="button"
-        className="btn btn-primary btn-sm h-9 w-20 pointer-coarse:h-11"
+        title={withKey(isPlaying ? w.shared.stop : w.shared.play, BENCH_KEYS.play)}
+        className="btn btn-primary btn-sm h-9 min-w-20 pointer-coarse:h-11"
         onClick={() => (isPlaying ? player.stop() : player.play(barIndex))}
       >
         {isPlaying ? <Square size={16} aria-hidden /> : <Play size={16} aria-hidden />}{' '}

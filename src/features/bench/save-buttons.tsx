@@ -5,6 +5,8 @@ import { ChevronDown, Download } from 'lucide-react';
 import type { FileFormat } from '@/core/base';
 import { FoldOut } from '@/features/shared/fold-out';
 import { useWords, type Words } from '@/features/shared/words/use-words';
+import { withKey } from '@/features/shared/key-caps';
+import { BENCH_KEYS } from './key-names';
 
 const otherFormats = (w: Words): readonly (readonly [FileFormat, string])[] => [
   ['midi', w.bench.midiToBeHeard],
@@ -21,7 +23,7 @@ export const SaveButtons = memo(function SaveButtons({ onSave }: { readonly onSa
       <button
         type="button"
         className="btn btn-primary btn-sm h-9 rounded-r-none px-2.5"
-        title={w.bench.saveAsMusicXml}
+        title={withKey(w.bench.saveAsMusicXml, BENCH_KEYS.save)}
         aria-label={w.bench.saveMusicxml}
         onClick={() => onSave('musicxml')}
       >

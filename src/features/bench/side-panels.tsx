@@ -4,6 +4,8 @@ import { ChevronDown, ChevronUp, PanelRightClose, PanelRightOpen } from 'lucide-
 import type { ReactNode } from 'react';
 import type { Screen } from '@/features/shared/use-screen';
 import { useWords, type Words } from '@/features/shared/words/use-words';
+import { withKey } from '@/features/shared/key-caps';
+import { BENCH_KEYS } from './key-names';
 
 /** What stands beside the paper. */
 export const SIDE_PANELS = ['notes', 'note', 'key', 'chords', 'partner'] as const;
@@ -100,7 +102,7 @@ function PanelNames({ chosen, isOpen, screen, onChoose, onFold, noteCount }: Sid
         aria-expanded={isOpen}
         aria-controls="side-panel"
         aria-label={w.bench.panelBesidePaper}
-        title={isOpen ? w.bench.foldItAwayH : w.bench.openItH}
+        title={withKey(isOpen ? w.bench.foldItAway : w.bench.openIt, BENCH_KEYS.beside)}
         className="btn btn-ghost btn-sm btn-square size-9 shrink-0 pointer-coarse:size-11"
         onClick={() => onFold(isOpen ? 'folded' : 'open')}
       >

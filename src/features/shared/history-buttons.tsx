@@ -8,6 +8,10 @@ import { pieceTitle } from './piece-title';
 import { useKeys } from './use-keys';
 import { useUndo } from './use-undo';
 import { useWords, type Words } from '@/features/shared/words/use-words';
+import { withKey } from './key-caps';
+
+/** Opens the list of what was done. */
+const HISTORY_KEY = 'Control+h';
 
 /** Undo, redo, and everything that was done. */
 export function HistoryButtons() {
@@ -19,7 +23,7 @@ export function HistoryButtons() {
     () => [
       { key: 'Control+z', does: w.shared.takeLastEditBack, act: () => void turn('undo') },
       { key: 'Control+Shift+z', does: w.shared.doItAgain, act: () => void turn('redo') },
-      { key: 'Control+h', does: w.shared.showEverythingThatWasDone, act: () => setOpen(true) },
+      { key: HISTORY_KEY, does: w.shared.showEverythingThatWasDone, act: () => setOpen(true) },
     ],
     [w, turn],
   );
@@ -48,7 +52,7 @@ export function HistoryButtons() {
         type="button"
         className="btn btn-ghost btn-sm btn-square size-9 max-sm:hidden"
         aria-label={w.shared.everythingThatWasDone}
-        title={w.shared.everythingThatWasDoneCtrl}
+        title={withKey(w.shared.everythingThatWasDone, HISTORY_KEY)}
         data-role="history"
         onClick={() => setOpen(true)}
       >

@@ -4,6 +4,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { ChoiceBox } from './choices/choice-box';
 import type { Choice } from './choices/find-choices';
 import { useAnywhere } from './choices/use-anywhere';
+import { keyCap } from './key-caps';
 import { useKeys, type ScreenKey } from './use-keys';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
@@ -65,7 +66,7 @@ function KeyList({ keys, onClose }: Pick<ScreenKeysProps, 'keys'> & { readonly o
           {[...keys, ...everywhere(w)].map(({ key, does }) => (
             <div key={key} className="mb-2 grid break-inside-avoid grid-cols-[7.5rem_1fr] items-center gap-x-3">
               <dt>
-                <kbd className="kbd">{printed(key)}</kbd>
+                <kbd className="kbd">{keyCap(key)}</kbd>
               </dt>
               <dd>{does}</dd>
             </div>
@@ -87,7 +88,7 @@ function Choices({ keys, choices, onClose }: ScreenKeysProps & { readonly onClos
     (typed: string): readonly Choice[] => [
       // What more keys than one do is offered by names, not by keys.
       ...keys.flatMap(({ key, does, act, anyOf }) =>
-        anyOf ? [] : [{ words: does, key: printed(key), act: () => act(key) }],
+        anyOf ? [] : [{ words: does, key: keyCap(key), act: () => act(key) }],
       ),
       ...(choices?.(typed) ?? []),
       ...anywhere(),
@@ -96,19 +97,3 @@ function Choices({ keys, choices, onClose }: ScreenKeysProps & { readonly onClos
   );
   return <ChoiceBox choicesFor={choicesFor} onClose={onClose} />;
 }
-
-function printed(key: string): string {
-  return PRINTED[key] ?? key;
-}
-
-const PRINTED: Readonly<Record<string, string>> = {
-  ArrowLeft: '←',
-  ArrowRight: '→',
-  ArrowUp: '↑',
-  ArrowDown: '↓',
-  Escape: 'Esc',
-  'Control+k': 'Ctrl + K',
-  'Control+h': 'Ctrl + H',
-  'Control+z': 'Ctrl + Z',
-  'Control+Shift+z': 'Ctrl + Shift + Z',
-};

@@ -73,8 +73,18 @@ const WITH_TERMS = {
 
 /** What the core says, in English, as a teacher calls things. */
 export function english(t: Terms) {
+  const { key, length, lengthNumber, lengthUnit, letter, modeName, name, pitch, place, weekdays } = t;
   return {
-    ...t,
+    key,
+    length,
+    lengthNumber,
+    lengthUnit,
+    letter,
+    modeName,
+    name,
+    pitch,
+    place,
+    weekdays,
     ...withTerms(t, WITH_TERMS),
     blackWordsOf,
     costWords,

@@ -2,6 +2,8 @@ import Link from 'next/link';
 import { HistoryButtons } from '@/features/shared/history-buttons';
 import { ArrowLeft, EyeOff, Pencil as PencilIcon, Sun, ZoomIn, ZoomOut } from 'lucide-react';
 import { useWords } from '@/features/shared/words/use-words';
+import { withKey } from '@/features/shared/key-caps';
+import { STAND_KEYS } from './stand-keys';
 
 interface StandHeadProps {
   readonly title: string;
@@ -31,7 +33,12 @@ export function StandHead({
   const w = useWords();
   return (
     <header className="flex h-12 shrink-0 items-center gap-1 border-b border-base-300 px-2">
-      <Link className={BUTTON} href={benchAddress} aria-label={w.stand.backToBench} title={w.stand.backToBenchEsc}>
+      <Link
+        className={BUTTON}
+        href={benchAddress}
+        aria-label={w.stand.backToBench}
+        title={withKey(w.stand.backToBench, STAND_KEYS.leave)}
+      >
         <ArrowLeft size={20} aria-hidden />
       </Link>
       <h1 className="min-w-0 truncate text-lg font-semibold">
@@ -48,7 +55,7 @@ export function StandHead({
           type="button"
           className={`${BUTTON} max-sm:hidden`}
           aria-label={w.shared.smallerButton}
-          title={w.stand.smaller}
+          title={withKey(w.shared.smallerButton, STAND_KEYS.smaller)}
           onClick={() => onResize(-1)}
         >
           <ZoomOut size={20} aria-hidden />
@@ -57,7 +64,7 @@ export function StandHead({
           type="button"
           className={`${BUTTON} max-sm:hidden`}
           aria-label={w.shared.largerButton}
-          title={w.stand.larger}
+          title={withKey(w.shared.largerButton, STAND_KEYS.larger)}
           onClick={() => onResize(1)}
         >
           <ZoomIn size={20} aria-hidden />
@@ -67,7 +74,7 @@ export function StandHead({
           aria-pressed={hasPencil}
           className={`btn btn-square size-11 ${hasPencil ? 'btn-neutral' : 'btn-ghost'}`}
           aria-label={w.stand.pencilButton}
-          title={w.stand.pencilRingsAndFingerNumbers}
+          title={withKey(w.stand.pencilTitle, STAND_KEYS.pencil)}
           data-role="pencil"
           onClick={onPencil}
         >
@@ -77,7 +84,7 @@ export function StandHead({
           type="button"
           className={BUTTON}
           aria-label={w.stand.nothingButMusic}
-          title={w.stand.nothingButMusicHTap}
+          title={withKey(w.stand.nothingButMusicTitle, STAND_KEYS.bars)}
           onClick={onHide}
         >
           <EyeOff size={20} aria-hidden />

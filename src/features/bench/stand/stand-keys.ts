@@ -15,6 +15,9 @@ export interface StandKeysOf {
   readonly onLeave: () => void;
 }
 
+/** Keys of the music stand that a button has too. */
+export const STAND_KEYS = { pencil: 'i', bars: 'h', larger: '+', smaller: '-', leave: 'Escape' } as const;
+
 /** The keys of the music stand. Pedals for turning pages send those of the arrows and pages. */
 export function standKeys(w: Words, of: StandKeysOf): readonly ScreenKey[] {
   return [
@@ -35,10 +38,10 @@ export function standKeys(w: Words, of: StandKeysOf): readonly ScreenKey[] {
     { key: ']', does: w.shared.nextKeyInStrip, act: () => of.stepKey(1) },
     { key: 'C  F#  Eb …', does: w.shared.toKeyOfThatName, act: of.typeKey, anyOf: keyLetters(w.wording) },
     { key: 'p', does: w.stand.playFromPageThatIs, act: of.togglePlay },
-    { key: 'i', does: w.stand.takeUpPencilOrPut, act: of.togglePencil },
-    { key: 'h', does: w.stand.nothingButMusicOrBars, act: of.toggleBars },
-    { key: '+', does: w.shared.larger, act: () => of.resize(1) },
-    { key: '-', does: w.shared.smaller, act: () => of.resize(-1) },
-    { key: 'Escape', does: w.stand.backToBenchKey, act: of.onLeave },
+    { key: STAND_KEYS.pencil, does: w.stand.takeUpPencilOrPut, act: of.togglePencil },
+    { key: STAND_KEYS.bars, does: w.stand.nothingButMusicOrBars, act: of.toggleBars },
+    { key: STAND_KEYS.larger, does: w.shared.larger, act: () => of.resize(1) },
+    { key: STAND_KEYS.smaller, does: w.shared.smaller, act: () => of.resize(-1) },
+    { key: STAND_KEYS.leave, does: w.stand.backToBenchKey, act: of.onLeave },
   ];
 }

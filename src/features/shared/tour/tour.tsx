@@ -5,6 +5,7 @@ import { useEffect, useRef, useSyncExternalStore } from 'react';
 import { X } from 'lucide-react';
 import { goToStop, onTour, STOPS, tourStop } from './tour-state';
 import { useWords } from '@/features/shared/words/use-words';
+import { withKey } from '../key-caps';
 
 /** The tour: five stops on a demo piece. It can be left at any time, and never comes back by itself. Nothing is blocked: what it speaks of can be tried. */
 export function Tour() {
@@ -44,7 +45,7 @@ export function Tour() {
           type="button"
           className="btn btn-ghost btn-sm btn-square size-9 shrink-0"
           aria-label={w.tour.leave}
-          title={w.tour.leaveKey}
+          title={withKey(w.tour.leave, 'Escape')}
           onClick={() => goToStop(null)}
         >
           <X size={18} aria-hidden />

@@ -92,7 +92,6 @@ export const shared = (t: Terms) => ({
   doAgain: (label: string, elsewhere: string) => `Do again: ${label}${elsewhere}`,
   nothingToDoAgain: 'Nothing to do again',
   everythingThatWasDone: 'Everything that was done',
-  everythingThatWasDoneCtrl: 'Everything that was done (Ctrl+H)',
   doneInAnotherTabOr: ' (done in another tab, or before this one was opened)',
   lastOnTopFromAll:
     'The last on top, from all open tabs. A press takes back everything above it, and nothing else; what was taken back can be done again.',

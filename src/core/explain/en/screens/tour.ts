@@ -31,7 +31,6 @@ export const tour = (t: Terms) => ({
   stopOf: (stop: number, stops: number) => `Tour, stop ${stop} of ${stops}`,
   of: (stop: number, stops: number) => `${stop} of ${stops}`,
   leave: 'Leave the tour',
-  leaveKey: 'Leave the tour (Esc)',
   back: 'Back',
   done: 'Done',
 });

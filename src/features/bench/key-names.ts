@@ -1,0 +1,14 @@
+/** Keys of the Bench that a button has too. */
+export const BENCH_KEYS = {
+  play: 'p',
+  larger: '+',
+  smaller: '-',
+  fit: 'z',
+  keyboard: 'k',
+  beside: 'h',
+  tools: 'o',
+  survey: 'y',
+  stand: 'm',
+  enter: 'w',
+  save: 's',
+} as const;
