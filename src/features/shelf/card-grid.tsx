@@ -1,7 +1,7 @@
 'use client';
 
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import type { PieceRecord } from '@/data';
 import { useWidth } from '@/features/shared/use-size';
 import { PieceCard } from './piece-card';
@@ -24,7 +24,7 @@ const GAP_PX = 16;
 const ROW_PX = 272;
 
 /** Rows that are there above and below what is seen, so that scrolling finds them engraved. */
-const ROWS_AHEAD = 4;
+const ROWS_AHEAD = 2;
 
 /** The cards, of which only those in sight are there: a shelf of a thousand pieces scrolls like one of ten. */
 export function CardGrid({ pieces, facts, tags, onSeen }: CardGridProps) {
@@ -44,6 +44,7 @@ export function CardGrid({ pieces, facts, tags, onSeen }: CardGridProps) {
     overscan: ROWS_AHEAD,
     scrollMargin: top,
   });
+  const isMoving = useCallback(() => rows.isScrolling, [rows]);
   const shown = rows.getVirtualItems();
   const inRow = (row: number): readonly PieceRecord[] => pieces.slice(row * columns, (row + 1) * columns);
   const seenIds = shown
@@ -66,7 +67,7 @@ export function CardGrid({ pieces, facts, tags, onSeen }: CardGridProps) {
         >
           <ul className="grid gap-4" style={{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}>
             {inRow(index).map((piece) => (
-              <PieceCard key={piece.id} piece={piece} facts={facts.get(piece.id)} allTags={tags} />
+              <PieceCard key={piece.id} piece={piece} facts={facts.get(piece.id)} allTags={tags} isMoving={isMoving} />
             ))}
           </ul>
         </li>

@@ -12,27 +12,30 @@ import { SeverityMark } from '@/features/shared/severity-mark';
 import { CardTags } from './card-tags';
 import { CARD_LAYOUT } from './card-layout';
 import type { PieceFacts } from './use-piece-facts';
-import { useWords } from '@/features/shared/words/use-words';
+import { useQuiet } from './use-quiet';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 
 interface PieceCardProps {
   readonly piece: PieceRecord;
   readonly facts: PieceFacts | undefined;
   readonly allTags: readonly string[];
+  /** Whether the shelf is being scrolled just now. */
+  readonly isMoving: () => boolean;
 }
 
-/** A piece on the shelf: its opening, its key, its hands, and what stands in the way of it. */
-export const PieceCard = memo(function PieceCard({ piece, facts, allTags }: PieceCardProps) {
+/** A piece on the shelf. What comes into sight while the shelf is scrolled is a title first, and the rest in an idle moment. */
+export const PieceCard = memo(function PieceCard({ piece, facts, allTags, isMoving }: PieceCardProps) {
   const w = useWords();
+  const isQuiet = useQuiet(isMoving);
   const view = facts?.view ?? null;
   const title = view?.title || piece.fileName;
-  const { say } = useMessages();
   // A piece without notes has nothing to show on the Bench: it is opened where notes are entered.
   const address = facts?.isBlank
     ? enterAddress(piece.id)
     : `/bench?piece=${encodeURIComponent(piece.id)}${piece.lastKey ? `&key=${encodeURIComponent(piece.lastKey)}` : ''}`;
   return (
     <li
-      className="relative flex flex-col rounded-box border border-base-300 bg-base-100 focus-within:border-primary hover:border-primary"
+      className="relative flex min-h-68 flex-col rounded-box border border-base-300 bg-base-100 focus-within:border-primary hover:border-primary"
       data-piece={piece.id}
     >
       <div className="flex items-start gap-3 px-4 pt-3">
@@ -43,18 +46,38 @@ export const PieceCard = memo(function PieceCard({ piece, facts, allTags }: Piec
             </Link>
           </h2>
           <p className="text-sm text-secondary">
-            {view
-              ? [
-                  view.key,
-                  view.meter,
-                  w.shelf.bars(view.bars),
-                  ...(view.composer && piece.origin === 'own' ? [view.composer] : []),
-                ].join(' · ')
-              : (facts?.trouble ?? w.shelf.reading)}
+            {view ? aboutWords(w, piece, view) : (facts?.trouble ?? w.shelf.reading)}
           </p>
         </div>
-        {view ? <HandsGlyph right={view.blackFingers.right} left={view.blackFingers.left} size={34} /> : null}
+        {view && isQuiet ? (
+          <HandsGlyph right={view.blackFingers.right} left={view.blackFingers.left} size={34} />
+        ) : null}
       </div>
+      {isQuiet ? <CardBody piece={piece} view={view} title={title} allTags={allTags} /> : null}
+    </li>
+  );
+});
+
+/** Key, meter and length, and whose piece it is. */
+function aboutWords(w: Words, { origin }: PieceRecord, { key, meter, bars, composer }: ShelfView): string {
+  return [key, meter, w.shelf.bars(bars), ...(composer && origin === 'own' ? [composer] : [])].join(' · ');
+}
+
+interface CardBodyProps extends Pick<PieceCardProps, 'piece' | 'allTags'> {
+  readonly view: ShelfView | null;
+  readonly title: string;
+}
+
+/** The opening of a piece, what stands in the way of it, and what can be done with it. */
+function CardBody({ piece, view, title, allTags }: CardBodyProps) {
+  const w = useWords();
+  const { say } = useMessages();
+  const takeOff = async (): Promise<void> => {
+    if (await change({ kind: 'piece.remove', id: piece.id }, w.shelf.takenOffShelf(title))) return;
+    say({ kind: 'done', text: w.shelf.isOffShelf(title), hint: w.shelf.undoPutsItBack });
+  };
+  return (
+    <>
       <div className="h-36 px-3 pt-1">
         {view ? (
           <EngravedPage page={view.opening} layout={CARD_LAYOUT} fits="height" label={w.shelf.openingOf(title)} />
@@ -87,18 +110,14 @@ export const PieceCard = memo(function PieceCard({ piece, facts, allTags }: Piec
           className="btn btn-ghost btn-sm btn-square relative z-10 size-9"
           aria-label={w.shelf.takeOffShelf(title)}
           title={w.shelf.takeOffShelfCanBe}
-          onClick={() =>
-            void change({ kind: 'piece.remove', id: piece.id }, w.shelf.takenOffShelf(title)).then((fault) =>
-              fault ? undefined : say({ kind: 'done', text: w.shelf.isOffShelf(title), hint: w.shelf.undoPutsItBack }),
-            )
-          }
+          onClick={() => void takeOff()}
         >
           <Trash2 size={16} />
         </button>
       </div>
-    </li>
+    </>
   );
-});
+}
 
 /** Puts a piece away that is not needed now, and back. */
 function PlaceButton({ piece, title }: Pick<PieceCardProps, 'piece'> & { readonly title: string }) {

@@ -3,6 +3,7 @@
 import { cardPrefix } from './card-layout';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { PieceRecord } from '@/data';
+import type { Wording } from '@/core/explain';
 import type { ShelfView } from '@/core/views';
 import { coreWorker } from '@/workers/client';
 import type { Trouble } from '@/workers/protocol';
@@ -21,10 +22,10 @@ export interface PieceFacts {
 export type KnownFacts = readonly [facts: ReadonlyMap<string, PieceFacts>, onSeen: (ids: readonly string[]) => void];
 
 /** Of pieces out of sight so many are looked at before the screen is told. */
-const TOLD_TOGETHER = 12;
+const TOLD_TOGETHER = 48;
 
 /** Has the core look at each piece, one after the other, those in sight first; cards fill as the answers come. A piece is looked at again
- * only when its file or its key changed. */
+ * only when its file, its key or the teacher's words changed. */
 export function usePieceFacts(pieces: readonly PieceRecord[] | undefined): KnownFacts {
   const w = useWords();
   const [facts, setFacts] = useState<ReadonlyMap<string, PieceFacts>>(new Map());
@@ -34,7 +35,7 @@ export function usePieceFacts(pieces: readonly PieceRecord[] | undefined): Known
   useEffect(() => {
     let isWanted = true;
     const waiting = (): readonly PieceRecord[] =>
-      (pieces ?? []).filter((piece) => looked.current.get(piece.id) !== versionOf(piece));
+      (pieces ?? []).filter((piece) => looked.current.get(piece.id) !== versionOf(piece, w.wording));
     const look = async (): Promise<void> => {
       const left = new Map(waiting().map((piece) => [piece.id, piece]));
       const told = new Map<string, PieceFacts>();
@@ -48,7 +49,7 @@ export function usePieceFacts(pieces: readonly PieceRecord[] | undefined): Known
           w.wording,
         );
         if (!isWanted) return;
-        looked.current.set(piece.id, versionOf(piece));
+        looked.current.set(piece.id, versionOf(piece, w.wording));
         told.set(piece.id, answer.ok ? factsOf(piece, answer.value) : troubleOf(w, piece, answer.trouble));
         if (!seen.current.has(id) && told.size < TOLD_TOGETHER && left.size > 0) continue;
         const news = [...told];
@@ -64,9 +65,9 @@ export function usePieceFacts(pieces: readonly PieceRecord[] | undefined): Known
   return [facts, onSeen];
 }
 
-/** What the facts of a piece are made from. */
-function versionOf({ ownKey, part, musicXml }: PieceRecord): string {
-  return `${ownKey}/${part}\n${musicXml}`;
+/** What the facts of a piece are made from, and in which words they are said. */
+function versionOf({ ownKey, part, musicXml }: PieceRecord, wording: Wording): string {
+  return `${ownKey}/${part}/${JSON.stringify(wording)}\n${musicXml}`;
 }
 
 function factsOf(piece: PieceRecord, view: ShelfView): PieceFacts {
