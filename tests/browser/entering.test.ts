@@ -234,6 +234,34 @@ describe('what was entered', () => {
   });
 });
 
+describe('over the end of a line', () => {
+  /** The halves of ties and slurs, line by line. */
+  const halves = (): Promise<readonly string[]> =>
+    page.$$eval('[data-role=entered] >>> [data-open]', (found) =>
+      found.map((half) => half.getAttribute('data-open') ?? ''),
+    );
+
+  it('a tie goes on to the edge and comes back on the next line', async () => {
+    await begin();
+    await keys([...'123451234512']);
+    await keys(['o', '2', '3', '4', '5']);
+    await hasNotes(16);
+    await page.waitForFunction(() => document.querySelectorAll('[data-line]').length === 2);
+    await page.waitForSelector('[data-line="1"] >>> [data-open=tie-back]');
+    expect(await halves()).toEqual(['tie-on', 'tie-back']);
+  });
+
+  it('goes with the tie that is taken back', async () => {
+    for (let i = 0; i < 4; i += 1) await keys(['Control+z']);
+    await hasNotes(12);
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('[data-role=engraving]')].every(
+        ({ shadowRoot }) => shadowRoot?.querySelector('[data-open]') === null,
+      ),
+    );
+  });
+});
+
 describe('other ways of entering', () => {
   it('letters, with arrows for step and octave', async () => {
     await begin();

@@ -40,7 +40,7 @@ describe('a teacher’s own words', () => {
       'In measures 3 and 4',
       '6.5 in apart, from E♭4 to B4',
       'your little finger on E♭',
-      'dotted crotchet, then a quaver',
+      'dotted crotchet, quaver',
       'Reach of the hand: 8.1 in',
       'A3, B3',
     ])

@@ -103,7 +103,7 @@ function MomentStep({ moment, onWalk }: { readonly moment: Moment | null; readon
       >
         <ChevronLeft size={18} aria-hidden />
       </button>
-      <span className="min-w-24 flex-1 text-center leading-tight" data-role="moment">
+      <span className="min-w-24 flex-1 text-center leading-tight text-balance" data-role="moment">
         {moment ? w.bench.barBeat(moment.bar, beatText(moment.beat)) : ''}
       </span>
       <button

@@ -1,5 +1,5 @@
 import type { OpenCurve } from '@/core/views';
-import { ID_PREFIXES, type EngravedSystem } from '@/workers/protocol';
+import { ID_PREFIXES, type EngravedBar, type EngravedSystem } from '@/workers/protocol';
 
 /** How far a curve stands off its note, how high it bends, how thick it is, and how far it reaches back to the beginning of a line. Unit: spaces of the staff. */
 const OFF = { tie: 0.5, slur: 1.1 } as const;
@@ -10,17 +10,21 @@ const BACK = 2.2;
 /** Half of a tie or a slur: from its note to the end of the line, or from the beginning of the line to its note. The engraver sets each line by itself and
  * draws none that has only one end. */
 export function OpenCurveShape({ curve, engraved }: { readonly curve: OpenCurve; readonly engraved: EngravedSystem }) {
-  const head = engraved.heads.find(({ id }) => id === ID_PREFIXES.after + curve.noteId);
-  const staff = engraved.bars[0]?.staves[0];
-  const end = engraved.bars.at(-1)?.x2;
-  if (!head || !staff || end === undefined) return null;
+  const { heads, bars } = engraved;
+  const head = heads.find(({ id }) => id === ID_PREFIXES.after + curve.noteId);
+  const [first, last] = [bars[0], bars.at(-1)];
+  if (!head || !first || !last) return null;
+  const staff = staffOf(first, head.y);
   const space = (staff.bottom - staff.top) / 4;
   const way = curve.bends === 'over' ? -1 : 1;
-  const y = head.y + space / 2 + way * OFF[curve.kind] * space;
   const [from, to] =
     curve.goes === 'on'
-      ? [head.x + head.width * (curve.kind === 'tie' ? 1.1 : 0.6), end - 0.2 * space]
-      : [head.x - BACK * space, head.x - (curve.kind === 'tie' ? 0.15 : -0.4) * space];
+      ? [head.x + head.width * (curve.kind === 'tie' ? 1.1 : 0.6), last.x2 - 0.2 * space]
+      : [Math.min(...heads.map(({ x }) => x)) - BACK * space, head.x + (curve.kind === 'tie' ? -0.15 : 0.5) * space];
+  // A slur goes round all notes that it covers on its staff.
+  const covered = heads.filter(({ x, y: at }) => x >= from && x <= to && staffOf(first, at) === staff);
+  const levels = curve.kind === 'tie' ? [head.y] : [head.y, ...covered.map(({ y: at }) => at)];
+  const y = (way < 0 ? Math.min(...levels) : Math.max(...levels)) + space / 2 + way * OFF[curve.kind] * space;
   const middle = (from + to) / 2;
   const [outer, inner] = [y + way * HIGH[curve.kind] * space, y + way * (HIGH[curve.kind] - THICK * 2) * space];
   return (
@@ -32,4 +36,10 @@ export function OpenCurveShape({ curve, engraved }: { readonly curve: OpenCurve;
       strokeWidth={0.06 * space}
     />
   );
+}
+
+/** The staff that a height belongs to: the nearest. */
+function staffOf({ staves }: EngravedBar, y: number): EngravedBar['staves'][number] {
+  const far = ({ top, bottom }: EngravedBar['staves'][number]): number => Math.abs((top + bottom) / 2 - y);
+  return staves.reduce((nearest, one) => (far(one) < far(nearest) ? one : nearest));
 }

@@ -34,7 +34,7 @@ export const naming = (t: Terms) => ({
   sunday: 'Sunday',
   preview: 'So it is said',
   keyIs: (key: string) => `The piece is in ${key}.`,
-  rhythmIs: (long: string, short: string) => `A ${long}, then a ${short}.`,
+  rhythmIs: (long: string, short: string) => `A rhythm: ${long}, ${short}.`,
   weekIs: 'A week:',
   typed: `Names that are typed are read in the same way: ${t.place({ step: 5, alter: 0 })}3, ${t.place({ step: 6, alter: -1 })}3.`,
 });
