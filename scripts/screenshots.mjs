@@ -100,7 +100,7 @@ const VIEWS = [
     path: '/atlas?part=cards&key=A-major',
     waitsFor: '[data-card-line="fifth-sixth/left"] figure[aria-busy=false]',
   },
-  { name: 'settings', path: '/settings', waitsFor: 'input[name=outer]' },
+  { name: 'settings', path: '/settings#words', waitsFor: '[data-role=wording-preview]' },
   { name: 'studio-file', path: '/settings', waitsFor: '[data-role=room]', file: 'tests/fixtures/studio-files/v4.json' },
 ];
 

@@ -2,13 +2,10 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from '@jest/globals';
 import ts from 'typescript';
-import { parseKey, type Key } from '../pitch';
 import { englishTerms } from './en/terms';
 import { languageOf } from './language';
 import { USUAL_WORDING, type Wording } from './wording';
 import { wordsOf } from './words';
-
-const key = (text: string): Key => parseKey(text, 'major') as Key;
 
 /** Everything that words say, by its name; functions are asked with facts that are seen in what they say. */
 function allSaid(words: unknown, name = ''): readonly (readonly [name: string, said: string])[] {

@@ -22,7 +22,7 @@ export function AsideBox() {
   ]);
   return (
     <section aria-labelledby="aside">
-      <h2 id="aside" className="mb-3 border-b border-base-300 pb-1 text-xl font-semibold">
+      <h2 id="aside" className="scroll-mt-20 mb-3 border-b border-base-300 pb-1 text-xl font-semibold">
         {w.shared.setAside}
       </h2>
       <p className="mb-2 text-sm text-secondary">{w.settings.whatIsInStudioAnd}</p>

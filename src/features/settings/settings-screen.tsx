@@ -1,5 +1,6 @@
 'use client';
 
+import { useEffect } from 'react';
 import { useSettings } from '@/data';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { AsideBox } from './aside-box';
@@ -25,6 +26,11 @@ const parts = (w: Words) =>
 export function SettingsScreen() {
   const w = useWords();
   const settings = useSettings();
+  const isOpen = settings !== undefined;
+  // The browser looks for the part that an address names before the settings are read.
+  useEffect(() => {
+    if (isOpen && window.location.hash) document.getElementById(window.location.hash.slice(1))?.scrollIntoView();
+  }, [isOpen]);
   if (!settings) return <p className="p-8">{w.settings.openingSettings}</p>;
   return (
     <div className="mx-auto flex max-w-3xl flex-col gap-8 px-4 py-5">
@@ -38,7 +44,7 @@ export function SettingsScreen() {
         ))}
       </nav>
       <section aria-labelledby="hand" className="flex flex-col gap-7">
-        <h2 id="hand" className="border-b border-base-300 pb-1 text-xl font-semibold">
+        <h2 id="hand" className="scroll-mt-20 border-b border-base-300 pb-1 text-xl font-semibold">
           {w.settings.theHand}
         </h2>
         <p className="-mb-4 text-sm text-secondary">{w.settings.anyHandWhatCountsOn}</p>
@@ -48,7 +54,7 @@ export function SettingsScreen() {
         ))}
       </section>
       <section aria-labelledby="page" className="flex flex-col gap-7">
-        <h2 id="page" className="border-b border-base-300 pb-1 text-xl font-semibold">
+        <h2 id="page" className="scroll-mt-20 border-b border-base-300 pb-1 text-xl font-semibold">
           {w.settings.keysAndPage}
         </h2>
         {questions(w).map((question) => (
@@ -56,7 +62,7 @@ export function SettingsScreen() {
         ))}
       </section>
       <section aria-labelledby="words" className="flex flex-col gap-4">
-        <h2 id="words" className="border-b border-base-300 pb-1 text-xl font-semibold">
+        <h2 id="words" className="scroll-mt-20 border-b border-base-300 pb-1 text-xl font-semibold">
           {w.naming.heading}
         </h2>
         <p className="text-sm text-secondary">{w.naming.intro}</p>
@@ -77,7 +83,7 @@ export function SettingsScreen() {
       ))}
       <AsideBox />
       <section aria-labelledby="sound">
-        <h2 id="sound" className="mb-3 border-b border-base-300 pb-1 text-xl font-semibold">
+        <h2 id="sound" className="scroll-mt-20 mb-3 border-b border-base-300 pb-1 text-xl font-semibold">
           {w.settings.sound}
         </h2>
         <p className="text-sm text-secondary" data-role="sound-licence">

@@ -32,7 +32,7 @@ export function StudioBox() {
   };
   return (
     <section aria-labelledby="studio">
-      <h2 id="studio" className="mb-3 border-b border-base-300 pb-1 text-xl font-semibold">
+      <h2 id="studio" className="scroll-mt-20 mb-3 border-b border-base-300 pb-1 text-xl font-semibold">
         {w.settings.studioInOneFile}
       </h2>
       <p className="mb-2 text-sm text-secondary">{w.settings.allPiecesPupilsAndSettings}</p>
