@@ -39,7 +39,7 @@ export function handFlagWords(t: Terms, flag: Flag, evidence: HandEvidence): Fla
     case 'stretch':
       return {
         title: `Stretch from ${evidence.fingers[0]} to ${evidence.fingers[1]}`,
-        message: `In ${where} the ${hand}’s fingers ${evidence.fingers[0]} and ${evidence.fingers[1]} are ${t.length(evidence.mm)} apart, from ${t.pitch(evidence.keys[0])} to ${t.pitch(evidence.keys[1])}: more than is comfortable for this hand.`,
+        message: `In ${where} the ${hand}’s ${t.finger(evidence.fingers[0])} and ${t.finger(evidence.fingers[1])} are ${t.length(evidence.mm)} apart, from ${t.pitch(evidence.keys[0])} to ${t.pitch(evidence.keys[1])}: more than is comfortable for this hand.`,
         suggestion: evidence.inLine ? CAUTION_IN_LINE : CAUTION,
       };
     case 'out-of-reach':
