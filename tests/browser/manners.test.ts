@@ -328,6 +328,7 @@ describe('survey, shelf and atlas', () => {
           .waitForFunction(() => document.documentElement.scrollWidth <= document.documentElement.clientWidth)
           .catch(() => undefined);
         expect([width, await overflow(page)]).toEqual([width, 0]);
+        expect([width, await findings(page)]).toEqual([width, []]);
       }
     },
   );

@@ -61,7 +61,12 @@ export function BarsBeside({ source, options, keys, chosen, onToggle }: BarsBesi
           {trouble.message} {trouble.hint}
         </p>
       ) : null}
-      <div className="overflow-x-auto rounded-box border border-base-300 bg-base-100">
+      <div
+        className="overflow-x-auto rounded-box border border-base-300 bg-base-100"
+        tabIndex={0}
+        role="region"
+        aria-label={w.survey.barByBar}
+      >
         <table className="w-full min-w-160 table-fixed border-collapse text-left text-sm">
           <thead>
             <tr>
