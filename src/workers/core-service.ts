@@ -1,6 +1,6 @@
 /* eslint max-params: ["error", 6] -- what is asked of a worker crosses as a list of values; a function that is called back has to be one of its own */
-import { languageOf, remarkBar, USUAL_LANGUAGE, type Language, type Wording } from '@/core/explain';
-import { asWritten, moveTo, openPiece, saveAs, type OpenedPiece, type Version, type MoveOptions } from '@/core/piece';
+import { languageOf, USUAL_LANGUAGE, type Language, type Wording } from '@/core/explain';
+import { asWritten, openPiece, saveAs, type Version } from '@/core/piece';
 import {
   atlasCard,
   barsSideBySide,
@@ -21,13 +21,14 @@ import {
 import { ladderKeys, partnerKeys } from '@/core/survey';
 import { performanceOf } from '@/core/playback';
 import { keyText, type Key, type Pitch } from '@/core/pitch';
-import { err, ok, type Fault, type FileFormat, type Result } from '@/core/base';
+import { err, ok } from '@/core/base';
 import { recogniseFormat, splitPieces, type Grid } from '@/core/read';
-import { writeMusicXml } from '@/core/write';
-import { fullOptions, keyNamed, modeOf, samePlayer, surveyKey, versionsOf } from './asked-piece';
+import { keyNamed, modeOf, samePlayer, surveyKey } from './asked-piece';
+import { broughtPiece } from './brought-piece';
+import { createOpenedPieces, mapped } from './opened-pieces';
 import { createTickets } from './tickets';
 import { guarded, type Asked } from './guarded';
-import { ID_PREFIXES, type BenchOptions, type BroughtPiece, type CoreService, type PieceSource } from './protocol';
+import { ID_PREFIXES, type CoreService } from './protocol';
 import {
   benchPageSchema,
   besideSchema,
@@ -44,7 +45,6 @@ import {
   modesSchema,
   noteIdSchema,
   partnerOptionsSchema,
-  pieceSourceSchema,
   pitchesSchema,
   playerSchema,
   prefixSchema,
@@ -54,9 +54,6 @@ import {
 } from './protocol-schemas';
 import { answer } from './trouble';
 
-/** How many opened pieces are kept, so that another key need not read the file again. */
-const KEPT_PIECES = 24;
-
 /** The core behind the worker's door: checks what comes in, keeps what was read, and puts refusals into words. */
 export function createCoreService(): Asked<CoreService> {
   return guarded<CoreService>(coreService());
@@ -64,45 +61,8 @@ export function createCoreService(): Asked<CoreService> {
 
 // eslint-disable-next-line max-lines-per-function -- a service: one short method a question, all of them over the same pieces
 function coreService(): CoreService {
-  const opened = new Map<string, OpenedPiece>();
+  const { open, openWith, moved } = createOpenedPieces();
   const tickets = createTickets();
-
-  const open = (source: PieceSource): Result<OpenedPiece, Fault> => {
-    pieceSourceSchema.validateSync(source, { strict: true });
-    const name = `${source.ownKey ?? ''}\n${source.part ?? ''}\n${source.musicXml}`;
-    const kept = opened.get(name);
-    if (kept) return ok(kept);
-    const piece = openPiece(new TextEncoder().encode(source.musicXml), {
-      format: null,
-      key: source.ownKey,
-      part: source.part,
-    });
-    if (piece.ok) {
-      opened.set(name, piece.value);
-      const oldest = opened.keys().next().value;
-      if (opened.size > KEPT_PIECES && oldest !== undefined) opened.delete(oldest);
-    }
-    return piece;
-  };
-
-  const openWith = (
-    source: PieceSource,
-    options: BenchOptions,
-  ): Result<{ readonly piece: OpenedPiece; readonly options: MoveOptions }, Fault> => {
-    const piece = open(source);
-    if (!piece.ok) return piece;
-    const full = fullOptions(piece.value, options);
-    return full.ok ? ok({ piece: piece.value, options: full.value }) : full;
-  };
-
-  const moved = (source: PieceSource, options: BenchOptions): Result<Moved, Fault> => {
-    const asked = openWith(source, options);
-    if (!asked.ok) return asked;
-    const { piece, options: full } = asked.value;
-    const before = asWritten(piece, full.player, full.keyboard);
-    const after = versionsOf(piece).get(JSON.stringify(options), () => moveTo(piece, before, full));
-    return after.ok ? ok({ piece, before, after: after.value }) : after;
-  };
 
   return {
     bringIn: (bytes, wording) => {
@@ -315,35 +275,7 @@ function said(wording: Wording): Language {
   return languageOf(wordingSchema.validateSync(wording, { strict: true }));
 }
 
-function broughtPiece(
-  says: Language,
-  { score, remarks, carried }: OpenedPiece,
-  format: FileFormat | null,
-): BroughtPiece {
-  return {
-    musicXml: writeMusicXml(score),
-    title: score.title,
-    format,
-    beside: carried,
-    remarks: remarks.map((remark) => {
-      const bar = remarkBar(remark);
-      const message = says.remarkWords(remark);
-      return bar === null ? { message } : { message, bar };
-    }),
-  };
-}
-
-interface Moved {
-  readonly piece: OpenedPiece;
-  readonly before: Version;
-  readonly after: Version;
-}
-
 /** Lets questions that came in meanwhile be answered. */
 function otherQuestions(): Promise<void> {
   return new Promise((go) => setTimeout(go, 0));
-}
-
-function mapped<T, U>(result: Result<T, Fault>, change: (value: T) => U): Result<U, Fault> {
-  return result.ok ? ok(change(result.value)) : result;
 }

@@ -6,22 +6,11 @@ import { benchView, type BenchView } from './bench-view';
 import { momentsOf } from './moments';
 import { asWritten } from '../piece/open-piece';
 import { SAYS } from '../../../tests/support/usual-words';
+import { PLAIN_PAGE } from '../../../tests/support/plain-page';
 
 const view = (text: string, to: string): BenchView => {
   const piece = open(text);
-  return benchView(
-    SAYS,
-    piece,
-    { before: asWritten(piece), after: moved(piece, to) },
-    {
-      view: 'both',
-      columns: 30,
-      prefixes: { before: 'a-', after: 'b-' },
-      labels: [],
-      marks: [],
-      tracks: 'hidden',
-    },
-  );
+  return benchView(SAYS, piece, { before: asWritten(piece), after: moved(piece, to) }, PLAIN_PAGE);
 };
 
 describe('moments', () => {

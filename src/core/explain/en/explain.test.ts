@@ -14,6 +14,7 @@ import { pupilWords } from './pupil';
 import { costWords, reasonWords } from './rules';
 import { remarkWords } from './remarks';
 import { SAYS, TERMS } from '../../../../tests/support/usual-words';
+import { PLAIN_PAGE } from '../../../../tests/support/plain-page';
 
 const at = { line: 12, column: 8 };
 /** One of each code; the compiler holds the list against the union. */
@@ -222,36 +223,14 @@ describe('hands in words', () => {
   const summary = (text: string, to: string): readonly string[] => {
     const piece = open(text);
     const before = moved(piece, 'C');
-    return benchView(
-      SAYS,
-      piece,
-      { before, after: moved(piece, to) },
-      {
-        view: 'both',
-        columns: 30,
-        prefixes: { before: 'a-', after: 'b-' },
-        labels: [],
-        marks: [],
-        tracks: 'hidden',
-      },
-    ).summary;
+    return benchView(SAYS, piece, { before, after: moved(piece, to) }, PLAIN_PAGE).summary;
   };
   const words = (text: string): readonly string[] => {
     const piece = open(text);
     const version = asWritten(piece);
-    return benchView(
-      SAYS,
-      piece,
-      { before: version, after: version },
-      {
-        view: 'both',
-        columns: 30,
-        prefixes: { before: 'a-', after: 'b-' },
-        labels: [],
-        marks: [],
-        tracks: 'hidden',
-      },
-    ).positions.map((position) => position.words);
+    return benchView(SAYS, piece, { before: version, after: version }, PLAIN_PAGE).positions.map(
+      (position) => position.words,
+    );
   };
 
   it('name the black keys and the fingers on them: “F♯ and G♯ under 2 and 3” (common practice)', () => {
