@@ -22,6 +22,7 @@ const ORDER = [
   'practice',
   'piece',
   'survey',
+  'stages',
   'explain',
   'views',
 ];

@@ -1,5 +1,6 @@
 import { USUAL_LANGUAGE, type Language } from '@/core/explain';
 import { assertNever, type Fault } from '@/core/base';
+import type { SavedFile } from '@/core/piece';
 
 /** A refusal as the scripting interface promises it. */
 export function refuse(fault: Fault, says: Language = USUAL_LANGUAGE): Response {
@@ -9,6 +10,14 @@ export function refuse(fault: Fault, says: Language = USUAL_LANGUAGE): Response 
     { error: { code: fault.code, ...says.faultWords(fault), ...place } },
     { status: statusOf(fault), headers },
   );
+}
+
+/** A file as the scripting interface promises it. */
+export function sendFile({ name, mediaType, content }: SavedFile): Response {
+  const body = typeof content === 'string' ? content : new Uint8Array(content);
+  return new Response(body, {
+    headers: { 'Content-Type': mediaType, 'Content-Disposition': `attachment; filename="${name}"` },
+  });
 }
 
 function statusOf(fault: Fault): number {

@@ -1,5 +1,6 @@
 import { asWritten, moveTo, openPiece, type OpenedPiece, type Version } from '@/core/piece';
 import type { Fault, Result } from '@/core/base';
+import type { Key } from '@/core/pitch';
 import { languageOf, type Language } from '@/core/explain';
 import { refuse } from './answers';
 import { readBody } from './body';
@@ -33,14 +34,25 @@ export async function withSentPiece(request: Request, work: (sent: SentPiece) =>
   }
 }
 
+/** A piece where it stands and in another key. */
+interface MovedPiece {
+  readonly before: Version;
+  readonly after: Version;
+}
+
 /** The piece where it stands and in the wanted key. */
-export function movedPiece({
-  piece,
-  query,
-}: SentPiece): Result<{ readonly before: Version; readonly after: Version }, Fault> {
-  const to = wantedKey(query.to, piece.key.key.mode);
-  if (!to.ok) return to;
+export function movedPiece(sent: SentPiece): Result<MovedPiece, Fault> {
+  const to = wantedKey(sent.query.to, sent.piece.key.key.mode);
+  return to.ok ? inKey(sent, to.value) : to;
+}
+
+/** The same where a key need not be named: without one the piece stays in its own. */
+export function movedOrStaying(sent: SentPiece): Result<MovedPiece, Fault> {
+  return sent.query.to === null ? inKey(sent, sent.piece.key.key) : movedPiece(sent);
+}
+
+function inKey({ piece, query }: SentPiece, to: Key): Result<MovedPiece, Fault> {
   const before = asWritten(piece, query.options.player, query.options.keyboard);
-  const after = moveTo(piece, before, { ...query.options, to: to.value });
+  const after = moveTo(piece, before, { ...query.options, to });
   return after.ok ? { ok: true, value: { before, after: after.value } } : after;
 }

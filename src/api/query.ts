@@ -44,6 +44,8 @@ export interface ApiQuery {
   /** The mode of the ladder; null for the piece's own. */
   readonly mode: Mode | null;
   readonly options: Omit<MoveOptions, 'to'>;
+  /** The id of the stage that is wanted; null for the piece as it is, or for all of them. */
+  readonly stage: string | null;
   /** In which words sentences are wanted. */
   readonly wording: Wording;
 }
@@ -92,6 +94,7 @@ export function readQuery(search: URLSearchParams): Result<ApiQuery, Fault> {
     format: choice<FileFormat>('format', FILE_FORMATS, 'musicxml'),
     order: choice<KeyOrder>('order', KEY_ORDERS, 'ease'),
     mode: search.has('mode') ? choice<Mode>('mode', MODES, 'major') : null,
+    stage: search.get('stage'),
     wording: wordingIn(choice),
     options: {
       direction: choice<Direction>('direction', DIRECTIONS, 'nearest'),

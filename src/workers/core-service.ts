@@ -26,6 +26,7 @@ import { recogniseFormat, splitPieces, type Grid } from '@/core/read';
 import { keyNamed, modeOf, samePlayer, surveyKey } from './asked-piece';
 import { broughtPiece } from './brought-piece';
 import { createOpenedPieces, mapped } from './opened-pieces';
+import { stageQuestions } from './stage-service';
 import { createTickets } from './tickets';
 import { guarded, type Asked } from './guarded';
 import { ID_PREFIXES, type CoreService } from './protocol';
@@ -61,10 +62,12 @@ export function createCoreService(): Asked<CoreService> {
 
 // eslint-disable-next-line max-lines-per-function -- a service: one short method a question, all of them over the same pieces
 function coreService(): CoreService {
-  const { open, openWith, moved } = createOpenedPieces();
+  const pieces = createOpenedPieces();
+  const { open, openWith, moved } = pieces;
   const tickets = createTickets();
 
   return {
+    ...stageQuestions(pieces, tickets, otherQuestions),
     bringIn: (bytes, wording) => {
       const says = said(wording);
       const parts = splitPieces(bytesSchema.validateSync(bytes));
@@ -258,12 +261,10 @@ function coreService(): CoreService {
       return answer(
         says,
         mapped(moved(source, options), ({ piece, after }) =>
-          saveAs(
-            { ...piece, carried: { ...piece.carried, ...carried } },
-            after,
-            wanted,
-            writtenMarks(says, after, drawn),
-          ),
+          saveAs({ ...piece, carried: { ...piece.carried, ...carried } }, after, wanted, {
+            marks: writtenMarks(says, after, drawn),
+            stage: source.stage?.id ?? null,
+          }),
         ),
       );
     },

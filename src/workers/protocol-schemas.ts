@@ -22,6 +22,7 @@ import {
   type OuterSchool,
   type RepeatSchool,
 } from '@/core/fingering';
+import { EASINGS, type Easing } from '@/core/stages';
 import { LABEL_KINDS, type LabelKind, MARK_KINDS, type MarkKind } from '@/core/annotate';
 import type { Finger, Hand } from '@/core/score';
 import {
@@ -52,11 +53,49 @@ export const wordingSchema: Schema<Wording> = object({
   week: oneOf(FIRST_DAYS),
 });
 
+const ownBarSchema = object({ bar: string().required(), note: string().nullable().defined() });
+
+const ownStageSchema = object({
+  id: string().required(),
+  title: string().required(),
+  words: string().defined(),
+  hand: mixed<Hand | 'both'>().oneOf(['right', 'left', 'both']).required(),
+  bars: array(ownBarSchema).nullable().defined(),
+  easings: array(oneOf<Easing>(EASINGS)).required(),
+});
+
+const stageFingerSchema = object({
+  note: string().required(),
+  finger: mixed<Finger>().oneOf([1, 2, 3, 4, 5]).required(),
+});
+
+const stageSourceSchema = object({
+  id: string().required(),
+  own: ownStageSchema.nullable().defined(),
+  fingers: array(stageFingerSchema.concat(object({ key: string().nullable().defined() }))).required(),
+});
+
+const names = array(string().required()).required();
+
+/** What a teacher made of the stages of a piece. */
+export const stagesKeptSchema = object({
+  set: object({ order: names, left: names, added: names }).required(),
+  habit: object({ order: names, left: names }).required(),
+  own: array(ownStageSchema.required()).required(),
+  fingers: array(stageFingerSchema.concat(object({ stage: string().required() }))).required(),
+});
+
+/** Bars as a teacher types them. */
+export const barsTextSchema = string().defined().max(200);
+
+export const wayAskedSchema = object({ known: names });
+
 /** Messages into the workers are checked like everything that crosses a boundary. */
 export const pieceSourceSchema = object({
   musicXml: string().required(),
   ownKey: string().nullable().defined(),
   part: string().nullable().defined(),
+  stage: stageSourceSchema.nullable().optional(),
 });
 
 export const gridSchema = number().oneOf([1, 2, 3, 4, 6, 8]).nullable().defined();

@@ -12,10 +12,13 @@ import type {
   PlannerDiffers,
   PositionView,
   ShelfView,
+  StagesKept,
+  StagesView,
 } from '@/core/views';
 import type { Mark } from '@/core/annotate';
 import type { Wording } from '@/core/explain';
 import type { Decisions } from '@/core/piece';
+import type { OwnBar, OwnStage, StageRow, WayStep } from '@/core/stages';
 import { type PartnerKey, type PartnerOptions, type KeyOrder } from '@/core/survey';
 import { type DrillKind, type DrillRhythm } from '@/core/practice';
 import { type Direction, type Mode, type Pitch } from '@/core/pitch';
@@ -43,6 +46,15 @@ export interface PieceSource {
   readonly ownKey: string | null;
   /** The pupil's part, by its id; null for the first with two staves. */
   readonly part: string | null;
+  /** The stage that is meant; none for the whole piece. */
+  readonly stage?: StageSource | null;
+}
+
+/** A stage of a piece: its id, what it is where a teacher made it, and the fingers that were put into it. */
+export interface StageSource {
+  readonly id: string;
+  readonly own: OwnStage | null;
+  readonly fingers: Decisions['fingers'];
 }
 
 /** How the piece is wanted. */
@@ -86,6 +98,19 @@ export interface CoreService {
   regrid(bytes: Uint8Array, grid: number | null, wording: Wording): Answer<BroughtPiece>;
   shelf(source: PieceSource, prefix: string, wording: Wording): Answer<ShelfView>;
   bench(source: PieceSource, options: BenchOptions, page: BenchPageOptions): Answer<BenchView>;
+  /** The stages of a piece in the wanted key, in the teacher's order; which of them the piece is wanted in makes no difference. */
+  stages(source: PieceSource, options: BenchOptions, kept: StagesKept): Answer<StagesView>;
+  /** The bars that a teacher names, as `3-4, 7`; null for all. The answer is refused where they are none of the piece's. */
+  namedBars(source: PieceSource, options: BenchOptions, text: string): Answer<readonly OwnBar[] | null>;
+  /** How each stage lies in all keys: `onRow` is told of each as soon as it is known. The answer has the way to the whole piece in the wanted key. It ends early like `ladder`. */
+  stageTable(
+    source: PieceSource,
+    options: BenchOptions,
+    kept: StagesKept,
+    asked: WayAsked,
+    ticket: string,
+    onRow: (row: StageRowView) => void,
+  ): Promise<Answer<StageTable>>;
   /** Where the hands sit in a piece where it stands. */
   positions(source: PieceSource, wording: Wording): Answer<readonly PositionView[]>;
   /** How the piece sounds where it stands and in the wanted key. */
@@ -135,6 +160,32 @@ export interface CoreService {
     beside: Beside,
     marks: readonly Mark[],
   ): Answer<SavedPiece>;
+}
+
+/** For whom a way is looked for: the keys that are known, as `D-major`. */
+export interface WayAsked {
+  readonly known: readonly string[];
+}
+
+/** A stage in all keys, with its words. */
+export interface StageRowView extends StageRow {
+  readonly title: string;
+  readonly why: string;
+}
+
+export interface StageTable {
+  /** The key in which the piece stands, and all keys, as `D-major`, in the order of the rows. */
+  readonly own: string;
+  readonly keys: readonly string[];
+  /** From what is known to the whole piece in the wanted key; null where the whole cannot be played there. */
+  readonly way: readonly WayStepView[] | null;
+}
+
+export interface WayStepView extends WayStep {
+  readonly title: string;
+  readonly keyWords: string;
+  /** What is new in this step, in words. */
+  readonly newWords: string;
 }
 
 /** A mode whose keys are surveyed: the piece's own, the other one on the same tonics, or by name. */

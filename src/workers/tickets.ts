@@ -13,3 +13,5 @@ export function createTickets() {
     },
   };
 }
+
+export type Tickets = ReturnType<typeof createTickets>;

@@ -29,6 +29,28 @@ export function changeVoice(score: Score, place: VoicePlace, change: (voice: Voi
   });
 }
 
+/** Changes the voices of all bars of a part at once. A voice that `change` gives back as it is stays as it was engraved; one that is left empty goes. */
+export function changeVoices(score: Score, partId: string, change: (voice: Voice, measure: Measure) => Voice): Score {
+  const parts = score.parts.map((part) => {
+    if (part.id !== partId) return part;
+    const measures = part.measures.map((measure) => {
+      const open = openBar(measure);
+      const voices = open.voices.map((voice) => {
+        const changed = change(voice, measure);
+        return changed === voice
+          ? voice
+          : drawBeamsAndBrackets(changed, measure.meter, measure.lead, score.ticksPerQuarter);
+      });
+      if (voices.every((voice, i) => voice === open.voices[i])) return measure;
+      const gone = voices.filter(({ entries }) => entries.length === 0);
+      const head = [...open.head, ...gone.flatMap(({ after }) => after)];
+      return closeBar(measure, { ...open, head, voices: voices.filter(({ entries }) => entries.length > 0) });
+    });
+    return measures.every((measure, i) => measure === part.measures[i]) ? part : { ...part, measures };
+  });
+  return parts.every((part, i) => part === score.parts[i]) ? score : { ...score, parts };
+}
+
 /** Changes one bar of one part. */
 export function changeBar(score: Score, partId: string, bar: number, change: (measure: Measure) => Measure): Score {
   const parts = score.parts.map((part) => {

@@ -1,16 +1,17 @@
 export { readyToEdit } from './fine-grid';
 export { newScore, readOpening } from './new-piece';
-export { voiceTicks, openBar, withEntries } from './open-bar';
+export { carriedIn, voiceTicks, openBar, withEntries } from './open-bar';
 export type { Entry, Voice } from './open-bar';
 export { barCount } from './score-edit';
 export { NO_HISTORY, record, undoOrRedo } from './history';
 export type { Edited, History } from './history';
 export type { EditLabel } from './label';
-export { barMiscounts, changeVoice, freeVoice, voiceAt, staffOfHand, voicesOf, wantedTicks } from './change-voice';
+export { barMiscounts, changeVoice, changeVoices, freeVoice, voiceAt, staffOfHand, voicesOf, wantedTicks } from './change-voice';
 export type { BarMiscount } from './change-voice';
 export { withNewBars, withoutBars } from './bar-edits';
 export {
   TRIPLET,
+  asChord,
   freshIds,
   hasSign,
   isBarRest,
@@ -56,4 +57,4 @@ export { withComposer, withMeter, withPickup, withSignature, withTempo, withTitl
 export { normaliseScore } from './normalise';
 export { historyOf, keptSince } from './history-file';
 export type { KeptChange } from './history-file';
-export { notationsOf } from './note-xml';
+export { notationsOf, withNotations } from './note-xml';

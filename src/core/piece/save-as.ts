@@ -28,19 +28,25 @@ const FORMATS: Readonly<Record<FileFormat, { readonly ending: string; readonly m
   newthumb: { ending: 'newthumb', mediaType: 'application/vnd.new-thumb+json' },
 };
 
+/** What goes into a file beside the music, and the id of the stage of a piece that it is. */
+export interface SavedWith {
+  readonly marks?: WrittenMarks;
+  readonly stage?: string | null;
+}
+
 /** Writes a piece in one key as a file. Marks for the pupil go into MusicXML, for programs that know nothing of them; a piece file of ours has them beside
  * the music. */
 export function saveAs(
   piece: OpenedPiece,
   version: Version,
   format: FileFormat,
-  marks: WrittenMarks = NO_MARKS,
+  { marks = NO_MARKS, stage = null }: SavedWith = {},
 ): SavedFile {
   const isForOthers = format === 'musicxml' || format === 'mxl';
   const written = isForOthers ? { ...version, score: withWrittenMarks(version.score, marks) } : version;
   const { ending, mediaType } = FORMATS[format];
   return {
-    name: `${fileStem(version.score.title, version.key)}.${ending}`,
+    name: `${fileStem(version.score.title, version.key, stage)}.${ending}`,
     mediaType,
     content: contentOf(piece, written, format),
   };

@@ -1,8 +1,8 @@
 import { childElements, type XmlElement } from '../xml';
 import { intervalOf, midiNumber, transposeBy, type Interval, type Pitch } from '../pitch';
-import { beatAt, type Ticks } from '../time';
+import { barTicks, beatAt, type Ticks } from '../time';
 import { ledgerLines } from './clef';
-import type { Clef, Finger, Hand, NoteId, NoteItem, Part, Score, Transposition } from './score';
+import type { Clef, Finger, Hand, Measure, NoteId, NoteItem, Part, Score, Transposition } from './score';
 
 /** A note as a hand plays it: sounding pitch, times counted from the beginning of the piece, ties still apart. */
 export interface HandNote {
@@ -62,7 +62,8 @@ export function handNotes(part: Part, ticksPerQuarter: number): readonly HandNot
   const clefs = new Map<number, Clef>();
   const notes: HandNote[] = [];
   let start = 0;
-  for (const measure of part.measures) {
+  for (const [i, measure] of part.measures.entries()) {
+    start += leftOutBefore(part.measures[i - 1], measure, ticksPerQuarter);
     for (const item of measure.items) {
       if (item.kind === 'attributes') item.clefs.forEach((clef) => clefs.set(clef.staff, clef));
       if (item.kind !== 'note' || !item.pitch || item.isCue) continue;
@@ -94,6 +95,13 @@ export function handNotes(part: Part, ticksPerQuarter: number): readonly HandNot
   return notes.sort(
     (a, b) => a.onset - b.onset || Number(b.isGrace) - Number(a.isGrace) || (a.isGrace ? 0 : a.midi - b.midi),
   );
+}
+
+/** The time of bars that were left out in front of one, by its number: between bars 3 and 7 of a drill the hand has all the time that it had in the piece. */
+function leftOutBefore(before: Measure | undefined, measure: Measure, ticksPerQuarter: number): Ticks {
+  const [last, next] = [before?.number ?? '', measure.number];
+  if (!before || !/^\d+$/.test(last) || !/^\d+$/.test(next)) return 0;
+  return Math.max(0, Number(next) - Number(last) - 1) * barTicks(before.meter, ticksPerQuarter);
 }
 
 /** Thirds of a beat have no exact decimal: six places tell them apart and print well. */

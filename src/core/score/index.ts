@@ -21,6 +21,6 @@ export { handNotes, handOfStaff, handsOf, pupilPart, soundingShift } from './han
 export type { HandNote } from './hands';
 export { pitchElement } from './pitch-element';
 export { struckNotes, tiedFrom } from './struck';
-export { attributesOf, firstSignature, itemsOf, mapMeasures, notesOf } from './lookups';
+export { attributesOf, firstSignature, isRhythm, itemsOf, mapMeasures, notesOf } from './lookups';
 export { syllableAt } from './syllable';
 export { clefsAfter, staffPlace } from './clef';

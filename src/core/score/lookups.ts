@@ -1,3 +1,4 @@
+import { childElements, childText } from '../xml';
 import type { AttributesItem, KeySignature, Measure, MeasureItem, NoteItem, Part, Score } from './score';
 
 /** Changes every measure of every part. */
@@ -25,4 +26,12 @@ export function attributesOf(part: Part): readonly AttributesItem[] {
 export function firstSignature(part: Part): KeySignature {
   const found = attributesOf(part).flatMap((item) => item.keys)[0];
   return found ?? { staff: null, fifths: 0, mode: null };
+}
+
+/** Whether a part is written as rhythm: every staff begins with one line alone. */
+export function isRhythm(part: Part): boolean {
+  const details = (part.measures[0]?.items ?? []).flatMap((item) =>
+    item.kind === 'attributes' ? childElements(item.xml, 'staff-details') : [],
+  );
+  return details.length >= part.staves && details.every((detail) => childText(detail, 'staff-lines') === '1');
 }

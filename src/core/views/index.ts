@@ -30,3 +30,5 @@ export type { MadePiece } from './made-pieces';
 export type { HandPlace } from './entry-hands';
 export { sourcesIn } from './finger-sources';
 export { writtenMarks } from './written-marks';
+export { arrangedStages, stagesView } from './stages-view';
+export type { MisfitView, StageFinger, StagesKept, StagesView, StageView } from './stages-view';

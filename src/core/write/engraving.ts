@@ -8,9 +8,10 @@ import {
   type XmlNode,
   serialiseXml,
 } from '../xml';
-import type { MeasureItem, Part, Score } from '../score';
+import { isRhythm, type MeasureItem, type Part, type Score } from '../score';
 import { signatureLine } from '../notation';
 import { noteTextWriter, type NoteTexts } from './note-texts';
+import { onLines } from './rhythm-lines';
 import { writePart } from './write-score';
 
 /** One version of a piece on the engraved page. `prefix` keeps its note ids apart from those of the other versions;
@@ -49,7 +50,7 @@ export function engravingPage(layers: readonly Layer[], breaks: readonly number[
   );
   const bodies = parts.map(({ layer, part, id }, i) => {
     const written = withAttribute(writePart(part, noteTextWriter(part, layer.prefix, layer.texts, breaks)), 'id', id);
-    return preparePart(written, i === 0 ? breaks : []);
+    return preparePart(isRhythm(part) ? onLines(written) : written, i === 0 ? breaks : []);
   });
   const root = element('score-partwise', { version: '4.0' }, [list, ...bodies]);
   const musicXml = serialiseXml({ declaration: null, doctype: null, prolog: [], epilog: [], root });

@@ -7,8 +7,8 @@ const UNMARKED: Readonly<Record<string, string>> = { ß: 'ss', æ: 'ae', œ: 'oe
 const MOST_LETTERS = 60;
 
 /** The name under which a piece in some key is saved, without its ending: `lantern-walk-in-Bb`,
- * `old-mill-in-Fsharp-minor`. Source: the scripting interface. */
-export function fileStem(title: string, key: Key): string {
+ * `old-mill-in-Fsharp-minor`; a stage of it with its id before the key: `lantern-walk-left-alone-in-Bb`. Source: the scripting interface. */
+export function fileStem(title: string, key: Key, stage: string | null = null): string {
   // A title may be as long as a book: what comes of more letters than these cannot be seen in a name.
   const slug = title
     .slice(0, MOST_LETTERS * 4)
@@ -21,5 +21,5 @@ export function fileStem(title: string, key: Key): string {
     .slice(0, MOST_LETTERS)
     .replace(/-+$/, '');
   const tonic = nameText(key.tonic).replaceAll('#', 'sharp');
-  return `${slug || 'piece'}-in-${tonic}${key.mode === 'major' ? '' : `-${key.mode}`}`;
+  return `${slug || 'piece'}${stage === null ? '' : `-${stage}`}-in-${tonic}${key.mode === 'major' ? '' : `-${key.mode}`}`;
 }

@@ -11,8 +11,7 @@ const CHORD = SHOWN.notes.filter(({ hand, onset }) => hand === 'left' && onset =
 const save = (words: Readonly<Record<string, string>>, colours: Readonly<Record<string, string>>): string =>
   String(
     saveAs(PIECE, SHOWN, 'musicxml', {
-      words: new Map(Object.entries(words)),
-      colours: new Map(Object.entries(colours)),
+      marks: { words: new Map(Object.entries(words)), colours: new Map(Object.entries(colours)) },
     }).content,
   );
 

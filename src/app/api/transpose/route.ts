@@ -1,4 +1,4 @@
-import { refuse } from '@/api/answers';
+import { refuse, sendFile } from '@/api/answers';
 import { movedPiece, withSentPiece } from '@/api/handle';
 import { saveAs } from '@/core/piece';
 
@@ -7,10 +7,6 @@ export async function POST(request: Request): Promise<Response> {
   return withSentPiece(request, (sent) => {
     const moved = movedPiece(sent);
     if (!moved.ok) return refuse(moved.error, sent.says);
-    const { name, mediaType, content } = saveAs(sent.piece, moved.value.after, sent.query.format);
-    const body = typeof content === 'string' ? content : new Uint8Array(content);
-    return new Response(body, {
-      headers: { 'Content-Type': mediaType, 'Content-Disposition': `attachment; filename="${name}"` },
-    });
+    return sendFile(saveAs(sent.piece, moved.value.after, sent.query.format));
   });
 }

@@ -132,7 +132,8 @@ export function positionWords(t: Terms, placed: PlacedPosition, before: PlacedPo
   return [place, move, ahead].filter((part) => part !== null).join(' · ');
 }
 
-function moveWords(t: Terms, move: PositionMove): string {
+/** How a hand gets from one position to the next. */
+export function moveWords(t: Terms, move: PositionMove): string {
   switch (move.kind) {
     case 'crossing':
       return `${move.finger === 1 ? `${t.finger(1)} under` : `${move.finger ?? 'finger'} over`}${landingWords(t, move.landing)}`;

@@ -14,6 +14,7 @@ import { pupilWords } from './pupil';
 import { remarkWords } from './remarks';
 import { costWords, priceWords } from './rules';
 import { serviceFaultWords } from './services';
+import { difficultyWords, stageLine, stageMisfitWords, stageTitle, stageWhy, STAGE_KINDS } from './stages';
 import { effortWords, leaveOutWords } from './survey';
 import {
   blackWordsOf,
@@ -41,6 +42,7 @@ const WITH_TERMS = {
   chordStepsWords,
   chordWords,
   decisionWords,
+  difficultyWords,
   drillAims,
   drillTitle,
   editWords,
@@ -68,6 +70,10 @@ const WITH_TERMS = {
   signatureWords,
   sourceWords,
   spanText,
+  stageLine,
+  stageMisfitWords,
+  stageTitle,
+  stageWhy,
   verdictWords,
 } as const;
 
@@ -98,5 +104,6 @@ export function english(t: Terms) {
     labelNames: LABEL_NAMES,
     markNames: MARK_NAMES,
     nothingEntered: NOTHING_ENTERED,
+    stageKinds: STAGE_KINDS,
   };
 }

@@ -1,0 +1,150 @@
+import { groupBy } from '../base';
+import { struckNotes, type Finger, type Hand, type HandNote, type NoteId } from '../score';
+import { NO_CHANGES, type NoteChanges } from './note-changes';
+import { brokenOctaves } from './broken-octaves';
+import { letterOf, lowestOf, strikesOf, type Strike } from './strikes';
+
+/** Letters of an octave, and from the lowest to the highest finger of a closed hand: what is further than that has to be leapt to. */
+const OCTAVE = 7;
+const CLOSED = 4;
+
+/** Folds moves by octave in, so that each hand stays in one place: what lies an octave or two away from where the hand plays most, and would lie under the
+ * same five fingers there, is played there. Nothing is folded onto a key that the other hand wants in the same bar, nor past that hand. Whole stretches are folded, never
+ * single notes out of a line that stays. Letters alone decide: the same stretches are folded in every key. */
+export function foldOctaves(notes: readonly HandNote[]): NoteChanges {
+  const folds = (['right', 'left'] as const).flatMap((hand) => foldsOf(notes, hand));
+  const octaves = new Map(folds.flatMap(({ strikes, octaves: by }) => idsOf(strikes).map((id) => [id, by] as const)));
+  const fingers = new Map(folds.flatMap(({ fingered }) => [...fingered]));
+  return { ...NO_CHANGES, octaves, fingers };
+}
+
+interface Fold {
+  readonly strikes: readonly Strike[];
+  readonly octaves: number;
+  readonly fingered: ReadonlyMap<NoteId, Finger>;
+}
+
+function foldsOf(notes: readonly HandNote[], hand: Hand): readonly Fold[] {
+  const strikes = strikesOf(notes, hand);
+  const others = struckNotes(notes).filter((note) => note.hand !== hand && !note.isGrace);
+  const places = placesOf(strikes);
+  const best = places
+    .map((lowest) => ({ lowest, folds: foldsInto(strikes, others, hand, lowest) }))
+    .filter(({ folds }) => folds.length > 0)
+    .map((place) => ({ ...place, within: within(strikes, place.lowest) }))
+    .sort((a, b) => covered(b) - covered(a) || b.within - a.within || a.lowest - b.lowest)[0];
+  return best?.folds ?? [];
+}
+
+function covered({ folds, within: there }: { readonly folds: readonly Fold[]; readonly within: number }): number {
+  return there + folds.reduce((sum, { strikes }) => sum + strikes.length, 0);
+}
+
+/** All places of a closed hand that hold a note of it as their lowest: the letters under its lowest finger. A place in which less is played than was folded
+ * into it is no home, and is passed over where the notes are counted. */
+function placesOf(strikes: readonly Strike[]): readonly number[] {
+  const letters = [...new Set(strikes.flatMap(({ notes }) => notes.map(letterOf)))];
+  const highest = Math.max(...letters);
+  return letters.filter((letter) => letter + CLOSED <= highest || letter === Math.min(...letters));
+}
+
+function isWithin({ notes }: Strike, lowest: number): boolean {
+  return notes.every((note) => letterOf(note) >= lowest && letterOf(note) <= lowest + CLOSED);
+}
+
+function within(strikes: readonly Strike[], lowest: number): number {
+  return strikes.filter((strike) => isWithin(strike, lowest)).length;
+}
+
+function foldsInto(
+  strikes: readonly Strike[],
+  others: readonly HandNote[],
+  hand: Hand,
+  lowest: number,
+): readonly Fold[] {
+  const home = strikes.filter((strike) => isWithin(strike, lowest));
+  const away = stretchesAway(strikes, lowest);
+  const broken = new Set(brokenOctaves(strikes).flatMap(({ low, top }) => [low.id, top.id]));
+  const folds = away.flatMap((stretch): readonly Fold[] => {
+    // An octave that the hand breaks belongs together, and what is reached by a small move is no octave too far.
+    if (stretch.some((strike) => broken.has(lowestOf(strike).id)) || !isLeaptTo(stretch, strikes)) return [];
+    const octaves = octavesInto(stretch, lowest);
+    if (octaves === null || clashes(stretch, octaves, hand, others)) return [];
+    return [{ strikes: stretch, octaves, fingered: fingersThere(stretch, octaves, { home, hand, lowest }) }];
+  });
+  const folded = folds.reduce((sum, fold) => sum + fold.strikes.length, 0);
+  // A hand sits where it plays at least as much as what is brought there.
+  return folded <= home.length ? folds : [];
+}
+
+/** Neighbouring strikes that do not lie in the place. */
+function stretchesAway(strikes: readonly Strike[], lowest: number): readonly (readonly Strike[])[] {
+  const stretches: Strike[][] = [];
+  let isAway = false;
+  for (const strike of strikes) {
+    if (isWithin(strike, lowest)) isAway = false;
+    else {
+      if (!isAway) stretches.push([]);
+      stretches.at(-1)?.push(strike);
+      isAway = true;
+    }
+  }
+  return stretches;
+}
+
+/** Whether the hand leaps to a stretch or away from it. */
+function isLeaptTo(stretch: readonly Strike[], strikes: readonly Strike[]): boolean {
+  const from = strikes.indexOf(stretch[0] as Strike);
+  const leap = (a: Strike | undefined, b: Strike | undefined): boolean =>
+    a !== undefined && b !== undefined && Math.abs(letterOf(lowestOf(a)) - letterOf(lowestOf(b))) > CLOSED;
+  return leap(strikes[from - 1], strikes[from]) || leap(stretch.at(-1), strikes[from + stretch.length]);
+}
+
+/** By how many octaves a stretch moves so that all of it lies in the place; null where it does not fit. */
+function octavesInto(stretch: readonly Strike[], lowest: number): number | null {
+  const letters = stretch.flatMap(({ notes }) => notes.map(letterOf));
+  const by = Math.ceil((lowest - Math.min(...letters)) / OCTAVE);
+  const fits = letters.every((letter) => letter + by * OCTAVE >= lowest && letter + by * OCTAVE <= lowest + CLOSED);
+  return fits && by !== 0 ? by : null;
+}
+
+/** Whether a stretch, where it would be played, wants a key that the other hand plays in the same bar, or comes past that hand. */
+function clashes(stretch: readonly Strike[], octaves: number, hand: Hand, others: readonly HandNote[]): boolean {
+  const side = hand === 'right' ? 1 : -1;
+  return stretch.some(({ notes }) =>
+    notes.some((note) => {
+      const midi = note.midi + 12 * octaves;
+      return others.some((other) => {
+        const isSameBar = other.barIndex === note.barIndex;
+        const sounds = other.onset < note.onset + note.duration && note.onset < other.onset + other.duration;
+        return (isSameBar || sounds) && (midi === other.midi || (midi - other.midi) * side < 0);
+      });
+    }),
+  );
+}
+
+/** The fingers of folded notes: those with which the hand plays these letters at home, else those of the closed hand. */
+function fingersThere(
+  stretch: readonly Strike[],
+  octaves: number,
+  { home, hand, lowest }: { readonly home: readonly Strike[]; readonly hand: Hand; readonly lowest: number },
+): ReadonlyMap<NoteId, Finger> {
+  const byLetter = groupBy(
+    home.flatMap(({ notes }) => notes),
+    letterOf,
+  );
+  return new Map(
+    stretch.flatMap(({ notes }) =>
+      notes.map((note) => {
+        const letter = letterOf(note) + octaves * OCTAVE;
+        const there = byLetter.get(letter)?.find(({ finger }) => finger !== null)?.finger;
+        const place = letter - lowest;
+        return [note.id, there ?? ((hand === 'right' ? place + 1 : 5 - place) as Finger)] as const;
+      }),
+    ),
+  );
+}
+
+function idsOf(strikes: readonly Strike[]): readonly NoteId[] {
+  return strikes.flatMap(({ notes }) => notes.map(({ id }) => id));
+}

@@ -1,0 +1,35 @@
+import type { Player } from '../fingering';
+import { asWritten, type OpenedPiece } from '../piece';
+import { fitPiece } from '../survey';
+import { stageId, type Stage } from './stage';
+import { stagePiece } from './staged-versions';
+
+/** How a stage lies in a key: `limits` counts what the hand cannot do at its level and reach; `moves` how often a hand moves; `onBlack` the fingers on black keys. */
+export interface StageInKey {
+  readonly key: string;
+  readonly limits: number;
+  readonly moves: number;
+  readonly onBlack: readonly number[];
+}
+
+/** How a stage lies in all keys of the piece's mode. */
+export interface StageRow {
+  readonly id: string;
+  readonly keys: readonly StageInKey[];
+}
+
+/** How one stage lies in all keys for a player. The stage is that of the piece where it stands. */
+export function stageRow(piece: OpenedPiece, { name, transformations }: Stage, player: Player): StageRow {
+  const own = asWritten(piece, player);
+  const staged = stagePiece(piece, own, transformations, 'bar');
+  const { keys } = fitPiece(staged, stageId(name), player);
+  return {
+    id: stageId(name),
+    keys: keys.map(({ key, limits, hands }) => ({
+      key,
+      limits,
+      moves: hands.reduce((sum, hand) => sum + hand.moves, 0),
+      onBlack: [...new Set(hands.flatMap(({ onBlack }) => onBlack))].toSorted((a, b) => a - b),
+    })),
+  };
+}

@@ -1,0 +1,111 @@
+import { err, ok } from '@/core/base';
+import { languageOf, type Language } from '@/core/explain';
+import { asWritten, type OpenedPiece, type Version } from '@/core/piece';
+import { keyText, parseKey } from '@/core/pitch';
+import { readBars, stageRow, subjectOf, wayTo, type Difficulty, type Stage, type WayStep } from '@/core/stages';
+import { arrangedStages, stagesView } from '@/core/views';
+import { ladderKeys } from '@/core/survey';
+import { mapped, type OpenedPieces } from './opened-pieces';
+import type { CoreService, StageRowView, WayStepView } from './protocol';
+import { barsTextSchema, stagesKeptSchema, ticketSchema, wayAskedSchema, wordingSchema } from './protocol-schemas';
+import type { Tickets } from './tickets';
+import { answer } from './trouble';
+
+type StageQuestions = Pick<CoreService, 'stages' | 'namedBars' | 'stageTable'>;
+
+/** What is asked about the stages of pieces. */
+export function stageQuestions(
+  { moved }: Pick<OpenedPieces, 'moved'>,
+  tickets: Tickets,
+  otherQuestions: () => Promise<void>,
+): StageQuestions {
+  return {
+    stages: (source, options, kept) => {
+      const checked = stagesKeptSchema.validateSync(kept, { strict: true });
+      const says = said(options.wording);
+      return answer(
+        says,
+        mapped(moved({ ...source, stage: null }, options), ({ piece, after }) =>
+          stagesView(says, piece, after, checked),
+        ),
+      );
+    },
+    namedBars: (source, options, text) => {
+      const checked = barsTextSchema.validateSync(text, { strict: true });
+      const says = said(options.wording);
+      const whole = moved({ ...source, stage: null }, options);
+      if (!whole.ok) return answer(says, whole);
+      const { piece, after } = whole.value;
+      const bars = readBars(subjectOf(piece, after), checked);
+      if (bars === 'all') return ok(null);
+      const allowed = allowedBars(after);
+      return bars ? ok(bars) : answer(says, err({ code: 'query.value', name: 'bars', value: checked, allowed }));
+    },
+    stageTable: async (source, options, kept, asked, ticket, onRow) => {
+      const checked = stagesKeptSchema.validateSync(kept, { strict: true });
+      const { known } = wayAskedSchema.validateSync(asked, { strict: true });
+      const says = said(options.wording);
+      const whole = moved({ ...source, stage: null }, options);
+      if (!whole.ok) return answer(says, whole);
+      const { piece, after } = whole.value;
+      const stages = arrangedStages(piece, asWritten(piece, options.player), checked);
+      const work = tickets.begin(ticketSchema.validateSync(ticket, { strict: true }));
+      const rows: { readonly stage: Stage; readonly row: StageRowView }[] = [];
+      try {
+        for (const { stage, title, why } of stages.map((stage) => named(says, stage, checked))) {
+          await otherQuestions();
+          if (work.isStopped()) return answer(says, err({ code: 'job.stopped' }));
+          const row = { ...stageRow(piece, stage, options.player), title, why };
+          rows.push({ stage, row });
+          onRow(row);
+        }
+      } finally {
+        work.end();
+      }
+      const own = piece.key.key;
+      const way = wayTo({
+        stages: rows.map(({ stage, row }) => ({ id: row.id, difficulties: stage.difficulties, keys: playableIn(row) })),
+        known,
+        level: options.player.level,
+        wanted: keyText(after.key),
+        home: keyText(own),
+      });
+      return ok({
+        own: keyText(own),
+        keys: ladderKeys(piece, own.mode).map(keyText),
+        way: way && way.map((step) => stepView(says, step, rows.find(({ row }) => row.id === step.stage)?.row)),
+      });
+    },
+  };
+}
+
+function said(wording: Parameters<typeof languageOf>[0]): Language {
+  return languageOf(wordingSchema.validateSync(wording, { strict: true }));
+}
+
+function allowedBars({ score }: Version): string {
+  const numbers = score.parts[0]?.measures.map(({ number }) => number) ?? [];
+  return `${numbers[0] ?? ''} to ${numbers.at(-1) ?? ''}, as 3-4, 7`;
+}
+
+function named(
+  says: Language,
+  stage: Stage,
+  { own }: { readonly own: readonly { readonly id: string; readonly title: string; readonly words: string }[] },
+): { readonly stage: Stage; readonly title: string; readonly why: string } {
+  const mine =
+    stage.name.kind === 'own' ? own.find(({ id }) => stage.name.kind === 'own' && id === stage.name.id) : undefined;
+  return { stage, title: mine?.title ?? says.stageTitle(stage), why: mine?.words || says.stageWhy(stage.why) };
+}
+
+/** The keys in which a stage asks nothing that the hand cannot do. */
+function playableIn({ keys }: StageRowView): readonly string[] {
+  return keys.filter(({ limits }) => limits === 0).map(({ key }) => key);
+}
+
+function stepView(says: Language, step: WayStep, row: StageRowView | undefined): WayStepView {
+  const key = parseKey(step.key, 'major');
+  const keyWords = key ? says.key(key) : step.key;
+  const news = step.news.map((one: Difficulty | 'key') => says.difficultyWords(one, keyWords));
+  return { ...step, title: row?.title ?? step.stage, keyWords, newWords: says.listed(news) };
+}

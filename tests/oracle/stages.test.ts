@@ -1,0 +1,126 @@
+/** Stages of all demo pieces in all fifteen keys, and of 500 generated ones: what is kept is as it was, and it makes no difference whether a piece is moved first
+ * or made easier first. */
+import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { asWritten } from '@/core/piece';
+import { barMiscounts } from '@/core/edit';
+import { fifteenKeys, keyText, pitchText, type Key } from '@/core/pitch';
+import { readPiece } from '@/core/read';
+import { notesOf, type HandNote, type Score } from '@/core/score';
+import { stageId, stageScore, stagesOf, type Stage } from '@/core/stages';
+import { moveScore } from '@/core/transpose';
+import { unwrap } from '@/core/base';
+import { writeMusicXml } from '@/core/write';
+import type { OpenedPiece } from '@/core/piece';
+import { drawnByTheBarRule } from '../support/bar-rule';
+import { bytesOf } from '../support/build-piece';
+import { DEMO_FILES } from '../support/demo-pieces';
+import '../support/fixed-seed';
+import { open, USUAL } from '../support/open';
+import { beginnersPiece, notesById } from '../support/staged';
+
+function allStages(piece: OpenedPiece): readonly Stage[] {
+  const { proposed, others } = stagesOf(piece, asWritten(piece));
+  return [...proposed, ...others];
+}
+
+function staged(piece: OpenedPiece, score: Score, { transformations }: Stage): Score {
+  return stageScore(score, { partId: piece.part.id, courtesy: 'bar' }, transformations).score;
+}
+
+function movedScore(piece: OpenedPiece, score: Score, to: Key): Score {
+  const pupil = score.parts.find(({ id }) => id === piece.part.id) ?? piece.part;
+  return unwrap(moveScore(score, { ...USUAL, to, from: piece.key.key, pupil })).score;
+}
+
+function said({ id, hand, pitch, bar, beat, duration, finger, tieStart, tieStop }: HandNote): string {
+  return `${id} ${hand} ${pitchText(pitch)} ${bar}/${beat} ${duration} ${finger} ${tieStart} ${tieStop}`;
+}
+
+function allSaid(score: Score): readonly string[] {
+  return [...notesById(score).values()].map(said).toSorted();
+}
+
+/** Stages that play notes at other times, or in another octave. */
+const RETIMED = ['blocked', 'landing-long'];
+
+function expectKept(piece: OpenedPiece, stage: Stage): void {
+  const before = notesById(piece.score);
+  const score = staged(piece, piece.score, stage);
+  for (const [id, note] of notesById(score)) {
+    const was = before.get(id) as HandNote;
+    expect(was).toBeDefined();
+    const name = `${stageId(stage.name)} ${id}`;
+    if (stage.name.kind === 'one-place') expect(`${name} ${Math.abs(note.midi - was.midi) % 12}`).toBe(`${name} 0`);
+    else expect(`${name} ${pitchText(note.pitch)}`).toBe(`${name} ${pitchText(was.pitch)}`);
+    if (RETIMED.includes(stage.name.kind)) continue;
+    expect(`${name} ${note.bar}/${note.beat}/${note.duration}`).toBe(`${name} ${was.bar}/${was.beat}/${was.duration}`);
+  }
+  const part = score.parts.find(({ id }) => id === piece.part.id) ?? piece.part;
+  const lengths = new Map(piece.part.measures.map(({ number, length }) => [number, length]));
+  const wrong = barMiscounts(part, score.ticksPerQuarter).filter(({ number, found }) => found !== lengths.get(number));
+  expect([stageId(stage.name), ...wrong]).toEqual([stageId(stage.name)]);
+}
+
+function expectReadAgain(score: Score, name: string): void {
+  const again = unwrap(readPiece(bytesOf(writeMusicXml(score)), null, null)).score;
+  expect([name, ...allSaid(again)]).toEqual([name, ...allSaid(score)]);
+}
+
+describe.each(DEMO_FILES.map(({ id, text }) => [id, text] as const))('%s', (_id, text) => {
+  const piece = open(text);
+  const stages = allStages(piece);
+
+  it.each(fifteenKeys(piece.key.key.mode).map((key) => [keyText(key), key] as const))(
+    'moved to %s and made easier is the same as made easier and moved',
+    (_name, key) => {
+      const moved = movedScore(piece, piece.score, key);
+      for (const stage of stages) {
+        const first = staged(piece, moved, stage);
+        const last = movedScore(piece, staged(piece, piece.score, stage), key);
+        expect([stageId(stage.name), ...allSaid(first)]).toEqual([stageId(stage.name), ...allSaid(last)]);
+        expect(signs(first)).toEqual(signs(last));
+      }
+    },
+  );
+
+  it('keeps what it keeps: pitch, time, length and id, and can be written and read again', () => {
+    for (const stage of stages) {
+      expectKept(piece, stage);
+      expectReadAgain(staged(piece, piece.score, stage), stageId(stage.name));
+    }
+  });
+
+  it('has signs by the bar rule', () => {
+    for (const stage of stages) {
+      const score = staged(piece, piece.score, stage);
+      const drawn = score.parts
+        .flatMap(notesOf)
+        .filter(({ pitch }) => pitch)
+        .map(({ accidental }) => (accidental ? `${accidental.sign}${accidental.courtesy ? '?' : ''}` : ''));
+      expect(drawn).toEqual(drawnByTheBarRule(writeMusicXml(score)));
+    }
+  });
+});
+
+function signs(score: Score): readonly string[] {
+  return score.parts.flatMap((part) => part.measures.flatMap(({ items }) => items.flatMap((item) => (item.kind === 'note' && item.pitch ? [`${item.id}${item.accidental?.sign ?? ''}`] : []))));
+}
+
+describe('500 generated pieces', () => {
+  it('keep what they keep in every stage, and do not mind whether they are moved first', () => {
+    fc.assert(
+      fc.property(beginnersPiece, fc.nat(14), (text, at) => {
+        const piece = open(text);
+        const key = fifteenKeys('major')[at] as Key;
+        const moved = movedScore(piece, piece.score, key);
+        for (const stage of allStages(piece)) {
+          expectKept(piece, stage);
+          const first = staged(piece, moved, stage);
+          expect(allSaid(first)).toEqual(allSaid(movedScore(piece, staged(piece, piece.score, stage), key)));
+        }
+      }),
+      { numRuns: 500 },
+    );
+  });
+});
