@@ -69,6 +69,9 @@ export const MAY_CHANGE: { readonly [Kind in Command['kind']]: readonly RegExp[]
   'piece.let-go': [/^pieces\/\w+\/decided\.fingers$/],
   'piece.put-aside': [/^pieces\/\w+\/decided\.aside$/],
   'piece.mark': [/^pieces\/\w+\/decided\.marks$/],
+  'piece.stages': [/^pieces\/\w+\/(stageOrder|stagesLeft|stagesAdded)$/],
+  'piece.own-stage': [/^pieces\/\w+\/ownStages$/],
+  'piece.stage-fingers': [/^pieces\/\w+\/stageFingers$/],
   'piece.enter': [/^pieces\/\w+\/(musicXml|edition)$/],
   'pupil.add': [/^pupils\/\w+$/],
   'pupil.change': [/^pupils\/\w+\/(name|spanMm)$/],
@@ -90,6 +93,7 @@ export const MAY_CHANGE: { readonly [Kind in Command['kind']]: readonly RegExp[]
 
 const PIECES = ['a', 'b', 'd1'];
 const PUPILS = ['ada', 'd2'];
+const OWN_STAGE = { words: '', hand: 'left' as const, bars: [{ bar: '3', note: 'n1' }], easings: ['beats' as const] };
 
 /** A command of chance about few things, so that tabs meet in them often. `made` numbers what is new. */
 async function anyCommand(world: World, { below, of }: Chance, made: number): Promise<Command> {
@@ -133,6 +137,27 @@ async function anyCommand(world: World, { below, of }: Chance, made: number): Pr
       return { kind, id, whose, flag: of(['hop/right/n1', 'hop/left/n2']), reason: of([null, 'she likes it']) };
     case 'piece.mark':
       return { kind, id, whose, mark: of(['ring', 'guide']), notes, text: '' };
+    case 'piece.stages':
+      return {
+        kind,
+        id,
+        change: { [of(['stageOrder', 'stagesLeft', 'stagesAdded'])]: of([[], ['beats'], ['whole', 'beats']]) },
+      };
+    case 'piece.own-stage':
+      return {
+        kind,
+        id,
+        stage: { ...OWN_STAGE, id: of(['s1', 's2']), title: of(['Bars', 'Left']) },
+        as: of(['put', 'taken']),
+      };
+    case 'piece.stage-fingers':
+      return {
+        kind,
+        id,
+        stage: of(['beats', 's1']),
+        whose,
+        wanted: notes.map((note) => ({ note, finger: of([null, 1, 5]) })),
+      };
     case 'piece.enter':
       return (await entering(world, id, made)) ?? { kind: 'note.desk', change: { zoom: 50 + below(100) } };
     case 'pupil.add':

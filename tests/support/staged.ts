@@ -34,7 +34,7 @@ const RIGHT = [
 
 /** A piece of two hands in four bars a line: bars put together at random from those that beginners' pieces are made of. */
 export const beginnersPiece: fc.Arbitrary<string> = fc
-  .array(fc.tuple(fc.nat(RIGHT.length - 1), fc.nat(LEFT.length - 1)), { minLength: 3, maxLength: 10 })
+  .array(fc.tuple(fc.nat(RIGHT.length - 1), fc.nat(LEFT.length - 1)), { minLength: 2, maxLength: 5 })
   .map((bars) => {
     const right = bars.map(([at]) => (RIGHT[at] as string).replace('G4q/5~', 'G4q/5 F4q/4 E4h/3~'));
     const left = bars.map(([, at]) => LEFT[at] as string);

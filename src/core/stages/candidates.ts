@@ -166,7 +166,8 @@ function easierLeftHands(subject: Subject): readonly Candidate[] {
 }
 
 function foldedOctaves(subject: Subject): readonly Candidate[] {
-  const { octaves } = foldOctaves(subject.version.notes);
+  const { version, part, ticksPerQuarter } = subject;
+  const { octaves } = foldOctaves({ notes: version.notes, part, ticksPerQuarter });
   const folded = subject.struck.filter(({ id }) => octaves.has(id));
   if (folded.length === 0) return [];
   const hands = subject.hands.filter((hand: Hand) => folded.some((note) => note.hand === hand));

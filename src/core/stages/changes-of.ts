@@ -33,7 +33,7 @@ function changesOf(transformation: NoteTransformation, of: NotesOf): NoteChanges
       return onlyThose(of.notes, ({ id }) => wanted.has(id));
     }
     case 'one-place':
-      return foldOctaves(of.notes);
+      return foldOctaves(of);
     case 'beats':
       return onBeats(of);
     case 'split-octave':

@@ -18,3 +18,5 @@ export { wayTo } from './way';
 export type { WayMap, WayStep } from './way';
 export { stageRow } from './stage-table';
 export type { StageInKey, StageRow } from './stage-table';
+export { brokenChords } from './chord-figures';
+export { foldOctaves } from './one-place';

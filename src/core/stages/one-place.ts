@@ -1,7 +1,9 @@
 import { groupBy } from '../base';
-import { struckNotes, type Finger, type Hand, type HandNote, type NoteId } from '../score';
+import { struckNotes, type Finger, type Hand, type HandNote, type NoteId, type Part } from '../score';
+import { beatTicks, type Ticks } from '../time';
 import { NO_CHANGES, type NoteChanges } from './note-changes';
 import { brokenOctaves } from './broken-octaves';
+import { brokenChords } from './chord-figures';
 import { letterOf, lowestOf, strikesOf, type Strike } from './strikes';
 
 /** Letters of an octave, and from the lowest to the highest finger of a closed hand: what is further than that has to be leapt to. */
@@ -11,11 +13,31 @@ const CLOSED = 4;
 /** Folds moves by octave in, so that each hand stays in one place: what lies an octave or two away from where the hand plays most, and would lie under the
  * same five fingers there, is played there. Nothing is folded onto a key that the other hand wants in the same bar, nor past that hand. Whole stretches are folded, never
  * single notes out of a line that stays. Letters alone decide: the same stretches are folded in every key. */
-export function foldOctaves(notes: readonly HandNote[]): NoteChanges {
-  const folds = (['right', 'left'] as const).flatMap((hand) => foldsOf(notes, hand));
+export function foldOctaves(of: FoldedIn): NoteChanges {
+  const right = foldsOf(of, 'right');
+  // The left hand makes room for what the right hand plays then.
+  const lower = new Map(right.flatMap(({ strikes, octaves: by }) => idsOf(strikes).map((id) => [id, 12 * by] as const)));
+  const notes = of.notes.map((note) => ({ ...note, midi: note.midi + (lower.get(note.id) ?? 0) }));
+  const folds = [...right, ...foldsOf({ ...of, notes: lower.size === 0 ? of.notes : notes }, 'left')];
   const octaves = new Map(folds.flatMap(({ strikes, octaves: by }) => idsOf(strikes).map((id) => [id, by] as const)));
   const fingers = new Map(folds.flatMap(({ fingered }) => [...fingered]));
   return { ...NO_CHANGES, octaves, fingers };
+}
+
+/** The notes of a piece, and how its time is counted. */
+interface FoldedIn {
+  readonly notes: readonly HandNote[];
+  readonly part: Part;
+  readonly ticksPerQuarter: number;
+}
+
+/** A hand with the other one beside it. `together` are notes that no fold may part. */
+interface HandsAt {
+  readonly hand: Hand;
+  readonly strikes: readonly Strike[];
+  readonly together: ReadonlySet<NoteId>;
+  readonly others: readonly HandNote[];
+  readonly beatAt: (note: HandNote) => Ticks;
 }
 
 interface Fold {
@@ -24,12 +46,23 @@ interface Fold {
   readonly fingered: ReadonlyMap<NoteId, Finger>;
 }
 
-function foldsOf(notes: readonly HandNote[], hand: Hand): readonly Fold[] {
+function foldsOf(of: FoldedIn, hand: Hand): readonly Fold[] {
+  const { notes, part, ticksPerQuarter } = of;
   const strikes = strikesOf(notes, hand);
-  const others = struckNotes(notes).filter((note) => note.hand !== hand && !note.isGrace);
+  const together = new Set([
+    ...brokenOctaves(strikes).flatMap(({ low, top }) => [low.id, top.id]),
+    ...brokenChords(notes, part, hand, ticksPerQuarter).flatMap((chord) => idsOf(chord.strikes)),
+  ]);
+  const hands: HandsAt = {
+    hand,
+    strikes,
+    together,
+    others: struckNotes(notes).filter((note) => note.hand !== hand && !note.isGrace),
+    beatAt: (note) => beatTicks(part.measures[note.barIndex]?.meter ?? { beats: 4, beatType: 4 }, ticksPerQuarter),
+  };
   const places = placesOf(strikes);
   const best = places
-    .map((lowest) => ({ lowest, folds: foldsInto(strikes, others, hand, lowest) }))
+    .map((lowest) => ({ lowest, folds: foldsInto(hands, lowest) }))
     .filter(({ folds }) => folds.length > 0)
     .map((place) => ({ ...place, within: within(strikes, place.lowest) }))
     .sort((a, b) => covered(b) - covered(a) || b.within - a.within || a.lowest - b.lowest)[0];
@@ -56,20 +89,14 @@ function within(strikes: readonly Strike[], lowest: number): number {
   return strikes.filter((strike) => isWithin(strike, lowest)).length;
 }
 
-function foldsInto(
-  strikes: readonly Strike[],
-  others: readonly HandNote[],
-  hand: Hand,
-  lowest: number,
-): readonly Fold[] {
+function foldsInto({ hand, strikes, others, together, beatAt }: HandsAt, lowest: number): readonly Fold[] {
   const home = strikes.filter((strike) => isWithin(strike, lowest));
   const away = stretchesAway(strikes, lowest);
-  const broken = new Set(brokenOctaves(strikes).flatMap(({ low, top }) => [low.id, top.id]));
   const folds = away.flatMap((stretch): readonly Fold[] => {
-    // An octave that the hand breaks belongs together, and what is reached by a small move is no octave too far.
-    if (stretch.some((strike) => broken.has(lowestOf(strike).id)) || !isLeaptTo(stretch, strikes)) return [];
+    // What is broken over a chord or an octave belongs together, and what is reached by a small move is no octave too far.
+    if (idsOf(stretch).some((id) => together.has(id)) || !isLeaptTo(stretch, strikes)) return [];
     const octaves = octavesInto(stretch, lowest);
-    if (octaves === null || clashes(stretch, octaves, hand, others)) return [];
+    if (octaves === null || clashes(stretch, octaves, { hand, others, beatAt })) return [];
     return [{ strikes: stretch, octaves, fingered: fingersThere(stretch, octaves, { home, hand, lowest }) }];
   });
   const folded = folds.reduce((sum, fold) => sum + fold.strikes.length, 0);
@@ -92,12 +119,12 @@ function stretchesAway(strikes: readonly Strike[], lowest: number): readonly (re
   return stretches;
 }
 
-/** Whether the hand leaps to a stretch or away from it. */
+/** Whether the hand leaps to a stretch and away from it; the piece begins and ends anywhere. */
 function isLeaptTo(stretch: readonly Strike[], strikes: readonly Strike[]): boolean {
   const from = strikes.indexOf(stretch[0] as Strike);
-  const leap = (a: Strike | undefined, b: Strike | undefined): boolean =>
-    a !== undefined && b !== undefined && Math.abs(letterOf(lowestOf(a)) - letterOf(lowestOf(b))) > CLOSED;
-  return leap(strikes[from - 1], strikes[from]) || leap(stretch.at(-1), strikes[from + stretch.length]);
+  const isLeap = (a: Strike | undefined, b: Strike | undefined): boolean =>
+    a === undefined || b === undefined || Math.abs(letterOf(lowestOf(a)) - letterOf(lowestOf(b))) > CLOSED;
+  return isLeap(strikes[from - 1], strikes[from]) && isLeap(stretch.at(-1), strikes[from + stretch.length]);
 }
 
 /** By how many octaves a stretch moves so that all of it lies in the place; null where it does not fit. */
@@ -108,16 +135,20 @@ function octavesInto(stretch: readonly Strike[], lowest: number): number | null 
   return fits && by !== 0 ? by : null;
 }
 
-/** Whether a stretch, where it would be played, wants a key that the other hand plays in the same bar, or comes past that hand. */
-function clashes(stretch: readonly Strike[], octaves: number, hand: Hand, others: readonly HandNote[]): boolean {
+/** Whether a stretch, where it would be played, wants a key that the other hand has in the same bar or within a beat, or comes past that hand. */
+function clashes(
+  stretch: readonly Strike[],
+  octaves: number,
+  { hand, others, beatAt }: Pick<HandsAt, 'hand' | 'others' | 'beatAt'>,
+): boolean {
   const side = hand === 'right' ? 1 : -1;
   return stretch.some(({ notes }) =>
     notes.some((note) => {
       const midi = note.midi + 12 * octaves;
+      const beat = beatAt(note);
       return others.some((other) => {
-        const isSameBar = other.barIndex === note.barIndex;
-        const sounds = other.onset < note.onset + note.duration && note.onset < other.onset + other.duration;
-        return (isSameBar || sounds) && (midi === other.midi || (midi - other.midi) * side < 0);
+        const isNear = other.onset <= note.onset + note.duration + beat && note.onset <= other.onset + other.duration + beat;
+        return (other.barIndex === note.barIndex || isNear) && (midi - other.midi) * side <= 0;
       });
     }),
   );

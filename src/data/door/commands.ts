@@ -49,6 +49,24 @@ export type EditCommand =
       readonly notes: readonly string[];
       readonly text: string;
     }
+  | {
+      readonly kind: 'piece.stages';
+      readonly id: string;
+      readonly change: Partial<Pick<PieceRecord, 'stageOrder' | 'stagesLeft' | 'stagesAdded'>>;
+    }
+  | {
+      readonly kind: 'piece.own-stage';
+      readonly id: string;
+      readonly stage: PieceRecord['ownStages'][number];
+      readonly as: 'put' | 'taken';
+    }
+  | {
+      readonly kind: 'piece.stage-fingers';
+      readonly id: string;
+      readonly stage: string;
+      readonly whose: Whose;
+      readonly wanted: readonly { readonly note: string; readonly finger: Finger | null }[];
+    }
   | { readonly kind: 'pupil.add'; readonly pupil: PupilRecord }
   | {
       readonly kind: 'pupil.change';
@@ -72,10 +90,12 @@ export type EditCommand =
   /** Deletes something that could not be understood: a whole record, or what stands in one of its fields. */
   | { readonly kind: 'aside.delete'; readonly place: RecordPlace; readonly field: Field; readonly value: unknown };
 
-/** A key that is planned, and the name that its entry gets. */
+/** A key that is planned, in a stage or whole, and the name that its entry gets. */
 export interface PlannedKey {
   readonly id: string;
   readonly key: string;
+  /** The stage in which the piece is planned; the whole where nothing is said. */
+  readonly stage?: string | null;
 }
 
 /** What was entered into a piece: its music now, and the changes of its history that are new or were turned. Only where the music is still the one

@@ -51,6 +51,18 @@ export async function wantedBy(view: StudioView, command: EditCommand | NoteComm
       return decision(view, command.id, (decided) =>
         withMarks(decided, command.whose, { kind: command.mark, notes: command.notes, text: command.text }),
       );
+    case 'piece.stages':
+      return ok(Object.entries(command.change).map(([name, value]) => ofPiece(command.id, [name], value)));
+    case 'piece.own-stage':
+      return ok([
+        ofPiece(
+          command.id,
+          ['ownStages', entryKey(['ownStages'], command.stage)],
+          command.as === 'put' ? command.stage : undefined,
+        ),
+      ]);
+    case 'piece.stage-fingers':
+      return ok(stageFingers(command));
     case 'pupil.add':
       return addable(view, [newPupil(command.pupil)]);
     case 'pupil.change':
@@ -150,6 +162,20 @@ async function decision(view: StudioView, id: string, change: (decided: Decided)
   );
 }
 
+/** Fingers of one stage, each an entry of its own; null gives a note back to the plan. */
+function stageFingers({
+  id,
+  stage,
+  whose,
+  wanted,
+}: EditCommand & { readonly kind: 'piece.stage-fingers' }): readonly Wanted[] {
+  const list: Field = ['stageFingers'];
+  return wanted.map(({ note, finger }) => {
+    const entry = { stage, pupil: whose.pupil, key: whose.key, note, finger };
+    return ofPiece(id, [...list, entryKey(list, entry)], finger === null ? undefined : entry);
+  });
+}
+
 function entriesBetween(
   id: string,
   list: Field,
@@ -173,12 +199,15 @@ async function planned(
     return read.kind === 'record' && read.record.pupil === pupil ? [read.record] : [];
   });
   const first = Math.max(-1, ...entries.map(({ place }) => place)) + 1;
-  const added = keys.filter(({ key }) => !entries.some((entry) => entry.piece === piece && entry.key === key));
-  return added.map(({ id, key }, i) => ({
+  const added = keys.filter(
+    ({ key, stage = null }) =>
+      !entries.some((entry) => entry.piece === piece && entry.key === key && entry.stage === stage),
+  );
+  return added.map(({ id, key, stage = null }, i) => ({
     table: 'plan',
     id,
     field: [],
-    value: { id, form: FORM, origin: 'own', pupil, piece, key, place: first + i, addedAt: atMs },
+    value: { id, form: FORM, origin: 'own', pupil, piece, key, stage, place: first + i, addedAt: atMs },
   }));
 }
 

@@ -32,6 +32,9 @@ const deskSchema = object({
   /** The panel beside the paper, and the tools of the page: folded away, or there. */
   beside: mixed<'open' | 'folded'>().oneOf(['open', 'folded']).required(),
   tools: mixed<'open' | 'folded'>().oneOf(['open', 'folded']).required(),
+  /** The rail of stages under the keys: there, or away. What a stage leaves out: faint in the whole music, or not there. */
+  rail: mixed<'open' | 'folded'>().oneOf(['open', 'folded']).required(),
+  leftOut: mixed<'faint' | 'absent'>().oneOf(['faint', 'absent']).required(),
   /** How large the music is on the music stand, in per cent. */
   stand: number().integer().min(50).max(250).required(),
   /** How the cards of the shelf are ordered. */
@@ -51,6 +54,8 @@ export const USUAL_DESK: Desk = {
   keyboard: 'by-screen',
   beside: 'open',
   tools: 'folded',
+  rail: 'folded',
+  leftOut: 'absent',
   stand: 130,
   shelfOrder: 'added',
 };

@@ -15,6 +15,8 @@ const KEYED_LISTS: Readonly<Record<string, (entry: unknown) => string | null>> =
   'decided/fingers': (entry) => keyFrom(entry, ['pupil', 'key', 'note']),
   'decided/aside': (entry) => keyFrom(entry, ['pupil', 'key', 'flag']),
   'decided/marks': (entry) => keyFrom(entry, ['pupil', 'key', 'kind', 'note']),
+  ownStages: (entry) => keyFrom(entry, ['id']),
+  stageFingers: (entry) => keyFrom(entry, ['stage', 'pupil', 'key', 'note']),
 };
 
 function keyFrom(entry: unknown, names: readonly string[]): string | null {

@@ -13,7 +13,8 @@ import {
 } from '@/core/explain';
 import { FIND_KINDS, type FindKind } from '@/core/practice';
 import { MARK_KINDS, type MarkKind } from '@/core/annotate';
-import type { Finger } from '@/core/score';
+import type { Finger, Hand } from '@/core/score';
+import { EASINGS, type Easing } from '@/core/stages';
 import { inKeyOrder } from './field';
 import type { Shape } from './understand';
 
@@ -40,6 +41,43 @@ export const decidedSchema = object({
 export type Decided = InferType<typeof decidedSchema>;
 
 export const NOTHING_DECIDED: Decided = { fingers: [], aside: [], marks: [] };
+
+const ids = array(string().required()).required();
+
+/** What the teacher made of the stages of a piece: their order, what was left out and taken in (stages by their ids), own stages, and the fingers put into
+ * single ones. */
+const stageFields = {
+  stageOrder: ids,
+  stagesLeft: ids,
+  stagesAdded: ids,
+  ownStages: array(
+    object({
+      id: string().required(),
+      title: string().required().max(60),
+      words: string().defined().max(300),
+      hand: mixed<Hand | 'both'>().oneOf(['right', 'left', 'both']).required(),
+      /** Null for all bars; each by its number and the first note that it had. */
+      bars: array(object({ bar: string().required(), note: string().nullable().defined() }))
+        .nullable()
+        .defined(),
+      easings: array(
+        mixed<Easing>()
+          .oneOf([...EASINGS])
+          .required(),
+      ).required(),
+    }),
+  ).required(),
+  stageFingers: array(
+    object({
+      stage: string().required(),
+      ...forWhom,
+      note: string().required(),
+      finger: mixed<Finger>().oneOf([1, 2, 3, 4, 5]).required(),
+    }),
+  ).required(),
+};
+
+const NO_STAGES = { stageOrder: [], stagesLeft: [], stagesAdded: [], ownStages: [], stageFingers: [] };
 
 /** The newest form of stored records: the version of the database in which the form of any of them changed last. Every record carries the form
  * it was written in; migrations.ts brings older ones up. */
@@ -73,6 +111,11 @@ export const pieceRecordSchema = object({
   /** What was doubtful when the file was read, in words. */
   remarks: array(object({ message: string().required(), bar: string() })).required(),
   decided: decidedSchema.required(),
+  ...stageFields,
+  /** The piece of which this one is a stage, by its id, and what the stage is called; null where it is none. */
+  stageOf: object({ piece: string().required(), stage: string().required(), title: string().required() })
+    .nullable()
+    .defined(),
   /** Words that the teacher put on the card, to find it by. */
   tags: array(string().trim().required().max(MOST_TAG_LETTERS)).required(),
   /** On the shelf, or put away in the archive. */
@@ -96,6 +139,8 @@ const USUAL_PIECE = {
   respelled: [],
   remarks: [],
   decided: NOTHING_DECIDED,
+  ...NO_STAGES,
+  stageOf: null,
   tags: [],
   place: 'shelf' as const,
   usedAt: null,
@@ -107,12 +152,29 @@ export const PIECE: Shape<PieceRecord> = { schema: pieceRecordSchema, usual: USU
 /** A piece that comes onto the shelf: what is left out is what is usual. */
 export type NewPiece = Pick<PieceRecord, 'id' | 'origin' | 'fileName' | 'musicXml' | 'addedAt'> &
   Partial<
-    Pick<PieceRecord, 'tags' | 'lastKey' | 'ownKey' | 'part' | 'respelled' | 'remarks' | 'decided' | 'midi' | 'beside'>
+    Pick<
+      PieceRecord,
+      | 'tags'
+      | 'lastKey'
+      | 'ownKey'
+      | 'part'
+      | 'respelled'
+      | 'remarks'
+      | 'decided'
+      | 'midi'
+      | 'beside'
+      | 'ownStages'
+      | 'stageOrder'
+      | 'stagesLeft'
+      | 'stagesAdded'
+      | 'stageFingers'
+      | 'stageOf'
+    >
   >;
 
 /** A new piece with everything that a record has. */
 export function pieceRecord(piece: NewPiece): PieceRecord {
-  const { respelled, tags, decided, ...rest } = { ...USUAL_PIECE, ...definedOf(piece) };
+  const { respelled, tags, decided, ownStages, stageFingers, ...rest } = { ...USUAL_PIECE, ...definedOf(piece) };
   const { fingers, aside, marks } = decided;
   const ordered = {
     fingers: inKeyOrder(['decided', 'fingers'], fingers),
@@ -124,6 +186,8 @@ export function pieceRecord(piece: NewPiece): PieceRecord {
     respelled: inKeyOrder(['respelled'], respelled) as string[],
     tags: inKeyOrder(['tags'], tags) as string[],
     decided: { ...decided, ...ordered } as Decided,
+    ownStages: inKeyOrder(['ownStages'], ownStages) as PieceRecord['ownStages'],
+    stageFingers: inKeyOrder(['stageFingers'], stageFingers) as PieceRecord['stageFingers'],
   };
 }
 
@@ -181,12 +245,14 @@ const planEntrySchema = object({
   piece: string().required(),
   /** As `D-major`. */
   key: string().required(),
+  /** The stage of the piece by its id; null for the whole. */
+  stage: string().nullable().defined(),
   place: number().integer().min(0).required(),
   addedAt: number().required(),
 });
 export type PlanEntry = InferType<typeof planEntrySchema>;
 
-export const PLAN_ENTRY: Shape<PlanEntry> = { schema: planEntrySchema, usual: { form: FORM } };
+export const PLAN_ENTRY: Shape<PlanEntry> = { schema: planEntrySchema, usual: { form: FORM, stage: null } };
 
 /** One answer of a finding game, kept in the pupil's record; null for any hand. */
 const findRecordSchema = object({
@@ -245,6 +311,9 @@ const settingsSchema = object({
   entryKeys: array(object({ deed: string().required(), key: string().required() })).required(),
   /** Tonics in the teacher's own order, as `Bb`; those that are not there follow by ease. */
   ownOrder: array(string().required()).required(),
+  /** Kinds of stages in the teacher's own order, and kinds that are not wanted, for all pieces. */
+  stageOrder: ids,
+  stagesLeft: ids,
   /** After how many days without a studio file one is asked for; never. */
   fileReminder: mixed<'week' | 'month' | 'never'>().oneOf(['week', 'month', 'never']).required(),
   /** How the teacher calls things. */
@@ -274,6 +343,8 @@ export const USUAL_SETTINGS: Settings = {
   demoPutAway: false,
   entryKeys: [],
   ownOrder: [],
+  stageOrder: [],
+  stagesLeft: [],
   fileReminder: 'month',
   language: USUAL_WORDING.language,
   barWord: USUAL_WORDING.bar,
