@@ -66,24 +66,7 @@ export function readQuery(search: URLSearchParams): Result<ApiQuery, Fault> {
     field(search, name, { schema: number().integer().min(from).max(to).required(), usual, allowed, faults });
 
   const both = whole('octaves', [-4, 4], 0, OCTAVES);
-  const dial = (name: string): Dial => choice<Dial>(name, DIALS, 'usual');
-  const player: Player = {
-    level: whole('level', [1, LEVELS.length], USUAL_PLAYER.level, LEVELS.join(', ')) as Level,
-    spanMm: field(search, 'span', {
-      schema: number().min(LEAST_SPAN_MM).max(GREATEST_SPAN_MM).required(),
-      usual: USUAL_PLAYER.spanMm,
-      allowed: `a number of mm from ${LEAST_SPAN_MM} to ${GREATEST_SPAN_MM}`,
-      faults,
-    }),
-    outer: choice<OuterSchool>('outer', OUTER_SCHOOLS, USUAL_PLAYER.outer),
-    inner: choice<InnerSchool>('inner', INNER_SCHOOLS, USUAL_PLAYER.inner),
-    repeat: choice<RepeatSchool>('repeat', REPEAT_SCHOOLS, USUAL_PLAYER.repeat),
-    closeChords: choice<CloseChordSchool>('chords', CLOSE_CHORD_SCHOOLS, USUAL_PLAYER.closeChords),
-    thumbOffBlack: dial('thumb'),
-    keepPrinted: dial('printed'),
-    moveOverStretch: dial('moving'),
-  };
-
+  const player = playerIn({ search, faults, choice, whole });
   const query: ApiQuery = {
     to: search.get('to'),
     key: keyText(search, faults),
@@ -115,6 +98,35 @@ export function readQuery(search: URLSearchParams): Result<ApiQuery, Fault> {
   };
   const first = faults[0];
   return first ? err(first) : ok(query);
+}
+
+/** What reads single values of the query. */
+interface Reading {
+  readonly search: URLSearchParams;
+  readonly faults: Fault[];
+  readonly choice: <T extends string>(name: string, values: readonly T[], usual: T) => T;
+  readonly whole: (name: string, range: readonly [number, number], usual: number, allowed: string) => number;
+}
+
+/** For which hand, and by which school. */
+function playerIn({ search, faults, choice, whole }: Reading): Player {
+  const dial = (name: string): Dial => choice<Dial>(name, DIALS, 'usual');
+  return {
+    level: whole('level', [1, LEVELS.length], USUAL_PLAYER.level, LEVELS.join(', ')) as Level,
+    spanMm: field(search, 'span', {
+      schema: number().min(LEAST_SPAN_MM).max(GREATEST_SPAN_MM).required(),
+      usual: USUAL_PLAYER.spanMm,
+      allowed: `a number of mm from ${LEAST_SPAN_MM} to ${GREATEST_SPAN_MM}`,
+      faults,
+    }),
+    outer: choice<OuterSchool>('outer', OUTER_SCHOOLS, USUAL_PLAYER.outer),
+    inner: choice<InnerSchool>('inner', INNER_SCHOOLS, USUAL_PLAYER.inner),
+    repeat: choice<RepeatSchool>('repeat', REPEAT_SCHOOLS, USUAL_PLAYER.repeat),
+    closeChords: choice<CloseChordSchool>('chords', CLOSE_CHORD_SCHOOLS, USUAL_PLAYER.closeChords),
+    thumbOffBlack: dial('thumb'),
+    keepPrinted: dial('printed'),
+    moveOverStretch: dial('moving'),
+  };
 }
 
 /** How the caller calls things. */

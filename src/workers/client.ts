@@ -23,6 +23,7 @@ const CORE_QUESTIONS = [
   'ladder',
   'survey',
   'stages',
+  'stageAsPiece',
   'namedBars',
   'stageTable',
   'stop',

@@ -85,6 +85,9 @@ export const stagesKeptSchema = object({
   fingers: array(stageFingerSchema.concat(object({ stage: string().required() }))).required(),
 });
 
+/** What a piece is called. */
+export const titleSchema = string().defined().max(400);
+
 /** Bars as a teacher types them. */
 export const barsTextSchema = string().defined().max(200);
 

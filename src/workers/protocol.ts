@@ -100,6 +100,8 @@ export interface CoreService {
   bench(source: PieceSource, options: BenchOptions, page: BenchPageOptions): Answer<BenchView>;
   /** The stages of a piece in the wanted key, in the teacher's order; which of them the piece is wanted in makes no difference. */
   stages(source: PieceSource, options: BenchOptions, kept: StagesKept): Answer<StagesView>;
+  /** A stage as the MusicXML of a piece of its own, in the wanted key and under a title of its own. */
+  stageAsPiece(source: PieceSource, options: BenchOptions, title: string): Answer<string>;
   /** The bars that a teacher names, as `3-4, 7`; null for all. The answer is refused where they are none of the piece's. */
   namedBars(source: PieceSource, options: BenchOptions, text: string): Answer<readonly OwnBar[] | null>;
   /** How each stage lies in all keys: `onRow` is told of each as soon as it is known. The answer has the way to the whole piece in the wanted key. It ends early like `ladder`. */

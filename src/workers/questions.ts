@@ -1,7 +1,7 @@
 'use client';
 
 import { proxy } from 'comlink';
-import type { BenchView, Ladder } from '@/core/views';
+import type { BenchView, Ladder, StagesKept } from '@/core/views';
 import type { Mode } from '@/core/pitch';
 import type { KeyOrder } from '@/core/survey';
 import type { EngravingPage } from '@/core/write';
@@ -14,6 +14,8 @@ import type {
   EngraveLayout,
   Performances,
   PieceSource,
+  StageRowView,
+  StageTable,
   Surveyed,
   SurveyKey,
   SurveyUnwritable,
@@ -110,6 +112,33 @@ export function askSurvey(
     answer: coreWorker().survey(source, options, modes, ticket, proxy(onKey)),
     stop: () => void coreWorker().stop(ticket),
   };
+}
+
+/** A table of stages and keys that is on its way: its answer, and how to end the work. */
+export interface StageTableOnTheWay {
+  readonly answer: Promise<Answer<StageTable>>;
+  readonly stop: () => void;
+}
+
+/** Asks how the stages of a piece lie in all keys; `onRow` is told of each stage. */
+export function askStageTable(
+  { source, options, kept, known }: StageTableAsked,
+  onRow: (row: StageRowView) => void,
+): StageTableOnTheWay {
+  ladders += 1;
+  const ticket = `stages ${ladders}`;
+  return {
+    answer: coreWorker().stageTable(source, options, kept, { known }, ticket, proxy(onRow)),
+    stop: () => void coreWorker().stop(ticket),
+  };
+}
+
+export interface StageTableAsked {
+  readonly source: PieceSource;
+  readonly options: BenchOptions;
+  readonly kept: StagesKept;
+  /** The keys that are known, as `D-major`. */
+  readonly known: readonly string[];
 }
 
 const names = new WeakMap<object, number>();

@@ -1,24 +1,34 @@
 import { err, ok } from '@/core/base';
 import { languageOf, type Language } from '@/core/explain';
-import { asWritten, type OpenedPiece, type Version } from '@/core/piece';
+import { asWritten, type Version } from '@/core/piece';
 import { keyText, parseKey } from '@/core/pitch';
 import { readBars, stageRow, subjectOf, wayTo, type Difficulty, type Stage, type WayStep } from '@/core/stages';
-import { arrangedStages, stagesView } from '@/core/views';
+import { arrangedStages, stagesView, type StagesKept } from '@/core/views';
 import { ladderKeys } from '@/core/survey';
+import { withTitle } from '@/core/edit';
+import { writeMusicXml } from '@/core/write';
 import { mapped, type OpenedPieces } from './opened-pieces';
 import type { CoreService, StageRowView, WayStepView } from './protocol';
-import { barsTextSchema, stagesKeptSchema, ticketSchema, wayAskedSchema, wordingSchema } from './protocol-schemas';
+import {
+  barsTextSchema,
+  stagesKeptSchema,
+  titleSchema,
+  ticketSchema,
+  wayAskedSchema,
+  wordingSchema,
+} from './protocol-schemas';
 import type { Tickets } from './tickets';
 import { answer } from './trouble';
 
-type StageQuestions = Pick<CoreService, 'stages' | 'namedBars' | 'stageTable'>;
+type StageQuestions = Pick<CoreService, 'stages' | 'stageAsPiece' | 'namedBars' | 'stageTable'>;
 
 /** What is asked about the stages of pieces. */
 export function stageQuestions(
-  { moved }: Pick<OpenedPieces, 'moved'>,
+  pieces: Pick<OpenedPieces, 'moved'>,
   tickets: Tickets,
   otherQuestions: () => Promise<void>,
 ): StageQuestions {
+  const { moved } = pieces;
   return {
     stages: (source, options, kept) => {
       const checked = stagesKeptSchema.validateSync(kept, { strict: true });
@@ -28,6 +38,13 @@ export function stageQuestions(
         mapped(moved({ ...source, stage: null }, options), ({ piece, after }) =>
           stagesView(says, piece, after, checked),
         ),
+      );
+    },
+    stageAsPiece: (source, options, title) => {
+      const checked = titleSchema.validateSync(title, { strict: true });
+      return answer(
+        said(options.wording),
+        mapped(moved(source, options), ({ after }) => writeMusicXml(withTitle(after.score, checked))),
       );
     },
     namedBars: (source, options, text) => {
@@ -41,41 +58,51 @@ export function stageQuestions(
       const allowed = allowedBars(after);
       return bars ? ok(bars) : answer(says, err({ code: 'query.value', name: 'bars', value: checked, allowed }));
     },
-    stageTable: async (source, options, kept, asked, ticket, onRow) => {
-      const checked = stagesKeptSchema.validateSync(kept, { strict: true });
-      const { known } = wayAskedSchema.validateSync(asked, { strict: true });
-      const says = said(options.wording);
-      const whole = moved({ ...source, stage: null }, options);
-      if (!whole.ok) return answer(says, whole);
-      const { piece, after } = whole.value;
-      const stages = arrangedStages(piece, asWritten(piece, options.player), checked);
-      const work = tickets.begin(ticketSchema.validateSync(ticket, { strict: true }));
-      const rows: { readonly stage: Stage; readonly row: StageRowView }[] = [];
-      try {
-        for (const { stage, title, why } of stages.map((stage) => named(says, stage, checked))) {
-          await otherQuestions();
-          if (work.isStopped()) return answer(says, err({ code: 'job.stopped' }));
-          const row = { ...stageRow(piece, stage, options.player), title, why };
-          rows.push({ stage, row });
-          onRow(row);
-        }
-      } finally {
-        work.end();
+    stageTable: stageTable(pieces, tickets, otherQuestions),
+  };
+}
+
+/** How each stage lies in all keys, one stage after the other, and the way to the whole. */
+function stageTable(
+  { moved }: Pick<OpenedPieces, 'moved'>,
+  tickets: Tickets,
+  otherQuestions: () => Promise<void>,
+): CoreService['stageTable'] {
+  return async (...asked) => {
+    const [source, options, , , ticket, onRow] = asked;
+    const kept = stagesKeptSchema.validateSync(asked[2], { strict: true });
+    const { known } = wayAskedSchema.validateSync(asked[3], { strict: true });
+    const says = said(options.wording);
+    const whole = moved({ ...source, stage: null }, options);
+    if (!whole.ok) return answer(says, whole);
+    const { piece, after } = whole.value;
+    const stages = arrangedStages(piece, asWritten(piece, options.player), kept);
+    const work = tickets.begin(ticketSchema.validateSync(ticket, { strict: true }));
+    const rows: { readonly stage: Stage; readonly row: StageRowView }[] = [];
+    try {
+      for (const stage of stages) {
+        await otherQuestions();
+        if (work.isStopped()) return answer(says, err({ code: 'job.stopped' }));
+        const row = { ...stageRow(piece, stage, options.player), ...wordsOf(says, stage, kept) };
+        rows.push({ stage, row });
+        onRow(row);
       }
-      const own = piece.key.key;
-      const way = wayTo({
-        stages: rows.map(({ stage, row }) => ({ id: row.id, difficulties: stage.difficulties, keys: playableIn(row) })),
-        known,
-        level: options.player.level,
-        wanted: keyText(after.key),
-        home: keyText(own),
-      });
-      return ok({
-        own: keyText(own),
-        keys: ladderKeys(piece, own.mode).map(keyText),
-        way: way && way.map((step) => stepView(says, step, rows.find(({ row }) => row.id === step.stage)?.row)),
-      });
-    },
+    } finally {
+      work.end();
+    }
+    const own = piece.key.key;
+    const way = wayTo({
+      stages: rows.map(({ stage, row }) => ({ id: row.id, difficulties: stage.difficulties, keys: playableIn(row) })),
+      known,
+      level: options.player.level,
+      wanted: keyText(after.key),
+      home: keyText(own),
+    });
+    return ok({
+      own: keyText(own),
+      keys: ladderKeys(piece, own.mode).map(keyText),
+      way: way && way.map((step) => stepView(says, step, rows.find(({ row }) => row.id === step.stage)?.row)),
+    });
   };
 }
 
@@ -88,14 +115,11 @@ function allowedBars({ score }: Version): string {
   return `${numbers[0] ?? ''} to ${numbers.at(-1) ?? ''}, as 3-4, 7`;
 }
 
-function named(
-  says: Language,
-  stage: Stage,
-  { own }: { readonly own: readonly { readonly id: string; readonly title: string; readonly words: string }[] },
-): { readonly stage: Stage; readonly title: string; readonly why: string } {
-  const mine =
-    stage.name.kind === 'own' ? own.find(({ id }) => stage.name.kind === 'own' && id === stage.name.id) : undefined;
-  return { stage, title: mine?.title ?? says.stageTitle(stage), why: mine?.words || says.stageWhy(stage.why) };
+/** What a stage is called, and why it is there: in the teacher's words where it is their own. */
+function wordsOf(says: Language, stage: Stage, { own }: StagesKept): Pick<StageRowView, 'title' | 'why'> {
+  const { name } = stage;
+  const mine = name.kind === 'own' ? own.find(({ id }) => id === name.id) : undefined;
+  return { title: mine?.title ?? says.stageTitle(stage), why: mine?.words || says.stageWhy(stage.why) };
 }
 
 /** The keys in which a stage asks nothing that the hand cannot do. */

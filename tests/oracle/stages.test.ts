@@ -104,7 +104,11 @@ describe.each(DEMO_FILES.map(({ id, text }) => [id, text] as const))('%s', (_id,
 });
 
 function signs(score: Score): readonly string[] {
-  return score.parts.flatMap((part) => part.measures.flatMap(({ items }) => items.flatMap((item) => (item.kind === 'note' && item.pitch ? [`${item.id}${item.accidental?.sign ?? ''}`] : []))));
+  return score.parts.flatMap((part) =>
+    part.measures.flatMap(({ items }) =>
+      items.flatMap((item) => (item.kind === 'note' && item.pitch ? [`${item.id}${item.accidental?.sign ?? ''}`] : [])),
+    ),
+  );
 }
 
 describe('500 generated pieces', () => {
@@ -152,7 +156,8 @@ describe('500 generated pieces', () => {
         for (const { strikes, duration } of brokenChords(piece.notes, piece.part, 'left', ticksPerQuarter)) {
           const broken = strikes.flatMap(({ notes }) => notes);
           const held = broken.flatMap(({ id }) => left.get(id) ?? []);
-          const keys = (notes: readonly HandNote[]): readonly number[] => [...new Set(notes.map(({ midi }) => midi))].toSorted();
+          const keys = (notes: readonly HandNote[]): readonly number[] =>
+            [...new Set(notes.map(({ midi }) => midi))].toSorted();
           expect(keys(held)).toEqual(keys(broken));
           expect(new Set(held.map(({ onset, duration: length }) => `${onset}/${length}`))).toEqual(
             new Set([`${was.get(broken[0]?.id ?? '')?.onset}/${duration}`]),

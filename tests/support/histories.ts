@@ -72,6 +72,7 @@ export const MAY_CHANGE: { readonly [Kind in Command['kind']]: readonly RegExp[]
   'piece.stages': [/^pieces\/\w+\/(stageOrder|stagesLeft|stagesAdded)$/],
   'piece.own-stage': [/^pieces\/\w+\/ownStages$/],
   'piece.stage-fingers': [/^pieces\/\w+\/stageFingers$/],
+  'piece.stage-let-go': [/^pieces\/\w+\/stageFingers$/],
   'piece.enter': [/^pieces\/\w+\/(musicXml|edition)$/],
   'pupil.add': [/^pupils\/\w+$/],
   'pupil.change': [/^pupils\/\w+\/(name|spanMm)$/],
@@ -156,8 +157,10 @@ async function anyCommand(world: World, { below, of }: Chance, made: number): Pr
         id,
         stage: of(['beats', 's1']),
         whose,
-        wanted: notes.map((note) => ({ note, finger: of([null, 1, 5]) })),
+        wanted: notes.map((note) => ({ note, finger: of([1, 2, 5]) })),
       };
+    case 'piece.stage-let-go':
+      return { kind, id, stage: of(['beats', 's1']), whose, notes };
     case 'piece.enter':
       return (await entering(world, id, made)) ?? { kind: 'note.desk', change: { zoom: 50 + below(100) } };
     case 'pupil.add':

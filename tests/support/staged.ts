@@ -44,6 +44,10 @@ export const beginnersPiece: fc.Arbitrary<string> = fc
       return isTied ? bar.replace(/^\S+/, (first) => `E4${/[whqe](?=[/~') ]|$)/.exec(first)?.[0] ?? 'q'}`) : bar;
     });
     const leftOn = left.map((bar, i) => (i > 0 && (left[i - 1] as string).endsWith('~') ? 'C3w' : bar));
-    const closed = (lines: readonly string[]): string => lines.join(' | ').replace(/~$/, '').replace(/~(?= \| (?!E4|C3w))/g, '');
+    const closed = (lines: readonly string[]): string =>
+      lines
+        .join(' | ')
+        .replace(/~$/, '')
+        .replace(/~(?= \| (?!E4|C3w))/g, '');
     return musicXml({ right: closed(tiedOn), left: closed(leftOn), mode: 'major' });
   });

@@ -6,7 +6,16 @@ export { barCount } from './score-edit';
 export { NO_HISTORY, record, undoOrRedo } from './history';
 export type { Edited, History } from './history';
 export type { EditLabel } from './label';
-export { barMiscounts, changeVoice, changeVoices, freeVoice, voiceAt, staffOfHand, voicesOf, wantedTicks } from './change-voice';
+export {
+  barMiscounts,
+  changeVoice,
+  changeVoices,
+  freeVoice,
+  voiceAt,
+  staffOfHand,
+  voicesOf,
+  wantedTicks,
+} from './change-voice';
 export type { BarMiscount } from './change-voice';
 export { withNewBars, withoutBars } from './bar-edits';
 export {

@@ -16,7 +16,9 @@ const CLOSED = 4;
 export function foldOctaves(of: FoldedIn): NoteChanges {
   const right = foldsOf(of, 'right');
   // The left hand makes room for what the right hand plays then.
-  const lower = new Map(right.flatMap(({ strikes, octaves: by }) => idsOf(strikes).map((id) => [id, 12 * by] as const)));
+  const lower = new Map(
+    right.flatMap(({ strikes, octaves: by }) => idsOf(strikes).map((id) => [id, 12 * by] as const)),
+  );
   const notes = of.notes.map((note) => ({ ...note, midi: note.midi + (lower.get(note.id) ?? 0) }));
   const folds = [...right, ...foldsOf({ ...of, notes: lower.size === 0 ? of.notes : notes }, 'left')];
   const octaves = new Map(folds.flatMap(({ strikes, octaves: by }) => idsOf(strikes).map((id) => [id, by] as const)));
@@ -147,7 +149,8 @@ function clashes(
       const midi = note.midi + 12 * octaves;
       const beat = beatAt(note);
       return others.some((other) => {
-        const isNear = other.onset <= note.onset + note.duration + beat && note.onset <= other.onset + other.duration + beat;
+        const isNear =
+          other.onset <= note.onset + note.duration + beat && note.onset <= other.onset + other.duration + beat;
         return (other.barIndex === note.barIndex || isNear) && (midi - other.midi) * side <= 0;
       });
     }),

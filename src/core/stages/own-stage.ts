@@ -1,5 +1,4 @@
 import type { Hand, NoteId } from '../score';
-import type { Stage } from './stage';
 import { inOrderOnce, numbersOf, type Subject } from './subject';
 import type { Easing, Transformation } from './transformation';
 
@@ -61,16 +60,6 @@ export function readBars(
     for (let bar = from; bar <= (to ?? from); bar += 1) found.push(bar);
   }
   const bars = inOrderOnce(found);
-  const firsts = new Map(version.notes.toReversed().map(({ barIndex, id }) => [barIndex, id]));
-  return bars.map((bar, i) => ({ bar: numbersOf({ part }, bars)[i] as string, note: firsts.get(bar) ?? null }));
-}
-
-/** The bars of a stage that a teacher names as it is shown, for going on from it. */
-export function barsOfStage(
-  { part, version }: Pick<Subject, 'part' | 'version'>,
-  { bars }: Pick<Stage, 'bars'>,
-): readonly OwnBar[] | null {
-  if (bars === null) return null;
   const firsts = new Map(version.notes.toReversed().map(({ barIndex, id }) => [barIndex, id]));
   return bars.map((bar, i) => ({ bar: numbersOf({ part }, bars)[i] as string, note: firsts.get(bar) ?? null }));
 }

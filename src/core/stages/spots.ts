@@ -1,6 +1,6 @@
 import { groupBy, memoOf } from '../base';
 import type { FlagKind, Severity } from '../flags';
-import { positionMove, type PlacedPosition } from '../fingering';
+import type { PlacedPosition } from '../fingering';
 import type { Hand, HandNote, NoteId } from '../score';
 import { lowestOf, strikesOf, struckTogether, type Strike } from './strikes';
 import { inOrderOnce, type Subject } from './subject';
@@ -70,11 +70,6 @@ function likeness({ version, fingerOf }: Subject, { hand, notes }: Landing): str
   const own = notes.map((id) => byId.get(id) as HandNote);
   const first = own[0] as HandNote;
   return `${hand}/${own.map((note) => `${note.midi - first.midi}.${fingerOf(note.id) ?? ''}.${note.duration}`).join()}/${first.midi}`;
-}
-
-/** Whether a move keeps the shape of the hand and goes by octaves. */
-export function isByOctave({ before, after }: Landing): boolean {
-  return positionMove(before, after).kind === 'octave';
 }
 
 /** Kinds of flags that make a bar worth a drill, beside everything that is `must` or `should`. A finger on a black key is a matter of the whole position, and

@@ -55,6 +55,8 @@ interface Step {
   readonly stage: string;
   readonly key: string;
   readonly needs: number;
+  /** What decides between ways that are equally long: small against a step. */
+  readonly liking: number;
 }
 
 const BITS: readonly (Difficulty | 'key')[] = [...DIFFICULTIES, 'key'];
@@ -70,15 +72,21 @@ function newsOf(bits: number): readonly (Difficulty | 'key')[] {
 /** The steps that can be gone: each stage in a key that is known already, and in the wanted one. */
 function stepsOf({ stages, known, wanted, home }: WayMap): readonly Step[] {
   const places = [known.includes(home) ? home : known[0], wanted].filter((key) => key !== undefined);
-  return stages.flatMap(({ id, difficulties, keys }) =>
+  return stages.flatMap(({ id, difficulties, keys }, place) =>
     [...new Set(places)]
       .filter((key) => keys.includes(key))
       .map((key) => ({
+        liking: likingOf(difficulties, place, key !== places[0]),
         stage: id,
         key,
         needs: bitsOf([...difficulties, ...(key === wanted ? (['key'] as const) : [])]),
       })),
   );
+}
+
+/** Of equal ways: new things in the key that is known, whole stages before drills, and the order of the rail. */
+function likingOf(difficulties: readonly Difficulty[], place: number, isInNewKey: boolean): number {
+  return place / 10_000 + (isInNewKey ? 0.02 : 0) + (difficulties.includes('length') ? 0 : 0.01);
 }
 
 interface Gone {
@@ -106,7 +114,7 @@ function cheapest(steps: readonly Step[], goal: number, start: number): readonly
       // What brings nothing new is no step, unless it is the whole piece at last.
       if (news === 0 && step !== goal) return;
       const beyondOne = Math.max(0, newsOf(news).length - 1);
-      const cost = at.cost + 1 + beyondOne * PRICE_OF_TWO + step / 1000;
+      const cost = at.cost + 1 + beyondOne * PRICE_OF_TWO + (steps[step] as Step).liking;
       open.push({ known: at.known | needs, cost, way: [...at.way, { step, news }] });
     });
   }

@@ -3,7 +3,7 @@ import { sharedKeys } from '../fingering';
 import { keyText, type Direction, type Key } from '../pitch';
 import { groupMove } from '../transpose';
 import { type LabelKind, notesByKind, markWords, type Mark } from '../annotate';
-import { struckNotes } from '../score';
+import { isRhythm, struckNotes } from '../score';
 import { engravingPage, NO_TEXTS, systemBreaks, type EngravingPage, type NoteTexts } from '../write';
 import { blackRuns, type BlackRun } from './black-keys';
 import { momentsOf, type Moment } from './moments';
@@ -85,6 +85,8 @@ export function benchView(
   page: PageOptions,
 ): BenchView {
   const is = says.inKey(after.key);
+  // On the closed lid there are no positions.
+  const isTapped = isRhythm(piece.part);
   const layers = [
     {
       score: before.score,
@@ -115,8 +117,8 @@ export function benchView(
     ],
     handNotes: handNoteViews(says, after),
     decisions: decisionViews(says, after),
-    positions: positionViews(says, after),
-    positionsBefore: positionViews(says, before),
+    positions: isTapped ? [] : positionViews(says, after),
+    positionsBefore: isTapped ? [] : positionViews(says, before),
     notesOfKind: notesOfKindViews(is, after),
     momentsBefore: momentsOf(says, before),
     momentsAfter: momentsOf(says, after),

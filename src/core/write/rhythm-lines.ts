@@ -10,7 +10,7 @@ import {
   type XmlNode,
 } from '../xml';
 
-/** Draws a part whose staves have one line each on these lines: notes without pitch, signs or signature, and a chord as one head with all its fingers. */
+/** Draws a part whose staves have one line each on these lines: notes without pitch, signs, slurs or signature, and a chord as one head with all its fingers. */
 export function onLines(part: XmlElement): XmlElement {
   return mapChildren(part, (measure) => (measure.name === 'measure' ? rhythmMeasure(measure) : measure));
 }
@@ -32,7 +32,10 @@ const LINE = element('unpitched', {}, [element('display-step', {}, ['E']), eleme
 
 function headOnLine(note: XmlElement): XmlElement {
   const bare = withoutChildren(note, ({ name }) => name === 'accidental' || name === 'stem');
-  return mapChildren(bare, (child) => (child.name === 'pitch' ? LINE : child));
+  return mapChildren(bare, (child) => {
+    if (child.name === 'notations') return withoutChildren(child, ({ name }) => name === 'slur');
+    return child.name === 'pitch' ? LINE : child;
+  });
 }
 
 /** Neither a clef nor a signature stands before a rhythm. */

@@ -65,7 +65,15 @@ export type EditCommand =
       readonly id: string;
       readonly stage: string;
       readonly whose: Whose;
-      readonly wanted: readonly { readonly note: string; readonly finger: Finger | null }[];
+      readonly wanted: readonly { readonly note: string; readonly finger: Finger }[];
+    }
+  /** Gives notes of a stage back to the plan, whether they were decided in this key or in every key. */
+  | {
+      readonly kind: 'piece.stage-let-go';
+      readonly id: string;
+      readonly stage: string;
+      readonly whose: Whose;
+      readonly notes: readonly string[];
     }
   | { readonly kind: 'pupil.add'; readonly pupil: PupilRecord }
   | {

@@ -63,6 +63,8 @@ export async function wantedBy(view: StudioView, command: EditCommand | NoteComm
       ]);
     case 'piece.stage-fingers':
       return ok(stageFingers(command));
+    case 'piece.stage-let-go':
+      return ok(noStageFingers(command));
     case 'pupil.add':
       return addable(view, [newPupil(command.pupil)]);
     case 'pupil.change':
@@ -162,18 +164,30 @@ async function decision(view: StudioView, id: string, change: (decided: Decided)
   );
 }
 
-/** Fingers of one stage, each an entry of its own; null gives a note back to the plan. */
+/** Fingers of one stage, each an entry of its own. */
 function stageFingers({
   id,
   stage,
   whose,
   wanted,
 }: EditCommand & { readonly kind: 'piece.stage-fingers' }): readonly Wanted[] {
-  const list: Field = ['stageFingers'];
   return wanted.map(({ note, finger }) => {
-    const entry = { stage, pupil: whose.pupil, key: whose.key, note, finger };
-    return ofPiece(id, [...list, entryKey(list, entry)], finger === null ? undefined : entry);
+    const entry = { stage, ...whose, note, finger };
+    return ofPiece(id, ['stageFingers', entryKey(['stageFingers'], entry)], entry);
   });
+}
+
+function noStageFingers({
+  id,
+  stage,
+  whose,
+  notes,
+}: EditCommand & { readonly kind: 'piece.stage-let-go' }): readonly Wanted[] {
+  return notes.flatMap((note) =>
+    [...new Set([whose.key, null])].map((key) =>
+      ofPiece(id, ['stageFingers', entryKey(['stageFingers'], { stage, pupil: whose.pupil, key, note })], undefined),
+    ),
+  );
 }
 
 function entriesBetween(

@@ -29,6 +29,8 @@ export const SHAPE = {
   left: octave,
   /** The pupil by id, or `any`; null for the one chosen last. */
   pupil: text,
+  /** The stage of the piece by its id; null for the whole. */
+  stage: text,
   /** The selected place, as bar and beat: `3:2`. */
   at: field(place, null),
 };

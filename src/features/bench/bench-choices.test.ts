@@ -27,6 +27,8 @@ function saying(more: Partial<BenchChoicesOf> = {}) {
   const of: BenchChoicesOf = {
     view: VIEW,
     keys: ['C-major', 'Eb-major'],
+    stages: [{ id: 'left-alone', title: 'Left hand alone' }],
+    goToStage: hear('goToStage'),
     pupils: [pupil('nell', 'Nell'), pupil('tam', 'Tam')],
     pupil: null,
     actions: { mark: hear('mark') } as unknown as BenchChoicesOf['actions'],
@@ -50,9 +52,11 @@ describe('what can be said on the Bench', () => {
   it('goes to keys by their names, and rings what there is', () => {
     const { heard, say } = saying();
     say('go to E♭ major');
+    say('stage: Left hand alone');
     say('ring every F♯ (2)');
     expect(heard).toEqual([
       ['goToKey', 'Eb-major'],
+      ['goToStage', 'left-alone'],
       ['mark', 'ring', ['n2', 'n3'], '', 'every F♯ marked'],
     ]);
   });

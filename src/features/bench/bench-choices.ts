@@ -15,6 +15,8 @@ export interface BenchChoicesOf {
   readonly view: BenchView | null;
   /** Keys of the strip, as `Bb-major`. */
   readonly keys: readonly string[];
+  readonly stages: readonly { readonly id: string; readonly title: string }[];
+  readonly goToStage: (id: string) => void;
   readonly pupils: readonly PupilRecord[];
   readonly pupil: PupilRecord | null;
   readonly actions: DecisionActions;
@@ -31,6 +33,7 @@ export interface BenchChoicesOf {
 export function benchChoices(w: Words, of: BenchChoicesOf, typed: string): readonly Choice[] {
   return [
     ...of.keys.map((key) => ({ words: w.bench.goTo(wordsOfKey(w, key)), act: () => of.goToKey(key) })),
+    ...of.stages.map(({ id, title }) => ({ words: w.stages.goTo(title), act: () => of.goToStage(id) })),
     ...barChoices(w, of, typed),
     ...pupilChoices(w, of),
     ...(of.view?.notesOfKind ?? []).map(({ words, noteIds }) => ({

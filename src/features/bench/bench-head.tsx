@@ -13,6 +13,7 @@ import { OwnKey } from './own-key';
 import { leave } from './paper-tools';
 import { PupilChoice } from './pupil-choice';
 import { allFormats, SaveButtons, SaveList } from './save-buttons';
+import { RailButton } from './stage-rail';
 import type { BenchAnswers } from './use-bench';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 import { withKey } from '@/features/shared/key-caps';
@@ -52,11 +53,10 @@ export function BenchHead({
   const enterAddress = `/enter?piece=${encodeURIComponent(piece.id)}`;
   return (
     <div className="flex h-11 shrink-0 items-center gap-1.5 px-4 max-sm:px-2 print:hidden" data-role="head">
-      <h1 className="min-w-16 shrink truncate text-lg font-semibold max-sm:text-base">
-        {view ? view.title || piece.fileName : w.shared.readingPiece}
-      </h1>
+      <Title piece={piece} title={view ? view.title || piece.fileName : w.shared.readingPiece} />
       {screen === 'phone' ? null : <FromTo piece={piece} answers={answers} />}
       <div className="ml-auto flex shrink-0 items-center gap-1.5">
+        {screen === 'phone' ? null : <RailButton rail={desk.rail} />}
         <PupilChoice pupils={pupils} chosen={pupil} settings={settings} />
         {screen === 'wide' && way ? <BenchTools {...way} /> : null}
         <button
@@ -108,26 +108,59 @@ export function BenchHead({
             title={w.bench.more}
             width="w-80"
           >
-            <div className="flex flex-col gap-3 p-3">
-              {screen === 'phone' ? <FromTo piece={piece} answers={answers} /> : null}
-              {way ? <WayFields {...way} /> : null}
-              <div className="flex gap-2">
-                <Link className="btn btn-sm h-11 flex-1" href={surveyAddress} data-role="survey">
-                  <ListOrdered size={16} aria-hidden /> {w.bench.survey}
-                </Link>
-                <Link className="btn btn-sm h-11 flex-1" href={enterAddress} data-role="enter">
-                  <PencilLine size={16} aria-hidden /> {w.bench.changeNotes}
-                </Link>
-              </div>
-              <section aria-label={w.bench.savePiece} className="border-t border-base-300 pt-2">
-                <h2 className="px-2 text-sm font-semibold">{w.bench.savePiece}</h2>
-                <SaveList formats={allFormats(w)} onSave={onSave} />
-              </section>
-            </div>
+            <More {...{ piece, screen, desk, answers, way, surveyAddress, enterAddress, onSave }} />
           </FoldOut>
         )}
       </div>
     </div>
+  );
+}
+
+interface MoreProps extends Pick<BenchHeadProps, 'piece' | 'screen' | 'desk' | 'answers' | 'surveyAddress' | 'onSave'> {
+  readonly way: BenchToolsProps | null;
+  readonly enterAddress: string;
+}
+
+/** What does not find room in the line. */
+function More({ piece, screen, desk, answers, way, surveyAddress, enterAddress, onSave }: MoreProps) {
+  const w = useWords();
+  return (
+    <div className="flex flex-col gap-3 p-3">
+      {screen === 'phone' ? <FromTo piece={piece} answers={answers} /> : null}
+      {screen === 'phone' ? <RailButton rail={desk.rail} /> : null}
+      {way ? <WayFields {...way} /> : null}
+      <div className="flex gap-2">
+        <Link className="btn btn-sm h-11 flex-1" href={surveyAddress} data-role="survey">
+          <ListOrdered size={16} aria-hidden /> {w.bench.survey}
+        </Link>
+        <Link className="btn btn-sm h-11 flex-1" href={enterAddress} data-role="enter">
+          <PencilLine size={16} aria-hidden /> {w.bench.changeNotes}
+        </Link>
+      </div>
+      <section aria-label={w.bench.savePiece} className="border-t border-base-300 pt-2">
+        <h2 className="px-2 text-sm font-semibold">{w.bench.savePiece}</h2>
+        <SaveList formats={allFormats(w)} onSave={onSave} />
+      </section>
+    </div>
+  );
+}
+
+/** What the piece is called; where it is a stage of another one, that one is a press away. */
+function Title({ piece, title }: { readonly piece: PieceRecord; readonly title: string }) {
+  const w = useWords();
+  return (
+    <>
+      <h1 className="min-w-16 shrink truncate text-lg font-semibold max-sm:text-base">{title}</h1>
+      {piece.stageOf ? (
+        <Link
+          className="link min-w-0 shrink truncate text-sm max-sm:hidden"
+          href={`/bench?piece=${encodeURIComponent(piece.stageOf.piece)}&stage=${encodeURIComponent(piece.stageOf.stage)}`}
+          data-role="stage-of"
+        >
+          {w.stages.stageOf(piece.stageOf.title)}
+        </Link>
+      ) : null}
+    </>
   );
 }
 

@@ -32,6 +32,7 @@ function listening(more: Partial<BenchKeysOf> = {}) {
     noteNow: () => NOTE,
     actions,
     stepKey: hear('stepKey'),
+    stepStage: hear('stepStage'),
     walk: hear('walk'),
     save: hear('save'),
     typeKey: hear('typeKey'),
@@ -65,6 +66,8 @@ describe('the keys of the Bench', () => {
   it.each([
     ['[', ['stepKey', -1]],
     [']', ['stepKey', 1]],
+    [',', ['stepStage', -1]],
+    ['.', ['stepStage', 1]],
     ['ArrowRight', ['walk', 1]],
     ['ArrowUp', ['stepNote', 1]],
     ['n', ['stepHandNote', 1]],

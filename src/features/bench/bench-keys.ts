@@ -17,6 +17,7 @@ export interface BenchKeysOf extends Pick<BenchActions, 'stepKey' | 'walk' | 'sa
   /** The note that is taken up when a key is pressed, whether or not the screen has caught up. */
   readonly noteNow: () => KeyDown | null;
   readonly actions: DecisionActions;
+  readonly stepStage: (by: number) => void;
   readonly typeKey: (typed: string) => void;
   readonly stepNote: (by: number) => void;
   readonly stepHandNote: (by: number) => void;
@@ -38,6 +39,7 @@ export function benchKeys(
     noteNow,
     actions,
     stepKey,
+    stepStage,
     typeKey,
     walk,
     stepNote,
@@ -61,6 +63,13 @@ export function benchKeys(
     { key: '[', does: w.shared.keyBeforeThisOneIn, act: () => stepKey(-1) },
     { key: ']', does: w.shared.nextKeyInStrip, act: () => stepKey(1) },
     { key: 'C  F#  Eb …', does: w.shared.toKeyOfThatName, act: typeKey, anyOf: keyLetters(w.wording) },
+    {
+      key: BENCH_KEYS.stages,
+      does: w.stages.showRail,
+      act: () => leave({ rail: desk.rail === 'open' ? 'folded' : 'open' }),
+    },
+    { key: BENCH_KEYS.stageBefore, does: w.stages.stageBefore, act: () => stepStage(-1) },
+    { key: BENCH_KEYS.nextStage, does: w.stages.nextStage, act: () => stepStage(1) },
     { key: 'ArrowLeft', does: w.bench.momentBefore, act: () => walk(-1) },
     { key: 'ArrowRight', does: w.bench.nextMoment, act: () => walk(1) },
     { key: 'ArrowUp', does: w.bench.takeUpNoteAbove, act: () => stepNote(1) },

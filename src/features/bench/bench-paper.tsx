@@ -87,6 +87,7 @@ export function BenchPaper({
             layout={page.layout}
             flag={handNote}
             now={now}
+            faint={answers.faint}
             takenUp={player.isPlaying ? null : (note?.noteId ?? null)}
             follows={follows}
             marks={marks}

@@ -17,9 +17,10 @@ import { BenchSide } from './bench-side';
 import { KeyboardDock } from './keyboard-dock';
 import { keyName, KeyStrip } from './key-strip';
 import { KeysOnTheWay } from './keys-on-the-way';
+import { goToStage, StageRail } from './stage-rail';
 import { queryNow } from '@/features/shared/use-query';
 import { leave, withLabel } from './paper-tools';
-import { useBench } from './use-bench';
+import { useBench, type BenchAnswers } from './use-bench';
 import { useBenchActions } from './use-bench-actions';
 import { useDecide } from './use-decide';
 import { useKeyTyping } from './use-key-typing';
@@ -27,9 +28,11 @@ import { useKeysAhead } from './use-keys-ahead';
 import { useLayout } from './use-layout';
 import { usePaperPage } from './use-paper-page';
 import { usePlayer } from './use-player';
+import { useRail } from './use-rail';
 import { useRememberedKey } from './use-remembered-key';
 import { useTakenUp } from './use-taken-up';
 import { useWords } from '@/features/shared/words/use-words';
+import type { Trouble } from '@/workers/protocol';
 
 interface BenchPieceProps {
   readonly piece: PieceRecord;
@@ -48,12 +51,13 @@ export function BenchPiece({ piece, address, settings, desk, pupils, pupil }: Be
   const layout = useLayout(desk);
   const { screen, beside } = layout;
   const [column, body, paper] = usePaperPage({ piece, pupil, key: address.key, desk, screen });
-  const answers = useBench({ piece, settings, pupil }, address, paper.page);
+  const answers = useBench({ piece, settings, pupil, desk }, address, paper.page);
   const { value: view, trouble } = answers.view;
   const { value: ladder } = answers.ladder;
   const keys = useMemo(() => ladder?.keys.map(keyName) ?? [], [ladder]);
   const { goToKey, stepKey, walk, selectNote, save } = useBenchActions(answers, keys, paper.marks);
   useKeysAhead(keys, view?.toText ?? null, answers.prepare);
+  const rail = useRail(answers.stages, address.stage, view ? answers.prepareStage : null);
   useRememberedKey(piece, address.key, trouble === null);
   const player = usePlayer(answers.source, answers.options);
   const taken = useTakenUp({ view, address, selectNote, playBars: player.playBars });
@@ -68,6 +72,7 @@ export function BenchPiece({ piece, address, settings, desk, pupils, pupil }: Be
     ...taken,
     actions: actionsNow,
     stepKey,
+    stepStage: rail.step,
     typeKey,
     walk,
     togglePlay: () => (player.isPlaying ? player.stop() : player.play(taken.moment?.barIndex ?? 0)),
@@ -84,12 +89,18 @@ export function BenchPiece({ piece, address, settings, desk, pupils, pupil }: Be
     layout,
     desk,
   });
+  const arrange = (): void => {
+    beside.onFold('open');
+    taken.onPanel('stages');
+  };
   const choices = (typed: string): readonly Choice[] =>
     benchChoices(
       w,
       {
         view,
         keys,
+        stages: answers.stages.view?.stages ?? [],
+        goToStage,
         pupils,
         pupil,
         actions: actionsNow,
@@ -107,17 +118,9 @@ export function BenchPiece({ piece, address, settings, desk, pupils, pupil }: Be
     <div className="flex h-full min-h-[26rem] flex-col print:h-auto">
       <ScreenKeys keys={shortcuts} choices={choices} />
       <BenchHead {...{ piece, settings, desk, screen, pupils, pupil, address, answers, surveyAddress }} onSave={save} />
-      {trouble ? (
-        <div role="alert" className="mx-4 mb-2 rounded-box border-2 border-error bg-base-100 p-3">
-          <p className="font-semibold">{trouble.message}</p>
-          <p>{trouble.hint}</p>
-        </div>
-      ) : null}
-      {ladder && view ? (
-        <KeyStrip ladder={ladder} chosen={view.toText} onChoose={goToKey} />
-      ) : (
-        <KeysOnTheWay progress={answers.progress} onStop={answers.stop} onGoOn={answers.goOn} />
-      )}
+      {trouble ? <BenchTrouble trouble={trouble} /> : null}
+      <Keys answers={answers} onChoose={goToKey} />
+      <StageRail stages={answers.stages} shown={address.stage} desk={desk} onArrange={arrange} />
       <div ref={body} className="flex min-h-0 flex-1 flex-col border-t border-base-300 lg:flex-row print:block">
         <BenchPaper {...{ column, paper, answers, later, taken, player, actions, settings, desk }} subject={piece.id} />
         <BenchSide
@@ -140,4 +143,22 @@ export function BenchPiece({ piece, address, settings, desk, pupils, pupil }: Be
       ) : null}
     </div>
   );
+}
+
+/** What could not be done, and what to do. */
+function BenchTrouble({ trouble }: { readonly trouble: Trouble }) {
+  return (
+    <div role="alert" className="mx-4 mb-2 rounded-box border-2 border-error bg-base-100 p-3">
+      <p className="font-semibold">{trouble.message}</p>
+      <p>{trouble.hint}</p>
+    </div>
+  );
+}
+
+/** The keys of the piece, or how far the work on them is. */
+function Keys({ answers, onChoose }: { readonly answers: BenchAnswers; readonly onChoose: (key: string) => void }) {
+  const { value: ladder } = answers.ladder;
+  const { value: view } = answers.view;
+  if (ladder && view) return <KeyStrip ladder={ladder} chosen={view.toText} onChoose={onChoose} />;
+  return <KeysOnTheWay progress={answers.progress} onStop={answers.stop} onGoOn={answers.goOn} />;
 }

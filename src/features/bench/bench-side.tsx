@@ -7,12 +7,14 @@ import { ChordsPanel } from './chords-panel';
 import { GridChoice } from './grid-choice';
 import { HandNotes } from './hand-notes';
 import { KeyCardPanel } from './key-card-panel';
+import { leave } from './paper-tools';
 import { NotePanel } from './note-panel';
 import type { PaperMark } from './paper-mark';
 import { PartnerPanel } from './partner-panel';
 import type { Screen } from '@/features/shared/use-screen';
 import { SidePanels } from './side-panels';
 import type { BesidePanel } from './use-layout';
+import { StagesPanel } from './stages-panel';
 import { respelling, type BenchAnswers } from './use-bench';
 import type { DecisionActions } from './use-decide';
 import type { TakenUp } from './use-taken-up';
@@ -54,7 +56,10 @@ export function BenchSide({
       chosen={taken.panel}
       isOpen={beside.isOpen}
       screen={screen}
-      onChoose={taken.onPanel}
+      onChoose={(panel) => {
+        if (panel === 'stages') leave({ rail: 'open' });
+        taken.onPanel(panel);
+      }}
       onFold={beside.onFold}
       noteCount={later?.handNotes.filter(({ aside }) => aside === null).length ?? 0}
     >
@@ -85,6 +90,16 @@ export function BenchSide({
             onRespell={respell}
           />
         ) : null,
+        stages: (
+          <StagesPanel
+            piece={piece}
+            pupil={pupil}
+            settings={settings}
+            answers={answers}
+            shown={address.stage}
+            keyShown={view?.toText ?? ''}
+          />
+        ),
         key: shown ? <KeyCardPanel shown={shown} /> : null,
         chords: <ChordsPanel answers={answers} subject={piece.id} onNote={taken.takeUp} />,
         partner: <PartnerPanel source={answers.source} subject={piece.id} shown={address.key ?? view?.toText ?? ''} />,

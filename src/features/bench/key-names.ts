@@ -11,4 +11,7 @@ export const BENCH_KEYS = {
   stand: 'm',
   enter: 'w',
   save: 's',
+  stages: 'l',
+  stageBefore: ',',
+  nextStage: '.',
 } as const;

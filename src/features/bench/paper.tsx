@@ -10,6 +10,8 @@ import type { PaperMark } from './paper-mark';
 import type { PaperPage } from './use-paper-page';
 import { useWords } from '@/features/shared/words/use-words';
 
+const NONE: readonly string[] = [];
+
 interface PaperProps {
   readonly view: BenchView;
   readonly layout: EngraveLayout;
@@ -17,6 +19,8 @@ interface PaperProps {
   /** Notes that are selected, or that sound. */
   readonly now: readonly string[];
   readonly takenUp: string | null;
+  /** Notes that the stage leaves out. */
+  readonly faint?: readonly string[];
   readonly follows: boolean;
   readonly marks: readonly PaperMark[];
   readonly tracks: 'shown' | 'hidden';
@@ -34,6 +38,7 @@ export const Paper = memo(function Paper({
   flag,
   now,
   takenUp,
+  faint = NONE,
   follows,
   marks,
   tracks,
@@ -45,6 +50,7 @@ export const Paper = memo(function Paper({
   const w = useWords();
   const pointed = useMemo(() => bothIds(flag?.noteIds ?? []), [flag]);
   const nowIds = useMemo(() => bothIds(now), [now]);
+  const faintIds = useMemo(() => bothIds(faint), [faint]);
   const signed = useMemo(
     () => (hasReminders ? view.bySignature.map((id) => ID_PREFIXES.after + id) : []),
     [view, hasReminders],
@@ -78,6 +84,7 @@ export const Paper = memo(function Paper({
       pointed={pointed}
       now={nowIds}
       taken={taken}
+      faint={faintIds}
       sought={flag?.noteIds[0] === undefined ? undefined : ID_PREFIXES.after + flag.noteIds[0]}
       follows={follows}
       signed={signed}

@@ -8,12 +8,13 @@ import { withKey } from '@/features/shared/key-caps';
 import { BENCH_KEYS } from './key-names';
 
 /** What stands beside the paper. */
-export const SIDE_PANELS = ['notes', 'note', 'key', 'chords', 'partner'] as const;
+export const SIDE_PANELS = ['notes', 'note', 'stages', 'key', 'chords', 'partner'] as const;
 export type SidePanel = (typeof SIDE_PANELS)[number];
 
 const names = (w: Words): Readonly<Record<SidePanel, string>> => ({
   notes: w.bench.handNotes,
   note: w.bench.thisNote,
+  stages: w.stages.rail,
   key: w.bench.key,
   chords: w.bench.chords,
   partner: w.bench.partner,
@@ -39,7 +40,7 @@ export function SidePanels(props: SidePanelsProps) {
       data-role="beside"
       data-open={isOpen}
       className={`flex min-h-0 min-w-0 shrink-0 border-base-300 bg-base-200 print:hidden ${
-        isBeside ? `border-l ${isOpen ? 'w-[22.5rem] flex-col' : 'w-10 flex-row'}` : 'w-full flex-col border-t'
+        isBeside ? `border-l ${isOpen ? 'w-[23.5rem] flex-col' : 'w-10 flex-row'}` : 'w-full flex-col border-t'
       }`}
     >
       <PanelNames {...props} />
@@ -86,7 +87,7 @@ function PanelNames({ chosen, isOpen, screen, onChoose, onFold, noteCount }: Sid
             id={`tab-${panel}`}
             aria-selected={panel === chosen}
             aria-controls="side-panel"
-            className={`shrink-0 cursor-pointer text-sm whitespace-nowrap ${isRail ? 'w-10 py-2 [writing-mode:vertical-rl]' : 'h-full px-1.5'} ${
+            className={`shrink-0 cursor-pointer text-[13px] whitespace-nowrap ${isRail ? 'w-10 py-2 [writing-mode:vertical-rl]' : 'h-full px-1'} ${
               panel === chosen && isOpen ? 'border-b-2 border-primary font-semibold' : 'text-secondary'
             }`}
             onClick={() => press(panel)}

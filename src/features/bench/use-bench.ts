@@ -3,8 +3,11 @@
 import { useCallback, useMemo } from 'react';
 import type { BenchView } from '@/core/views';
 import { parseKey } from '@/core/pitch';
-import type { PieceRecord, PupilRecord, Settings } from '@/data';
+import type { PieceRecord, PupilRecord } from '@/data';
 import { useDecisions, usePlayerOf } from '@/features/shared/piece-options';
+import { stageSourceOf } from '@/features/shared/stage-source';
+import type { BenchFor } from './bench-for';
+import { useStaged, type StagesAnswers } from './use-stages';
 import { useWords } from '@/features/shared/words/use-words';
 import { useAnswer, type Answered } from '@/features/shared/use-answer';
 import type { Answer, Beside, BenchPageOptions, BenchOptions, EngraveLayout, PieceSource } from '@/workers/protocol';
@@ -15,6 +18,13 @@ import { useLadder, type LadderAnswers } from './use-ladder';
 /** Everything the Bench asks the core for: the piece in the wanted key, and the ladder of all keys. */
 export interface BenchAnswers extends LadderAnswers {
   readonly source: PieceSource;
+  /** The same in the stage that is chosen, whether or not the whole is shown with what is left out. */
+  readonly inStage: PieceSource;
+  readonly stages: StagesAnswers;
+  /** The notes that the stage leaves out, where they are to be seen faintly; the whole piece is then shown. */
+  readonly faint: readonly string[];
+  /** Has a stage made and engraved before anyone looks at it. */
+  readonly prepareStage: (stage: string) => Promise<void>;
   /** What goes into a piece file beside the music. */
   readonly beside: Beside;
   readonly options: BenchOptions;
@@ -29,28 +39,50 @@ export interface BenchPage {
   readonly layout: EngraveLayout;
 }
 
-/** For whom the piece is moved: a pupil, or any hand as Settings have it. */
-export interface BenchFor {
-  readonly piece: PieceRecord;
-  readonly settings: Settings;
-  readonly pupil: PupilRecord | null;
+export function useBench(whom: BenchFor, address: BenchAddress, page: BenchPage | null): BenchAnswers {
+  const { piece, settings, pupil } = whom;
+  const part = piece.part ?? null;
+  const { key } = address;
+  const mode = key === null ? null : (parseKey(key, 'major')?.mode ?? null);
+  const { anyKey, options } = useBenchOptions(whom, address);
+  const { whole, sourceOf, inStage, source, stages, faint } = useStaged(whom, options, address.stage);
+  const askView = useMemo(() => page && (() => viewAndEngraving(source, options, page)), [source, options, page]);
+  const subject = `${piece.id}/${piece.ownKey}/${part}`;
+  const keys = useLadder(subject, { source: whole, options: anyKey, order: settings.keyOrder, mode });
+  const prepare = useCallback(
+    async (to: string): Promise<void> => {
+      if (page) await viewAndEngraving(source, { ...anyKey, to, respelled: respelledIn(piece, pupil, to) }, page);
+    },
+    [source, anyKey, page, piece, pupil],
+  );
+  const prepareStage = useCallback(
+    async (id: string): Promise<void> => {
+      if (page) await viewAndEngraving(sourceOf(stageSourceOf(piece, pupil, id)), options, page);
+    },
+    [piece, pupil, sourceOf, options, page],
+  );
+  const beside = useMemo(
+    () => ({
+      ...piece.beside,
+      ...(part === null ? {} : { part }),
+      ...(piece.decided ? { decided: piece.decided } : {}),
+    }),
+    [piece.beside, piece.decided, part],
+  );
+  const view = useAnswer(subject, askView);
+  return { source, inStage, beside, options, stages, faint, view, ...keys, prepare, prepareStage };
 }
 
-export function useBench(
+/** How the piece is wanted: in all keys alike, and in the one of the address. */
+function useBenchOptions(
   { piece, settings, pupil }: BenchFor,
-  address: BenchAddress,
-  page: BenchPage | null,
-): BenchAnswers {
-  const { musicXml, ownKey } = piece;
-  const part = piece.part ?? null;
-  const { fingering, spelling, courtesy, keyOrder } = settings;
+  { key, way, minor, right, left }: BenchAddress,
+): { readonly anyKey: BenchOptions; readonly options: BenchOptions } {
+  const { fingering, spelling, courtesy } = settings;
   const keyboard = Number(settings.keyboard);
-  const { key, way, minor, right, left } = address;
-  const mode = key === null ? null : (parseKey(key, 'major')?.mode ?? null);
   const player = usePlayerOf(settings, pupil);
   const decisions = useDecisions(piece, pupil);
   const { wording } = useWords();
-  const source = useMemo(() => ({ musicXml, ownKey, part }), [musicXml, ownKey, part]);
   const anyKey = useMemo(
     () => ({
       to: null,
@@ -75,24 +107,7 @@ export function useBench(
     () => ({ ...anyKey, to: key, respelled: respelled === '' ? NO_NOTES : respelled.split(',') }),
     [anyKey, key, respelled],
   );
-  const askView = useMemo(() => page && (() => viewAndEngraving(source, options, page)), [source, options, page]);
-  const subject = `${piece.id}/${ownKey}/${part}`;
-  const keys = useLadder(subject, { source, options: anyKey, order: keyOrder, mode });
-  const prepare = useCallback(
-    async (to: string): Promise<void> => {
-      if (page) await viewAndEngraving(source, { ...anyKey, to, respelled: respelledIn(piece, pupil, to) }, page);
-    },
-    [source, anyKey, page, piece, pupil],
-  );
-  const beside = useMemo(
-    () => ({
-      ...piece.beside,
-      ...(part === null ? {} : { part }),
-      ...(piece.decided ? { decided: piece.decided } : {}),
-    }),
-    [piece.beside, piece.decided, part],
-  );
-  return { source, beside, options, view: useAnswer(subject, askView), ...keys, prepare };
+  return { anyKey, options };
 }
 
 const NO_NOTES: readonly string[] = [];

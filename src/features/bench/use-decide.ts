@@ -35,9 +35,19 @@ export function useDecide(pieceId: string, pupil: string | null, key: string): D
       void change(command, words);
     };
     return {
-      fingers: (fingers, reach, words) =>
-        make({ kind: 'piece.fingers', id: pieceId, whose: whoseOf(reach), wanted: fingers }, words),
-      letGo: (notes, words) => make({ kind: 'piece.let-go', id: pieceId, whose: whoseOf('here'), notes }, words),
+      // A finger that is put in while a stage is shown belongs to that stage alone.
+      fingers: (fingers, reach, words) => {
+        const { stage } = addressNow();
+        const [whose, wanted] = [whoseOf(reach), fingers];
+        if (stage === null) make({ kind: 'piece.fingers', id: pieceId, whose, wanted }, words);
+        else make({ kind: 'piece.stage-fingers', id: pieceId, stage, whose, wanted }, words);
+      },
+      letGo: (notes, words) => {
+        const { stage } = addressNow();
+        const whose = whoseOf('here');
+        if (stage === null) make({ kind: 'piece.let-go', id: pieceId, whose, notes }, words);
+        else make({ kind: 'piece.stage-let-go', id: pieceId, stage, whose, notes }, words);
+      },
       putAside: (flag, reason, reach, words) =>
         make({ kind: 'piece.put-aside', id: pieceId, whose: whoseOf(reach), flag, reason }, words),
       bringBack: (flag, words) =>

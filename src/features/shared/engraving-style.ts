@@ -82,6 +82,9 @@ text {
   stroke: var(--color-primary);
   stroke-width: 90px;
 }
+.is-faint {
+  opacity: 0.28;
+}
 .is-now path {
   color: var(--color-primary);
   fill: var(--color-primary);

@@ -1,29 +1,11 @@
 'use client';
 
 import Link from 'next/link';
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-  type Announcements,
-  type DragEndEvent,
-  type UniqueIdentifier,
-} from '@dnd-kit/core';
-import {
-  arrayMove,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
-import { CSS } from '@dnd-kit/utilities';
-import { ArrowRight, GripVertical } from 'lucide-react';
+import { ArrowRight } from 'lucide-react';
 import type { PartnerKey } from '@/core/survey';
 import type { PupilRecord } from '@/data';
 import { HandsGlyph } from '@/features/shared/hand-glyph';
+import { Grip, SortableList, useSortableEntry } from '@/features/shared/sortable-list';
 import { partnerWords } from './partner-box';
 import type { RankedKey } from './ranked';
 import type { Order } from './survey-address';
@@ -43,50 +25,22 @@ interface KeyListProps {
 
 /** The keys in order, each with its hands, what it costs and why. In the teacher's own order they can be dragged. */
 export function KeyList({ keys, order, onOrder, ...rest }: KeyListProps) {
-  const w = useWords();
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
-  const names = keys.map(({ name }) => name);
-  const dropped = ({ active, over }: DragEndEvent): void => {
-    if (!over || active.id === over.id) return;
-    const moved = arrayMove([...keys], names.indexOf(String(active.id)), names.indexOf(String(over.id)));
-    onOrder([...new Set(moved.map(({ tonic }) => tonic))]);
-  };
+  const named = (name: string): RankedKey | undefined => keys.find((key) => key.name === name);
   return (
-    <DndContext
+    <SortableList
       id="own-order"
-      accessibility={{ announcements: announcementsFor(w, keys), screenReaderInstructions: instructions(w) }}
-      sensors={sensors}
-      collisionDetection={closestCenter}
-      onDragEnd={dropped}
+      names={keys.map(({ name }) => name)}
+      wordsOf={(name) => named(name)?.words ?? ''}
+      isFixed={order !== 'own'}
+      onOrder={(names) => onOrder([...new Set(names.flatMap((name) => named(name)?.tonic ?? []))])}
     >
-      <SortableContext items={names} strategy={verticalListSortingStrategy} disabled={order !== 'own'}>
-        <ol className="flex flex-col rounded-box border border-base-300 bg-base-100" data-role="keys">
-          {keys.map((key) => (
-            <KeyRow key={key.name} shown={key} isOwnOrder={order === 'own'} {...rest} />
-          ))}
-        </ol>
-      </SortableContext>
-    </DndContext>
+      <ol className="flex flex-col rounded-box border border-base-300 bg-base-100" data-role="keys">
+        {keys.map((key) => (
+          <KeyRow key={key.name} shown={key} isOwnOrder={order === 'own'} {...rest} />
+        ))}
+      </ol>
+    </SortableList>
   );
-}
-
-/** What a screen reader hears before and while a key is carried. */
-const instructions = (w: Words) => ({
-  draggable: w.survey.spaceTakesKeyUpArrows,
-});
-
-function announcementsFor(w: Words, keys: readonly RankedKey[]): Announcements {
-  const words = (id: UniqueIdentifier | undefined): string => keys.find(({ name }) => name === id)?.words ?? '';
-  return {
-    onDragStart: ({ active }) => w.survey.isTakenUp(words(active.id)),
-    onDragOver: ({ active, over }) => (over ? w.survey.isAtPlaceOf(words(active.id), words(over.id)) : undefined),
-    onDragEnd: ({ active, over }) =>
-      over ? w.survey.isPutDownAtPlace(words(active.id), words(over.id)) : w.survey.isPutDown(words(active.id)),
-    onDragCancel: ({ active }) => w.survey.staysWhereItWas(words(active.id)),
-  };
 }
 
 interface KeyRowProps extends Omit<KeyListProps, 'keys' | 'order' | 'onOrder'> {
@@ -96,7 +50,7 @@ interface KeyRowProps extends Omit<KeyListProps, 'keys' | 'order' | 'onOrder'> {
 
 function KeyRow({ shown, isOwnOrder, chosen, pieceId, partners, pupil, onToggle }: KeyRowProps) {
   const w = useWords();
-  const { setNodeRef, transform, transition, attributes, listeners } = useSortable({ id: shown.name });
+  const { place, grip } = useSortableEntry(shown.name);
   const {
     name,
     words,
@@ -116,8 +70,7 @@ function KeyRow({ shown, isOwnOrder, chosen, pieceId, partners, pupil, onToggle 
   const isKnown = pupil?.keysKnown.includes(name) ?? false;
   return (
     <li
-      ref={setNodeRef}
-      style={{ transform: CSS.Translate.toString(transform), transition }}
+      {...place}
       data-survey-key={name}
       data-effort={effort}
       className={`flex items-center gap-3 border-base-300 px-3 py-1.5 not-last:border-b max-md:flex-wrap ${leaveOut ? 'text-secondary' : ''}`}
@@ -131,17 +84,7 @@ function KeyRow({ shown, isOwnOrder, chosen, pieceId, partners, pupil, onToggle 
           onChange={() => onToggle(name)}
         />
       </label>
-      {isOwnOrder && leaveOut === null ? (
-        <button
-          type="button"
-          className="btn btn-ghost btn-sm btn-square size-8 cursor-grab touch-none print:hidden"
-          {...attributes}
-          {...listeners}
-          aria-label={w.survey.move(words)}
-        >
-          <GripVertical size={16} aria-hidden />
-        </button>
-      ) : null}
+      {isOwnOrder && leaveOut === null ? <Grip grip={grip} label={w.survey.move(words)} /> : null}
       <span className="w-6 shrink-0 text-right text-sm text-secondary">{rank}</span>
       <span className="w-20 shrink-0">
         <HandsGlyph right={blackFingers.right} left={blackFingers.left} size={34} />

@@ -26,7 +26,7 @@ export function PlanBox({ piece, pupil, keys, chosen, onClear }: PlanBoxProps) {
   const add = async (): Promise<void> => {
     if (!pupil) return;
     const label = w.survey.planEdit(pieceTitle(piece), chosen.map(words).join(', '), pupil.name);
-    const added = chosen.filter((key) => !planned.some((entry) => entry.key === key));
+    const added = chosen.filter((key) => !planned.some((entry) => entry.key === key && entry.stage === null));
     if (
       await change(
         {
@@ -83,7 +83,7 @@ export function PlanBox({ piece, pupil, keys, chosen, onClear }: PlanBoxProps) {
           {w.survey.planOf(pupil.name)}
           {planned.map((entry) => (
             <span key={entry.id} className="flex items-center rounded-field border border-base-300 pl-2">
-              {words(entry.key)}
+              {entry.stage === null ? words(entry.key) : w.stages.step(entry.stage, words(entry.key))}
               <button
                 type="button"
                 className="btn btn-ghost btn-sm btn-square size-8"

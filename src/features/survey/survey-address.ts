@@ -1,15 +1,15 @@
 'use client';
 
 import { array, mixed, string } from 'yup';
-import { listOf, oneOf, text } from '@/features/shared/query-fields';
+import { field, listOf, oneOf, text } from '@/features/shared/query-fields';
 import { changeQuery, useQuery, type QueryOf } from '@/features/shared/use-query';
 
 /** How keys can be ranked: by the core's orders, or by the teacher's own. */
 export const ORDERS = ['ease', 'fifths', 'shape', 'own'] as const;
 export type Order = (typeof ORDERS)[number];
 
-/** What is shown of them: a line each, a picture with its numbers, or some of them bar by bar. */
-export const SHOWS = ['list', 'picture', 'bars'] as const;
+/** What is shown of them: a line each, a picture with its numbers, some of them bar by bar, or the stages of the piece in each. */
+export const SHOWS = ['list', 'picture', 'bars', 'stages'] as const;
 export type Show = (typeof SHOWS)[number];
 
 /** Modes that can be asked for beside the piece's own. */
@@ -30,13 +30,10 @@ const modes = array(
     .oneOf([...OTHER_MODES])
     .required(),
 ).required();
-const keys = array(
-  string()
-    .matches(/^[A-G](#|b)?-[a-z]+$/)
-    .required(),
-)
-  .max(30)
+const keyText = string()
+  .matches(/^[A-G](#|b)?-[a-z]+$/)
   .required();
+const keys = array(keyText).max(30).required();
 
 /** What each field of the address may be. */
 export const SHAPE = {
@@ -45,6 +42,8 @@ export const SHAPE = {
   order: oneOf<Order, null>(ORDERS, null),
   show: oneOf<Show, Show>(SHOWS, 'list'),
   also: listOf<OtherMode>(modes),
+  /** The key in which the whole piece is wanted, for the way through the stages; null for the piece's own. */
+  to: field(keyText, null),
   /** The keys that are chosen, in the order in which they were. */
   keys: listOf(keys),
 };

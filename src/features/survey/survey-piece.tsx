@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useCallback, useMemo, useState } from 'react';
-import { Columns3, Download, List, Printer, SlidersHorizontal } from 'lucide-react';
+import { Columns3, Download, List, ListTree, Printer, SlidersHorizontal } from 'lucide-react';
 import { parseKey, type Mode } from '@/core/pitch';
 import type { PartnerKey } from '@/core/survey';
 import { change, type PieceRecord, type PupilRecord, type Settings } from '@/data';
@@ -10,7 +10,7 @@ import { choosePupil } from '@/features/shared/choose-pupil';
 import type { ForWhom } from '@/features/shared/for-whom';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { ownOrderOf, withOwnOrder } from '@/features/shared/own-order';
-import type { SurveyKey } from '@/workers/protocol';
+import type { SurveyKey, SurveyUnwritable } from '@/workers/protocol';
 import { usePieceOptions } from '@/features/shared/piece-options';
 import { pieceTitle } from '@/features/shared/piece-title';
 import { PupilSelect } from '@/features/shared/pupil-select';
@@ -24,6 +24,7 @@ import { PartnerBox } from './partner-box';
 import { PlanBox } from './plan-box';
 import { ranked, type RankedKey } from './ranked';
 import { chooseKeys, type Order, type OtherMode, type Show, type SurveyAddress } from './survey-address';
+import { StagesByKey } from './stages-by-key';
 import { useSurvey } from './use-survey';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
@@ -44,6 +45,7 @@ const showNames = (w: Words): readonly (readonly [Show, string, typeof List])[] 
   ['list', w.shared.keys, List],
   ['bars', w.survey.barByBar, Columns3],
   ['picture', w.survey.pictureAndNumbers, SlidersHorizontal],
+  ['stages', w.stages.table, ListTree],
 ];
 
 const modeNames = (w: Words): readonly (readonly [OtherMode, string])[] => [
@@ -64,7 +66,7 @@ const shortcuts = (w: Words) => [
     act: () => changeQuery({ order: name }, 'replace'),
   })),
   ...showNames(w).map(([name, words]) => ({
-    key: { list: 'k', bars: 'b', picture: 'p' }[name],
+    key: { list: 'k', bars: 'b', picture: 'p', stages: 'l' }[name],
     does: w.survey.show(words.toLowerCase()),
     act: () => changeQuery({ show: name === 'list' ? null : name }, 'replace'),
   })),
@@ -176,18 +178,28 @@ export function SurveyPiece({ piece, whom, address }: SurveyPieceProps) {
           onOrder={setOwnOrder}
         />
       ) : null}
-      {survey.unwritable.map(({ name, words, reason }) => (
-        <p key={name} data-unwritable={name} className="mt-2 text-sm text-secondary">
-          {w.survey.isNotAmongThem(words, reason)}
-        </p>
-      ))}
+      <Unwritable keys={survey.unwritable} />
       {address.show === 'bars' ? (
         <BarsBeside source={asked.source} options={asked.options} keys={keys} chosen={chosen} onToggle={toggle} />
       ) : null}
       {address.show === 'picture' ? <EffortPicture keys={keys} /> : null}
-      <PlanBox piece={piece} pupil={pupil} keys={keys} chosen={chosen} onClear={() => chooseKeys([])} />
+      {address.show === 'stages' ? (
+        <StagesByKey piece={piece} whom={whom} asked={asked} to={address.to} own={own?.name ?? null} />
+      ) : (
+        <PlanBox piece={piece} pupil={pupil} keys={keys} chosen={chosen} onClear={() => chooseKeys([])} />
+      )}
     </div>
   );
+}
+
+/** The keys in which the piece cannot be written, with the reason. */
+function Unwritable({ keys }: { readonly keys: readonly SurveyUnwritable[] }) {
+  const w = useWords();
+  return keys.map(({ name, words, reason }) => (
+    <p key={name} data-unwritable={name} className="mt-2 text-sm text-secondary">
+      {w.survey.isNotAmongThem(words, reason)}
+    </p>
+  ));
 }
 
 interface SurveyHeadProps {

@@ -14,7 +14,7 @@ import { pupilWords } from './pupil';
 import { remarkWords } from './remarks';
 import { costWords, priceWords } from './rules';
 import { serviceFaultWords } from './services';
-import { difficultyWords, stageLine, stageMisfitWords, stageTitle, stageWhy, STAGE_KINDS } from './stages';
+import { difficultyWords, stageLine, stageMisfitWords, stageTitle, stageWhy } from './stages';
 import { effortWords, leaveOutWords } from './survey';
 import {
   blackWordsOf,
@@ -104,6 +104,5 @@ export function english(t: Terms) {
     labelNames: LABEL_NAMES,
     markNames: MARK_NAMES,
     nothingEntered: NOTHING_ENTERED,
-    stageKinds: STAGE_KINDS,
   };
 }

@@ -1,5 +1,5 @@
 import { assertNever } from '../../base';
-import type { Difficulty, NamedStage, Stage, StageName, StageReason } from '../../stages';
+import type { Difficulty, NamedStage, Stage, StageReason } from '../../stages';
 import { barRanges, barsText, capital, countWord, HAND, listed } from './common';
 import { moveWords, spanText } from './hands';
 import type { Terms } from './terms';
@@ -47,16 +47,6 @@ function landingTitle(
   return `Landing, ${HAND[hand]}, ${t.bar} ${first}${kind === 'landing-long' ? ', long notes' : ''}`;
 }
 
-/** Stages by their kinds, as a habit names them. */
-export const STAGE_KINDS: Readonly<Record<StageName['kind'], string>> = {
-  ...NAMED,
-  landing: 'Landings of moves',
-  'landing-long': 'Landings on long notes',
-  line: 'Line by line',
-  phrase: 'Phrase by phrase',
-  own: 'Own stages',
-};
-
 /** Why a stage is proposed. */
 export function stageWhy(t: Terms, why: StageReason): string {
   switch (why.kind) {
@@ -69,7 +59,7 @@ export function stageWhy(t: Terms, why: StageReason): string {
     case 'other-fingers':
       return `${capital(barRanges(t, why.bars))}: other fingers than in the piece’s own key.`;
     case 'landing':
-      return `${capital(barsText(t, why.bars))}: the ${HAND[why.hand]} moves, ${moveWords(t, why.move)}. Only the last notes before it and the first after it.`;
+      return `${capital(barsText(t, why.bars))}: ${landingMove(t, why)}. Only the last notes before it and the first after it.`;
     case 'hand':
       return handWhy(why);
     case 'octave-moves':
@@ -95,6 +85,11 @@ export function stageWhy(t: Terms, why: StageReason): string {
   }
 }
 
+function landingMove(t: Terms, { hand, move }: Extract<StageReason, { readonly kind: 'landing' }>): string {
+  if (move.kind === 'opens' || move.kind === 'closes') return `the ${HAND[hand]} ${move.kind} for what comes`;
+  return `the ${HAND[hand]} moves, ${moveWords(t, move)}`;
+}
+
 function handWhy({ hand, moves, flags }: Extract<StageReason, { readonly kind: 'hand' }>): string {
   const facts = [
     ...(moves === 0 ? ['stays in one place'] : [`moves ${moves === 1 ? 'once' : `${countWord(moves)} times`}`]),
@@ -105,7 +100,7 @@ function handWhy({ hand, moves, flags }: Extract<StageReason, { readonly kind: '
 
 /** What can be difficult, as a thing that is there or not. */
 const DIFFICULTY: Readonly<Record<Difficulty, string>> = {
-  keys: 'keys to find',
+  keys: 'the keys',
   'right-hand': 'the right hand',
   'left-hand': 'the left hand',
   'off-beat': 'notes between the beats',
@@ -144,10 +139,17 @@ const EASIER: Readonly<Record<Difficulty, string>> = {
 };
 
 /** What goes without saying where something greater is left out. */
-const SAID_BY: Readonly<Partial<Record<Difficulty, Difficulty>>> = {
-  together: 'left-hand',
-  'different-fingers': 'together',
-  'interval-against-note': 'together',
+const SAID_BY: Readonly<Partial<Record<Difficulty, readonly Difficulty[]>>> = {
+  together: ['right-hand', 'left-hand'],
+  'different-fingers': ['together'],
+  'interval-against-note': ['together', 'keys'],
+  moves: ['keys'],
+  'octave-moves': ['keys', 'moves'],
+  'broken-octaves': ['keys', 'left-hand'],
+  'broken-chords': ['keys', 'left-hand'],
+  chords: ['keys', 'left-hand'],
+  'off-beat': ['left-hand'],
+  length: [],
 };
 
 /** What is easier in a stage than in the whole, and what comes back in the next, in one line. */
@@ -156,16 +158,12 @@ export function stageLine(
   easier: readonly Difficulty[],
   next: { readonly title: string; readonly back: readonly Difficulty[] } | null,
 ): string {
-  const isHandAlone = easier.includes('right-hand') || easier.includes('left-hand');
-  const told = easier.filter((one) => {
-    const by = SAID_BY[one];
-    return by === undefined || !(easier.includes(by) || (one === 'together' && isHandAlone));
-  });
+  const told = easier.filter((one) => !(SAID_BY[one] ?? []).some((greater) => easier.includes(greater)));
   const now = told.map((one) => (one === 'length' ? `only some ${t.bars}` : EASIER[one]));
   const without = now.length === 0 ? 'Nothing is left out.' : `Easier now: ${listed(now)}.`;
   if (!next) return without;
   const back = next.back.map((one) => difficultyWords(t, one, ''));
-  return `${without} Next: ${next.title}${back.length === 0 ? '' : ` – ${listed(back)} ${back.length > 1 ? 'come' : 'comes'} back`}.`;
+  return `${without} Next: ${next.title}${back.length === 0 ? '' : `, with ${listed(back)}`}.`;
 }
 
 /** Why a change that was made in a stage is not in it any more. */

@@ -46,7 +46,7 @@ export function StandPiece({ piece, address, settings, desk, pupil }: StandPiece
   useNotedUse(piece.id);
   const benchAddress = `/bench?${useSearchParams().toString()}`;
   const [room, paper] = useStandPage({ piece, pupil, key: address.key, desk });
-  const answers = useBench({ piece, settings, pupil }, address, paper.page);
+  const answers = useBench({ piece, settings, pupil, desk: { ...desk, leftOut: 'absent' } }, address, paper.page);
   const { value: view, trouble } = answers.view;
   const { value: ladder } = answers.ladder;
   const keys = useMemo(() => ladder?.keys.map(keyName) ?? [], [ladder]);

@@ -12,6 +12,7 @@ import { pupils } from './pupils';
 import { settings } from './settings';
 import { shared } from './shared';
 import { shelf } from './shelf';
+import { stages } from './stages';
 import { stand } from './stand';
 import { store } from './store';
 import { survey } from './survey';
@@ -33,6 +34,7 @@ export function englishScreens(t: Terms) {
     settings: settings(t),
     shared: shared(t),
     shelf: shelf(t),
+    stages: stages(t),
     stand: stand(),
     store: store(),
     survey: survey(t),

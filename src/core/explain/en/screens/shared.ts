@@ -182,4 +182,10 @@ export const shared = (t: Terms) => ({
   handNames: { right: 'right', left: 'left' },
   pieces: (count: number) => `${count} ${count === 1 ? 'piece' : 'pieces'}`,
   placeNames: { shelf: 'Shelf', bench: 'Bench', survey: 'Survey', atlas: 'Atlas', settings: 'Settings' },
+  spaceTakesUpArrows: 'Space takes it up; the arrows carry it; Space puts it down; Escape leaves it where it was.',
+  isTakenUp: (id: string) => `${id} is taken up.`,
+  isAtPlaceOf: (id: string, id2: string) => `${id} is at the place of ${id2}.`,
+  isPutDownAtPlace: (id: string, id2: string) => `${id} is put down at the place of ${id2}.`,
+  isPutDown: (id: string) => `${id} is put down.`,
+  staysWhereItWas: (id: string) => `${id} stays where it was.`,
 });

@@ -11,13 +11,6 @@ export const survey = (t: Terms) => ({
   effortOverKeys: 'Effort over the keys',
   effortFrom0ForNothing: 'Effort, from 0 for nothing to do. The numbers are in the table below.',
   numbersByKey: 'The numbers, by key',
-  spaceTakesKeyUpArrows:
-    'Space takes the key up; the arrows carry it; Space puts it down; Escape leaves it where it was.',
-  isTakenUp: (id: string) => `${id} is taken up.`,
-  isAtPlaceOf: (id: string, id2: string) => `${id} is at the place of ${id2}.`,
-  isPutDownAtPlace: (id: string, id2: string) => `${id} is put down at the place of ${id2}.`,
-  isPutDown: (id: string) => `${id} is put down.`,
-  staysWhereItWas: (id: string) => `${id} stays where it was.`,
   choose: (words: string) => `Choose ${words}`,
   move: (words: string) => `Move ${words}`,
   asWritten: 'as written',
