@@ -107,6 +107,8 @@ const SIZES = [
 const SCREENS: readonly (readonly [path: string, seen: string])[] = [
   ['/', '[data-piece] figure[aria-busy=false]'],
   ['/bench?piece=market-chords&key=Eb-major', '[data-role=paper] figure[aria-busy=false]'],
+  ['/bench?piece=market-chords&key=Eb-major&stage=roots', '[data-role=stage-line]'],
+  ['/survey?piece=market-chords&show=stages', '[data-role=way]'],
   ['/stand?piece=market-chords&key=Eb-major', '[data-role=stand-page] figure[aria-busy=false]'],
   ['/enter?piece=market-chords', '[data-role=entry][data-ready=true]'],
   ['/survey?piece=market-chords', '[data-survey-key]'],

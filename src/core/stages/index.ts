@@ -3,7 +3,7 @@ export { EASINGS } from './transformation';
 export type { Easing, Transformation } from './transformation';
 export { comparedStage, difficultiesAdded, ownStage, stageNamed, stagesOf } from './propose';
 export { NAMED_STAGES, stageId } from './stage';
-export type { NamedStage, Stage, StageName, StageReason } from './stage';
+export type { NamedStage, Stage, StageReason } from './stage';
 export { DIFFICULTIES, difficultiesOf } from './difficulties';
 export type { Difficulty } from './difficulties';
 export { subjectOf } from './subject';

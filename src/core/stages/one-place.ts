@@ -96,7 +96,7 @@ function foldsInto({ hand, strikes, others, together, beatAt }: HandsAt, lowest:
   const away = stretchesAway(strikes, lowest);
   const folds = away.flatMap((stretch): readonly Fold[] => {
     // What is broken over a chord or an octave belongs together, and what is reached by a small move is no octave too far.
-    if (idsOf(stretch).some((id) => together.has(id)) || !isLeaptTo(stretch, strikes)) return [];
+    if (idsOf(stretch).some((id) => together.has(id)) || !isLeaptTo(stretch, { strikes, together })) return [];
     const octaves = octavesInto(stretch, lowest);
     if (octaves === null || clashes(stretch, octaves, { hand, others, beatAt })) return [];
     return [{ strikes: stretch, octaves, fingered: fingersThere(stretch, octaves, { home, hand, lowest }) }];
@@ -121,12 +121,15 @@ function stretchesAway(strikes: readonly Strike[], lowest: number): readonly (re
   return stretches;
 }
 
-/** Whether the hand leaps to a stretch and away from it; the piece begins and ends anywhere. */
-function isLeaptTo(stretch: readonly Strike[], strikes: readonly Strike[]): boolean {
+/** Whether the hand leaps to a stretch or away from it. What is broken over a chord or an octave is no place that is leapt from. */
+function isLeaptTo(stretch: readonly Strike[], { strikes, together }: Pick<HandsAt, 'strikes' | 'together'>): boolean {
   const from = strikes.indexOf(stretch[0] as Strike);
   const isLeap = (a: Strike | undefined, b: Strike | undefined): boolean =>
-    a === undefined || b === undefined || Math.abs(letterOf(lowestOf(a)) - letterOf(lowestOf(b))) > CLOSED;
-  return isLeap(strikes[from - 1], strikes[from]) && isLeap(stretch.at(-1), strikes[from + stretch.length]);
+    a !== undefined &&
+    b !== undefined &&
+    ![a, b].some((strike) => together.has(lowestOf(strike).id)) &&
+    Math.abs(letterOf(lowestOf(a)) - letterOf(lowestOf(b))) > CLOSED;
+  return isLeap(strikes[from - 1], strikes[from]) || isLeap(stretch.at(-1), strikes[from + stretch.length]);
 }
 
 /** By how many octaves a stretch moves so that all of it lies in the place; null where it does not fit. */
