@@ -55,7 +55,7 @@ describe('the order that is proposed', () => {
 
   it('drills the bars with other fingers than those that are known', () => {
     const scale = musicXml({
-      right: `C4q/1 D4q/2 E4q/3 F4q/1 | G4q/2 A4q/3 B4q/4 C5q/5${' | Rw'.repeat(6)}`,
+      right: `C4q/1 D4q/2 E4q/3 F4q/1 | G4q/2 A4q/3 B4q/4 C5q/5 | Rw | Rw${' | C4q/1 D4q/2 C4h/1'.repeat(8)}`,
       mode: 'major',
     });
     expect(ids(proposed(scale))).not.toContain('other-fingers');
