@@ -44,7 +44,7 @@ describe('POST /api/stages', () => {
     ]);
     expect(answer.stages[1]).toEqual({
       id: 'different-fingers',
-      title: 'Different fingers',
+      title: 'Different fingers at once',
       why: 'Bars 7 and 8: both hands have different fingers there.',
       bars: ['7', '8'],
       hands: ['right', 'left'],

@@ -9,6 +9,7 @@ import { linesOf, phrasesOf } from './sections';
 import {
   differentFingers,
   flaggedBars,
+  flaggedKinds,
   intervalsAgainstNotes,
   landings,
   otherFingers,
@@ -71,9 +72,11 @@ function drills(subject: Subject): readonly Candidate[] {
   ] as const;
   return found
     .filter(([, bars]) => bars.length > 0)
-    .map(([kind, bars]) =>
-      candidate({ kind }, [{ kind: 'bars', bars }], { kind, bars: numbersOf(subject, bars) }, heaviest(weights, bars)),
-    );
+    .map(([kind, bars]) => {
+      const named = { kind, bars: numbersOf(subject, bars) };
+      const why = kind === 'flagged' ? { ...named, kind, kinds: flaggedKinds(subject) } : { ...named, kind };
+      return candidate({ kind }, [{ kind: 'bars', bars }], why, heaviest(weights, bars));
+    });
 }
 
 function heaviest(weights: Weights, bars: readonly number[]): number {

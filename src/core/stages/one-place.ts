@@ -33,11 +33,12 @@ interface FoldedIn {
   readonly ticksPerQuarter: number;
 }
 
-/** A hand with the other one beside it. `together` are notes that no fold may part. */
+/** A hand with the other one beside it. `together` are notes that no fold may part; in octaves that are broken the hand is open. */
 interface HandsAt {
   readonly hand: Hand;
   readonly strikes: readonly Strike[];
-  readonly together: ReadonlySet<NoteId>;
+  readonly together: readonly (readonly NoteId[])[];
+  readonly inOctaves: ReadonlySet<NoteId>;
   readonly others: readonly HandNote[];
   readonly beatAt: (note: HandNote) => Ticks;
 }
@@ -51,14 +52,13 @@ interface Fold {
 function foldsOf(of: FoldedIn, hand: Hand): readonly Fold[] {
   const { notes, part, ticksPerQuarter } = of;
   const strikes = strikesOf(notes, hand);
-  const together = new Set([
-    ...brokenOctaves(strikes).flatMap(({ low, top }) => [low.id, top.id]),
-    ...brokenChords(notes, part, hand, ticksPerQuarter).flatMap((chord) => idsOf(chord.strikes)),
-  ]);
+  const octaves = brokenOctaves(strikes).map(({ low, top }) => [low.id, top.id]);
+  const chords = brokenChords(notes, part, hand, ticksPerQuarter).map((chord) => idsOf(chord.strikes));
   const hands: HandsAt = {
     hand,
     strikes,
-    together,
+    together: [...octaves, ...chords],
+    inOctaves: new Set(octaves.flat()),
     others: struckNotes(notes).filter((note) => note.hand !== hand && !note.isGrace),
     beatAt: (note) => beatTicks(part.measures[note.barIndex]?.meter ?? { beats: 4, beatType: 4 }, ticksPerQuarter),
   };
@@ -91,12 +91,13 @@ function within(strikes: readonly Strike[], lowest: number): number {
   return strikes.filter((strike) => isWithin(strike, lowest)).length;
 }
 
-function foldsInto({ hand, strikes, others, together, beatAt }: HandsAt, lowest: number): readonly Fold[] {
+function foldsInto(hands: HandsAt, lowest: number): readonly Fold[] {
+  const { hand, strikes, others, beatAt } = hands;
   const home = strikes.filter((strike) => isWithin(strike, lowest));
   const away = stretchesAway(strikes, lowest);
   const folds = away.flatMap((stretch): readonly Fold[] => {
-    // What is broken over a chord or an octave belongs together, and what is reached by a small move is no octave too far.
-    if (idsOf(stretch).some((id) => together.has(id)) || !isLeaptTo(stretch, { strikes, together })) return [];
+    // What is reached by a small move is no octave too far.
+    if (parts(stretch, hands) || !isLeaptTo(stretch, hands)) return [];
     const octaves = octavesInto(stretch, lowest);
     if (octaves === null || clashes(stretch, octaves, { hand, others, beatAt })) return [];
     return [{ strikes: stretch, octaves, fingered: fingersThere(stretch, octaves, { home, hand, lowest }) }];
@@ -121,13 +122,22 @@ function stretchesAway(strikes: readonly Strike[], lowest: number): readonly (re
   return stretches;
 }
 
-/** Whether the hand leaps to a stretch or away from it. What is broken over a chord or an octave is no place that is leapt from. */
-function isLeaptTo(stretch: readonly Strike[], { strikes, together }: Pick<HandsAt, 'strikes' | 'together'>): boolean {
+/** Whether a stretch has only a part of a chord or an octave that is broken, or any of an octave: the hand is open there. */
+function parts(stretch: readonly Strike[], { together, inOctaves }: HandsAt): boolean {
+  const own = new Set(idsOf(stretch));
+  return (
+    [...own].some((id) => inOctaves.has(id)) ||
+    together.some((ids) => ids.some((id) => own.has(id)) && !ids.every((id) => own.has(id)))
+  );
+}
+
+/** Whether the hand leaps to a stretch or away from it. An octave that is broken is no place to leap from: the hand is open there. */
+function isLeaptTo(stretch: readonly Strike[], { strikes, inOctaves }: HandsAt): boolean {
   const from = strikes.indexOf(stretch[0] as Strike);
   const isLeap = (a: Strike | undefined, b: Strike | undefined): boolean =>
     a !== undefined &&
     b !== undefined &&
-    ![a, b].some((strike) => together.has(lowestOf(strike).id)) &&
+    ![a, b].some((strike) => inOctaves.has(lowestOf(strike).id)) &&
     Math.abs(letterOf(lowestOf(a)) - letterOf(lowestOf(b))) > CLOSED;
   return isLeap(strikes[from - 1], strikes[from]) || isLeap(stretch.at(-1), strikes[from + stretch.length]);
 }

@@ -1,5 +1,5 @@
 import { groupBy, memoOf } from '../base';
-import type { FlagKind, Severity } from '../flags';
+import type { Flag, FlagKind, Severity } from '../flags';
 import type { PlacedPosition } from '../fingering';
 import type { Hand, HandNote, NoteId } from '../score';
 import { lowestOf, strikesOf, struckTogether, type Strike } from './strikes';
@@ -95,13 +95,21 @@ const WEIGHT: Readonly<Record<Severity, number>> = { must: 5, should: 3, watch: 
 
 /** The bars that flags are about. A finger that is not the one brought along is told of by `otherFingers`: it is no trouble of the key itself. */
 export function flaggedBars(subject: Subject): Weights {
-  const flags = subject.version.flags.filter(
-    ({ evidence: { kind }, severity }) =>
-      kind !== 'finger-change' && !FOR_THE_EYE.includes(kind) && (severity !== 'watch' || DRILLED.includes(kind)),
-  );
   return weighed(
     subject,
-    flags.map(({ notes, severity }) => ({ notes, weight: WEIGHT[severity] })),
+    drilledFlags(subject).map(({ notes, severity }) => ({ notes, weight: WEIGHT[severity] })),
+  );
+}
+
+/** The kinds of flags that make bars worth a drill here. */
+export function flaggedKinds(subject: Subject): readonly FlagKind[] {
+  return [...new Set(drilledFlags(subject).map(({ evidence }) => evidence.kind))];
+}
+
+function drilledFlags({ version }: Subject): readonly Flag[] {
+  return version.flags.filter(
+    ({ evidence: { kind }, severity }) =>
+      kind !== 'finger-change' && !FOR_THE_EYE.includes(kind) && (severity !== 'watch' || DRILLED.includes(kind)),
   );
 }
 

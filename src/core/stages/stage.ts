@@ -1,4 +1,5 @@
 import type { PositionMove } from '../fingering';
+import type { FlagKind } from '../flags';
 import type { Hand } from '../score';
 import type { Difficulty } from './difficulties';
 import type { Transformation } from './transformation';
@@ -30,9 +31,10 @@ export type NamedStage = (typeof NAMED_STAGES)[number];
 /** Why a stage is proposed: what there is in this piece, in this key, for this pupil. Bars are printed numbers. */
 export type StageReason =
   | {
-      readonly kind: 'different-fingers' | 'interval-against-note' | 'flagged' | 'other-fingers';
+      readonly kind: 'different-fingers' | 'interval-against-note' | 'other-fingers';
       readonly bars: readonly string[];
     }
+  | { readonly kind: 'flagged'; readonly bars: readonly string[]; readonly kinds: readonly FlagKind[] }
   | { readonly kind: 'landing'; readonly hand: Hand; readonly bars: readonly string[]; readonly move: PositionMove }
   | { readonly kind: 'hand'; readonly hand: Hand; readonly moves: number; readonly flags: number }
   | { readonly kind: 'octave-moves'; readonly hands: readonly Hand[]; readonly bars: readonly string[] }

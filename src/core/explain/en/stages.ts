@@ -2,6 +2,7 @@ import { assertNever } from '../../base';
 import type { Difficulty, NamedStage, Stage, StageReason } from '../../stages';
 import { barRanges, barsText, capital, countWord, HAND, listed } from './common';
 import { moveWords, spanText } from './hands';
+import { kindNames } from './kinds';
 import type { Terms } from './terms';
 
 /** A stage as its name stands in the rail. */
@@ -22,10 +23,10 @@ export function stageTitle(t: Terms, { name, why }: Pick<Stage, 'name' | 'why'>)
 }
 
 const NAMED: Readonly<Record<NamedStage, string>> = {
-  'different-fingers': 'Different fingers',
+  'different-fingers': 'Different fingers at once',
   'interval-against-note': 'Interval against a note',
-  flagged: 'Hand notes',
-  'other-fingers': 'Other fingers',
+  flagged: 'Bars with hand notes',
+  'other-fingers': 'Bars with other fingers',
   'right-alone': 'Right hand alone',
   'left-alone': 'Left hand alone',
   'one-place': 'In one place',
@@ -55,7 +56,7 @@ export function stageWhy(t: Terms, why: StageReason): string {
     case 'interval-against-note':
       return `${capital(barRanges(t, why.bars))}: one hand has two keys or more against one.`;
     case 'flagged':
-      return `${capital(barRanges(t, why.bars))}: here the hands have something to know in this key.`;
+      return `${capital(barRanges(t, why.bars))}: ${listed(why.kinds.map((kind) => kindNames(t)[kind]))}.`;
     case 'other-fingers':
       return `${capital(barRanges(t, why.bars))}: other fingers than in the piece’s own key.`;
     case 'landing':
@@ -90,9 +91,11 @@ function landingMove(t: Terms, { hand, move }: Extract<StageReason, { readonly k
   return `the ${HAND[hand]} moves, ${moveWords(t, move)}`;
 }
 
+const TIMES: Readonly<Record<number, string>> = { 1: 'once', 2: 'twice' };
+
 function handWhy({ hand, moves, flags }: Extract<StageReason, { readonly kind: 'hand' }>): string {
   const facts = [
-    ...(moves === 0 ? ['stays in one place'] : [`moves ${moves === 1 ? 'once' : `${countWord(moves)} times`}`]),
+    moves === 0 ? 'stays in one place' : `moves ${TIMES[moves] ?? `${countWord(moves)} times`}`,
     ...(flags === 0 ? [] : [`has ${countWord(flags)} ${flags === 1 ? 'place' : 'places'} to be careful of`]),
   ];
   return `The ${HAND[hand]} ${listed(facts)}.`;
