@@ -171,6 +171,7 @@ export const benchPageSchema = object({
       .required(),
   ).required(),
   marks: marksSchema,
+  faint: array(string().required()).optional(),
   tracks: mixed<PageOptions['tracks']>().oneOf(['shown', 'hidden']).required(),
 });
 

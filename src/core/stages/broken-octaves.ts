@@ -9,16 +9,18 @@ export interface BrokenOctave {
   readonly top: HandNote;
 }
 
-/** Octaves broken over neighbouring notes, or with others between them before the lower note comes again. */
+/** Octaves broken over neighbouring notes of a bar, or with notes between them that lie between the two. */
 export function brokenOctaves(strikes: readonly Strike[]): readonly BrokenOctave[] {
-  const octaves: BrokenOctave[] = [];
-  let low: HandNote | null = null;
-  for (const strike of strikes) {
-    const note = lowestOf(strike);
-    if (strike.notes.length > 1) low = null;
-    else if (low && note.midi === low.midi + OCTAVE_KEYS && note.barIndex === low.barIndex)
-      octaves.push({ low, top: note });
-    else if (!low || note.midi <= low.midi || note.barIndex !== low.barIndex) low = note;
-  }
-  return octaves;
+  return strikes.flatMap((strike, i): readonly BrokenOctave[] => {
+    const top = lowestOf(strike);
+    if (strike.notes.length > 1) return [];
+    for (let at = i - 1; at >= 0; at -= 1) {
+      const before = strikes[at] as Strike;
+      const low = lowestOf(before);
+      const isBetween = low.midi >= top.midi - OCTAVE_KEYS && low.midi < top.midi;
+      if (before.notes.length > 1 || low.barIndex !== top.barIndex || !isBetween) return [];
+      if (low.midi === top.midi - OCTAVE_KEYS) return [{ low, top }];
+    }
+    return [];
+  });
 }

@@ -108,18 +108,14 @@ function soundTogether(right: readonly Strike[], left: readonly Strike[]): boole
 }
 
 function leapsOctave(strikes: readonly Strike[]): boolean {
+  // Where an octave is broken the hand is open: it leaps neither within it nor away from it.
+  const open = new Set(brokenOctaves(strikes).flatMap(({ low, top }) => [low.id, top.id]));
   return strikes.some((strike, i) => {
     const before = strikes[i - 1];
     if (!before || strike.notes.length > 1 || before.notes.length > 1) return false;
     const letters = Math.abs(letterOf(lowestOf(strike)) - letterOf(lowestOf(before)));
-    return letters >= OCTAVE_LETTERS && !isBrokenOctave(before, strike);
+    return letters >= OCTAVE_LETTERS && ![before, strike].some((one) => open.has(lowestOf(one).id));
   });
-}
-
-/** An octave that one hand opens for is broken, not leapt: it lies within a bar, and the hand is there for both notes. */
-function isBrokenOctave(before: Strike, strike: Strike): boolean {
-  const [low, top] = [lowestOf(before), lowestOf(strike)];
-  return low.hand === 'left' && low.barIndex === top.barIndex && Math.abs(low.midi - top.midi) === 12;
 }
 
 /** Whether a hand moves: neighbouring positions of which both still have notes, and whose notes do not lie under one closed hand. */

@@ -39,7 +39,9 @@ const MOST_OF_A_PIECE = 3 / 4;
 function isProposed({ part }: Subject, { stage, weight }: Described): boolean {
   const { name, bars, easier } = stage;
   if (name.kind === 'whole') return true;
-  if (easier.length === 0 || name.kind === 'landing-long' || name.kind === 'phrase') return false;
+  // Where octaves are folded in something is easier, whatever else there is.
+  if (easier.length === 0 && name.kind !== 'one-place') return false;
+  if (name.kind === 'landing-long' || name.kind === 'phrase') return false;
   return weight === null || (bars ?? []).length < MOST_OF_A_PIECE * part.measures.length;
 }
 

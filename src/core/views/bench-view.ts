@@ -3,7 +3,7 @@ import { sharedKeys } from '../fingering';
 import { keyText, type Direction, type Key } from '../pitch';
 import { groupMove } from '../transpose';
 import { type LabelKind, notesByKind, markWords, type Mark } from '../annotate';
-import { isRhythm, struckNotes } from '../score';
+import { isRhythm, mapMeasures, struckNotes, type NoteId, type Score } from '../score';
 import { engravingPage, NO_TEXTS, systemBreaks, type EngravingPage, type NoteTexts } from '../write';
 import { blackRuns, type BlackRun } from './black-keys';
 import { momentsOf, type Moment } from './moments';
@@ -64,6 +64,8 @@ export interface PageOptions {
   /** What stands under the notes, line by line. */
   readonly labels: readonly LabelKind[];
   readonly marks: readonly Mark[];
+  /** Notes that are shown faintly, without their fingers: a stage leaves them out. */
+  readonly faint?: readonly NoteId[] | undefined;
   /** Whether room is left for the hand tracks. */
   readonly tracks: 'shown' | 'hidden';
 }
@@ -89,13 +91,13 @@ export function benchView(
   const isTapped = isRhythm(piece.part);
   const layers = [
     {
-      score: before.score,
+      score: withoutFingersAt(before.score, page.faint),
       prefix: page.prefixes.before,
       label: shortKey(says, before.key),
       texts: textsOf(says.inKey(before.key), piece, before, { page, which: 'before' }),
     },
     {
-      score: after.score,
+      score: withoutFingersAt(after.score, page.faint),
       prefix: page.prefixes.after,
       label: shortKey(says, after.key),
       texts: textsOf(says.inKey(after.key), piece, after, { page, which: 'after' }),
@@ -128,6 +130,18 @@ export function benchView(
       .filter(({ pitch, item, tieStop }) => pitch.alter !== 0 && !item.accidental && !tieStop)
       .map(({ id }) => id),
   };
+}
+
+/** A finger stands where a note is to be played. */
+function withoutFingersAt(score: Score, faint: PageOptions['faint']): Score {
+  if (!faint || faint.length === 0) return score;
+  const ids = new Set(faint);
+  return mapMeasures(score, (measure) => ({
+    ...measure,
+    items: measure.items.map((item) =>
+      item.kind === 'note' && item.fingers.length > 0 && ids.has(item.id) ? { ...item, fingers: [] } : item,
+    ),
+  }));
 }
 
 function groupView(says: Language, piece: OpenedPiece): BenchView['group'] {

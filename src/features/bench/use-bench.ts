@@ -46,14 +46,18 @@ export function useBench(whom: BenchFor, address: BenchAddress, page: BenchPage 
   const mode = key === null ? null : (parseKey(key, 'major')?.mode ?? null);
   const { anyKey, options } = useBenchOptions(whom, address);
   const { whole, sourceOf, inStage, source, stages, faint } = useStaged(whom, options, address.stage);
-  const askView = useMemo(() => page && (() => viewAndEngraving(source, options, page)), [source, options, page]);
+  const shown = useMemo(
+    () => (page === null || faint.length === 0 ? page : { ...page, page: { ...page.page, faint } }),
+    [page, faint],
+  );
+  const askView = useMemo(() => shown && (() => viewAndEngraving(source, options, shown)), [source, options, shown]);
   const subject = `${piece.id}/${piece.ownKey}/${part}`;
   const keys = useLadder(subject, { source: whole, options: anyKey, order: settings.keyOrder, mode });
   const prepare = useCallback(
     async (to: string): Promise<void> => {
-      if (page) await viewAndEngraving(source, { ...anyKey, to, respelled: respelledIn(piece, pupil, to) }, page);
+      if (shown) await viewAndEngraving(source, { ...anyKey, to, respelled: respelledIn(piece, pupil, to) }, shown);
     },
-    [source, anyKey, page, piece, pupil],
+    [source, anyKey, shown, piece, pupil],
   );
   const prepareStage = useCallback(
     async (id: string): Promise<void> => {

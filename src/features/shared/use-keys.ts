@@ -40,9 +40,10 @@ function pressed(event: KeyboardEvent): string {
 /** Buttons that are inputs take arrows and Space; what is pressed with Control is not for them. */
 const BUTTONS: readonly string[] = ['radio', 'checkbox', 'range'];
 
-/** Whether a key is for the field that has the focus. */
+/** Whether a key is for the field that has the focus, or for an entry of a list that is being carried. */
 function isTaken({ target, ctrlKey, metaKey }: KeyboardEvent): boolean {
   if (!(target instanceof HTMLElement)) return false;
+  if (target.matches('[aria-roledescription][aria-pressed=true]')) return true;
   if (target instanceof HTMLInputElement && BUTTONS.includes(target.type) && (ctrlKey || metaKey)) return false;
   return target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName);
 }
