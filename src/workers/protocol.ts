@@ -186,6 +186,8 @@ export interface StageTable {
 export interface WayStepView extends WayStep {
   readonly title: string;
   readonly keyWords: string;
+  /** Whether more than one thing is new in it. */
+  readonly isMore: boolean;
   /** What is new in this step, in words. */
   readonly newWords: string;
 }

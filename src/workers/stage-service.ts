@@ -2,7 +2,18 @@ import { err, ok } from '@/core/base';
 import { languageOf, type Language } from '@/core/explain';
 import { asWritten, type Version } from '@/core/piece';
 import { keyText, parseKey } from '@/core/pitch';
-import { readBars, stageRow, subjectOf, wayTo, type Difficulty, type Stage, type WayStep } from '@/core/stages';
+import {
+  readBars,
+  stageId,
+  countNews,
+  stageRow,
+  stagesOf,
+  subjectOf,
+  wayTo,
+  type Difficulty,
+  type Stage,
+  type WayStep,
+} from '@/core/stages';
 import { arrangedStages, stagesView, type StagesKept } from '@/core/views';
 import { ladderKeys } from '@/core/survey';
 import { withTitle } from '@/core/edit';
@@ -77,15 +88,20 @@ function stageTable(
     if (!whole.ok) return answer(says, whole);
     const { piece, after } = whole.value;
     const stages = arrangedStages(piece, asWritten(piece, options.player), kept);
+    // A way may go by an easier left hand alone, though it stands on no rail.
+    const shown = new Set(stages.map(({ name }) => stageId(name)));
+    const beside = stagesOf(piece, asWritten(piece, options.player)).others.filter(
+      ({ name }) => name.kind.endsWith('-alone') && !shown.has(stageId(name)),
+    );
     const work = tickets.begin(ticketSchema.validateSync(ticket, { strict: true }));
     const rows: { readonly stage: Stage; readonly row: StageRowView }[] = [];
     try {
-      for (const stage of stages) {
+      for (const stage of [...stages, ...beside]) {
         await otherQuestions();
         if (work.isStopped()) return answer(says, err({ code: 'job.stopped' }));
         const row = { ...stageRow(piece, stage, options.player), ...wordsOf(says, stage, kept) };
         rows.push({ stage, row });
-        onRow(row);
+        if (stages.includes(stage)) onRow(row);
       }
     } finally {
       work.end();
@@ -131,5 +147,11 @@ function stepView(says: Language, step: WayStep, row: StageRowView | undefined):
   const key = parseKey(step.key, 'major');
   const keyWords = key ? says.key(key) : step.key;
   const news = step.news.map((one: Difficulty | 'key') => says.difficultyWords(one, keyWords));
-  return { ...step, title: row?.title ?? step.stage, keyWords, newWords: says.listed(news) };
+  return {
+    ...step,
+    title: row?.title ?? step.stage,
+    keyWords,
+    newWords: says.listed(news),
+    isMore: countNews(step.news) > 1,
+  };
 }

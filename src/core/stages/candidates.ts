@@ -17,7 +17,7 @@ import {
   type Weights,
 } from './spots';
 import type { Stage, StageName, StageReason } from './stage';
-import { lowestOf, strikesOf } from './strikes';
+import { lowestOf, strikesOf, type Strike } from './strikes';
 import { inOrderOnce, numbersOf, type Subject } from './subject';
 import type { Transformation } from './transformation';
 
@@ -132,7 +132,8 @@ function easierLeftHands(subject: Subject): readonly Candidate[] {
   const struckChords = strikes.filter(({ notes }) => notes.length >= 3);
   const bars = (indexes: readonly number[]): readonly string[] => numbersOf(subject, inOrderOnce(indexes));
   const octaveBars = bars(octaves.map(({ low }) => low.barIndex));
-  const brokenBars = bars(broken.map(({ barIndex }) => barIndex));
+  const brokenAt = broken.map(({ barIndex }) => barIndex);
+  const brokenBars = bars(brokenAt);
   // One figure among many bars of tune is a turn of the tune, not an accompaniment.
   const accompanies = broken.length * 2 > new Set(strikes.map((strike) => lowestOf(strike).barIndex)).size;
   const beats = (why: StageReason): readonly Candidate[] => [
@@ -151,21 +152,26 @@ function easierLeftHands(subject: Subject): readonly Candidate[] {
       : accompanies && offBeat.length > 0
         ? beats({ kind: 'off-beat', bars: bars(offBeat.map(({ barIndex }) => barIndex)) })
         : []),
-    ...(accompanies
-      ? [candidate({ kind: 'blocked' }, [{ kind: 'blocked' }], { kind: 'broken-chords', bars: brokenBars })]
-      : []),
+    ...(accompanies ? inBothAndAlone('blocked', { kind: 'broken-chords', bars: brokenBars }, subject) : []),
     ...(struckChords.length > 0 || (accompanies && octaves.length === 0)
-      ? [
-          candidate({ kind: 'roots' }, [{ kind: 'roots' }], {
-            kind: 'chords',
-            bars: bars([
-              ...struckChords.map((strike) => lowestOf(strike).barIndex),
-              ...broken.map(({ barIndex }) => barIndex),
-            ]),
-          }),
-        ]
+      ? inBothAndAlone('roots', { kind: 'chords', bars: bars([...barsOf(struckChords), ...brokenAt]) }, subject)
       : []),
   ];
+}
+
+/** An easier left hand under the tune, and by itself. */
+function inBothAndAlone(
+  easing: 'blocked' | 'roots',
+  why: StageReason,
+  { hands }: Pick<Subject, 'hands'>,
+): readonly Candidate[] {
+  const together = candidate({ kind: easing }, [{ kind: easing }], why);
+  if (hands.length < 2) return [together];
+  return [together, candidate({ kind: `${easing}-alone` }, [LEFT_ALONE, { kind: easing }], why)];
+}
+
+function barsOf(strikes: readonly Strike[]): readonly number[] {
+  return strikes.map((strike) => lowestOf(strike).barIndex);
 }
 
 function foldedOctaves(subject: Subject): readonly Candidate[] {

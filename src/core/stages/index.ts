@@ -12,7 +12,7 @@ export { readBars } from './own-stage';
 export type { OwnBar, OwnStage } from './own-stage';
 export { arrange, kindOf, NO_HABIT, NO_SET } from './arrange';
 export type { StageHabit, StageSet } from './arrange';
-export { wayTo } from './way';
+export { countNews, wayTo } from './way';
 export type { WayStep } from './way';
 export { stageRow } from './stage-table';
 export type { StageRow } from './stage-table';

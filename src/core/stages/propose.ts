@@ -33,6 +33,9 @@ const describedIn = memoLast((version: Version, piece: OpenedPiece) => {
   return { subject, all: describedAll(subject) };
 });
 
+/** What a teacher may take in beside what is proposed: too much of it would hide the rest. */
+const NOT_PROPOSED: readonly string[] = ['landing-long', 'phrase', 'blocked-alone', 'roots-alone'];
+
 /** A drill of so much of a piece is the piece. */
 const MOST_OF_A_PIECE = 3 / 4;
 
@@ -41,7 +44,7 @@ function isProposed({ part }: Subject, { stage, weight }: Described): boolean {
   if (name.kind === 'whole') return true;
   // Where octaves are folded in something is easier, whatever else there is.
   if (easier.length === 0 && name.kind !== 'one-place') return false;
-  if (name.kind === 'landing-long' || name.kind === 'phrase') return false;
+  if (NOT_PROPOSED.includes(name.kind)) return false;
   return weight === null || (bars ?? []).length < MOST_OF_A_PIECE * part.measures.length;
 }
 
@@ -175,6 +178,8 @@ function roomOf({ name: { kind }, hands }: Stage): Room {
     case 'left-alone':
     case 'beats':
     case 'split-octave':
+    case 'blocked-alone':
+    case 'roots-alone':
       return 'hand';
     case 'one-place':
     case 'blocked':

@@ -22,7 +22,9 @@ export const NAMED_STAGES = [
   'split-octave',
   'beats-together',
   'blocked',
+  'blocked-alone',
   'roots',
+  'roots-alone',
   'tapping',
   'whole',
 ] as const;

@@ -69,6 +69,11 @@ function newsOf(bits: number): readonly (Difficulty | 'key')[] {
   return BITS.filter((_, i) => (bits & (1 << i)) !== 0);
 }
 
+/** How many new things there are. Hands that come together have their own fingers each: that is one thing. */
+export function countNews(news: WayStep['news']): number {
+  return news.length - (news.includes('together') && news.includes('different-fingers') ? 1 : 0);
+}
+
 /** The steps that can be gone: each stage in a key that is known already, and in the wanted one. */
 function stepsOf({ stages, known, wanted, home }: WayMap): readonly Step[] {
   const places = [known.includes(home) ? home : known[0], wanted].filter((key) => key !== undefined);
@@ -113,7 +118,7 @@ function cheapest(steps: readonly Step[], goal: number, start: number): readonly
       const news = needs & ~at.known;
       // What brings nothing new is no step, unless it is the whole piece at last.
       if (news === 0 && step !== goal) return;
-      const beyondOne = Math.max(0, newsOf(news).length - 1);
+      const beyondOne = Math.max(0, countNews(newsOf(news)) - 1);
       const cost = at.cost + 1 + beyondOne * PRICE_OF_TWO + (steps[step] as Step).liking;
       open.push({ known: at.known | needs, cost, way: [...at.way, { step, news }] });
     });

@@ -77,6 +77,9 @@ const stageFields = {
   ).required(),
 };
 
+/** The same as it stands in a piece file of ours. */
+export const stagesBesideSchema = object(stageFields);
+
 const NO_STAGES = { stageOrder: [], stagesLeft: [], stagesAdded: [], ownStages: [], stageFingers: [] };
 
 /** The newest form of stored records: the version of the database in which the form of any of them changed last. Every record carries the form

@@ -5,7 +5,7 @@ import type { BenchView } from '@/core/views';
 import { parseKey } from '@/core/pitch';
 import type { PieceRecord, PupilRecord } from '@/data';
 import { useDecisions, usePlayerOf } from '@/features/shared/piece-options';
-import { stageSourceOf } from '@/features/shared/stage-source';
+import { stagesBeside, stageSourceOf } from '@/features/shared/stage-source';
 import type { BenchFor } from './bench-for';
 import { useStaged, type StagesAnswers } from './use-stages';
 import { useWords } from '@/features/shared/words/use-words';
@@ -70,8 +70,9 @@ export function useBench(whom: BenchFor, address: BenchAddress, page: BenchPage 
       ...piece.beside,
       ...(part === null ? {} : { part }),
       ...(piece.decided ? { decided: piece.decided } : {}),
+      ...stagesBeside(piece),
     }),
-    [piece.beside, piece.decided, part],
+    [piece, part],
   );
   const view = useAnswer(subject, askView);
   return { source, inStage, beside, options, stages, faint, view, ...keys, prepare, prepareStage };

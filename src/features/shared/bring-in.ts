@@ -1,7 +1,7 @@
 'use client';
 
 import { object, string } from 'yup';
-import { change, decidedSchema, type NewPiece, type PieceRecord } from '@/data';
+import { change, decidedSchema, stagesBesideSchema, type NewPiece, type PieceRecord } from '@/data';
 import { coreWorker } from '@/workers/client';
 import type { Beside, Trouble } from '@/workers/protocol';
 import { type Words } from '@/features/shared/words/use-words';
@@ -12,13 +12,18 @@ export interface BroughtIn {
   readonly troubles: readonly { readonly fileName: string; readonly trouble: Trouble }[];
 }
 
-const besideSchema = object({ part: string().nullable(), decided: decidedSchema.default(undefined).optional() });
+const besideSchema = object({
+  part: string().nullable(),
+  decided: decidedSchema.default(undefined).optional(),
+  stages: stagesBesideSchema.default(undefined).optional(),
+});
 
 /** What a piece file says of the teacher's decisions; everything beside the music is carried on. */
 function decisionsIn(beside: Beside): Partial<NewPiece> {
   if (Object.keys(beside).length === 0) return {};
   if (!besideSchema.isValidSync(beside)) return { beside };
-  return { part: beside.part ?? null, beside, ...(beside.decided ? { decided: beside.decided } : {}) };
+  const { part, decided, stages } = beside;
+  return { part: part ?? null, beside, ...(decided ? { decided } : {}), ...(stages ?? {}) };
 }
 
 /** Bytes as text, for a record that goes into the studio file. */

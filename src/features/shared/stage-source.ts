@@ -36,3 +36,10 @@ export function stageSources(whole: PieceSource): (stage: StageSource | null) =>
     return source;
   };
 }
+
+/** What the teacher made of the stages, as it goes into a piece file of ours; nothing where nothing was made. */
+export function stagesBeside(piece: PieceRecord): { readonly stages?: unknown } {
+  const { stageOrder, stagesLeft, stagesAdded, ownStages, stageFingers } = piece;
+  const lists = { stageOrder, stagesLeft, stagesAdded, ownStages, stageFingers };
+  return Object.values(lists).every((list) => list.length === 0) ? {} : { stages: lists };
+}

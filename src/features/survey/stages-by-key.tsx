@@ -205,7 +205,7 @@ function Way({ piece, whom, state, wanted }: WayProps) {
               <Step key={`${step.stage}/${step.key}`} piece={piece} step={step} number={i + 1} />
             ))}
           </ol>
-          {table.way.some(({ news }) => news.length > 1) ? (
+          {table.way.some(({ isMore }) => isMore) ? (
             <p className="mt-1 text-sm text-secondary">{w.stages.twoAtOnce}</p>
           ) : null}
           <WayIntoPlan piece={piece} whom={whom} way={table.way} />

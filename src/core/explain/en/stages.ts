@@ -34,7 +34,9 @@ const NAMED: Readonly<Record<NamedStage, string>> = {
   'split-octave': 'Left hand, octaves split',
   'beats-together': 'Together, left on the beats',
   blocked: 'Chords blocked',
+  'blocked-alone': 'Left hand, chords blocked',
   roots: 'Roots only',
+  'roots-alone': 'Left hand, roots only',
   tapping: 'Tapped on the lid',
   whole: 'Whole piece',
 };
