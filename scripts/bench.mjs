@@ -16,6 +16,7 @@ import { measureKeys } from './bench/keys.mjs';
 import { measureLongAndOdd } from './bench/long-and-odd.mjs';
 import { measureShelf } from './bench/shelf.mjs';
 import { measureSpelling } from './bench/spelling.mjs';
+import { measureStages, measureStageSteps } from './bench/stages.mjs';
 
 const piece = readFileSync(join(ROOT, 'public/demo/lantern-walk.musicxml'));
 
@@ -34,6 +35,7 @@ print('Core, Lantern Walk (8 bars, two hands), median of 40 runs in Node:', awai
 print('Fingers against published ones (Hanon 1873, nos 39–41, from memory), two octaves:', measureFingerings());
 print('Flags of 200 generated tunes at level 3:', measureFlags());
 print('Planning, warm, medians in Node, two hands of 32 bars:', measureSpeed());
+print('Stages, in Node:', await measureStages());
 print('Long and odd files:', await measureLongAndOdd());
 print('Keys of published tunes:', await measureKeys());
 print('Spelling of the same tunes from MIDI without key signatures:', await measureSpelling());
@@ -47,6 +49,7 @@ print(
   'Bench in Chromium, from the key press to the engraved page, 28 presses of “]”:',
   await measureKeyPress(address, new TextDecoder().decode(piece), plainLoadMs),
 );
+print('Along the rail of stages in Chromium, Mill Wheel:', await measureStageSteps(address));
 print('Entering in Chromium, 30 presses in the middle of a piece:', await measureEntering(address));
 print('The shelf of 1,000 made pieces of 8 to 32 bars, two hands, in Chromium:', await measureShelf(address));
 stop();

@@ -18,6 +18,7 @@ export async function measureCore(bytes) {
     ...(await import('../../src/core/views/index.ts')),
   };
   const { parseKey } = await import('../../src/core/pitch/index.ts');
+  const { USUAL_LANGUAGE } = await import('../../src/core/explain/index.ts');
   const engraver = new VerovioToolkit(await createVerovioModule());
   const text = new TextDecoder().decode(bytes);
   const opened = () => job.openPiece(bytes, { format: null, key: null, part: null }).value;
@@ -32,7 +33,7 @@ export async function measureCore(bytes) {
 
   const reading = median(timed(RUNS, opened));
   const moving = median(timed(RUNS, move));
-  const ladder = median(timed(RUNS, () => job.ladderOf(piece, options, 'ease')));
+  const ladder = median(timed(RUNS, () => job.ladderOf(USUAL_LANGUAGE, piece, options, { order: 'ease' })));
   const loading = median(timed(RUNS, () => engraver.loadData(text)));
   return [
     ['reading the file', `${reading.toFixed(1)} ms`],
@@ -57,13 +58,15 @@ export async function plainLoadMs(text) {
   const before = job.asWritten(piece);
   const options = { ...(await usualOptions()), fingering: 'plan' };
   const after = job.moveTo(piece, before, { ...options, to: parseKey('Eb', 'major') }).value;
-  const view = job.benchView(piece, before, after, {
+  const { USUAL_LANGUAGE } = await import('../../src/core/explain/index.ts');
+  const page = {
     view: 'both',
     columns: 24,
     prefixes: { before: 'a-', after: 'b-' },
     labels: [],
     marks: [],
     tracks: 'shown',
-  });
+  };
+  const view = job.benchView(USUAL_LANGUAGE, piece, { before, after }, page);
   return median(timed(RUNS / 4, () => engraver.loadData(view.page.musicXml)));
 }

@@ -15,6 +15,7 @@ const { degreePitch, keyOf, upAndDown } = await import('../../tests/support/plan
 const { handLine, passageOfLine } = await import('../../tests/support/passages.ts');
 const { musicXml } = await import('../../tests/support/build-piece.ts');
 const { USUAL } = await import('../../tests/support/open.ts');
+const { USUAL_LANGUAGE } = await import('../../src/core/explain/index.ts');
 
 const usual = finger.demandsOf(finger.USUAL_PLAYER);
 const name = ({ tonic, mode, hand }) => `${tonic} ${mode} ${hand}`;
@@ -130,7 +131,9 @@ export function measureSpeed() {
   const one = median([1, 2, 3].flatMap((seed) => run(90 + seed)));
   const ladderMs = (bars, seed) => {
     const other = twoHands(bars, seed);
-    return timed(() => job.ladderOf(pieceOf(other), { ...USUAL, fingering: 'plan' }, 'ease'));
+    return timed(() =>
+      job.ladderOf(USUAL_LANGUAGE, pieceOf(other), { ...USUAL, fingering: 'plan' }, { order: 'ease' }),
+    );
   };
   const fifteen = median(Array.from({ length: 5 }, (_, i) => ladderMs(32, 100 + i)));
   const [ladder50, ladder500] = [median([1, 2, 3].map((seed) => ladderMs(50, 200 + seed))), ladderMs(500, 300)];

@@ -26,6 +26,7 @@ const core = {
   ...(await room('views', 'job')),
   ...(await room('survey')),
   ...(await room('pitch')),
+  ...(await room('explain')),
 };
 const player = core.USUAL_PLAYER;
 const USUAL = { ...usualMove(player), fingering: 'plan' };
@@ -44,6 +45,11 @@ function moved(piece, to) {
   core.moveTo(piece, core.asWritten(piece, player), { ...USUAL, to: core.parseKey(to, 'major') }, 'full');
 }
 
+/** Before the core spoke for each teacher, a ladder was not asked for in a language. */
+const ladderOf = core.USUAL_LANGUAGE
+  ? (piece) => core.ladderOf(core.USUAL_LANGUAGE, piece, USUAL, { order: 'ease' })
+  : (piece) => core.ladderOf(piece, USUAL, 'ease');
+
 /** Another piece each time: what was found out of one is remembered. */
 function oneKey(from, bars = 32, keys = EIGHT_KEYS) {
   const piece = pieceOf(twoHands(bars, from));
@@ -53,7 +59,7 @@ function oneKey(from, bars = 32, keys = EIGHT_KEYS) {
 
 function ladder(from, bars = 32) {
   const piece = pieceOf(twoHands(bars, from));
-  return timed(() => core.ladderOf(piece, USUAL, 'ease'));
+  return timed(() => ladderOf(piece));
 }
 
 /** One note of a piece changes, and both hands are planned again where they stand. */

@@ -42,7 +42,7 @@ function allSaid(score: Score): readonly string[] {
 }
 
 /** Stages that play notes at other times, or in another octave. */
-const RETIMED = ['blocked', 'landing-long'];
+const RETIMED = ['blocked', 'blocked-alone', 'landing-long'];
 
 /** Gives the stage that was looked at. */
 function expectKept(piece: OpenedPiece, stage: Stage): Score {

@@ -76,8 +76,8 @@ function asLongNotes({ notes, part, ticksPerQuarter }: NotesOf): NoteChanges {
 
 /** A tie goes the way of the note that it begins with; what is struck at another time is tied no longer. */
 function alongTies(changes: NoteChanges, notes: readonly HandNote[]): NoteChanges {
+  if (notes.every(({ tieStop }) => !tieStop)) return changes;
   const first = tiedFrom(notes);
-  if (first.size === 0) return changes;
   const dropped = new Set(changes.dropped);
   const octaves = new Map(changes.octaves);
   for (const [id, head] of first) {

@@ -1,4 +1,4 @@
-import { groupBy } from '../base';
+import { groupBy, memoLast } from '../base';
 import type { Hand, HandNote, Measure, Part } from '../score';
 import { barTicks, noteValue, type Ticks } from '../time';
 import { feltBeat } from './felt-beat';
@@ -26,12 +26,19 @@ export function brokenChords(
   hand: Hand,
   ticksPerQuarter: number,
 ): readonly BrokenChord[] {
+  return foundIn[hand](notes, part, ticksPerQuarter);
+}
+
+const found = (hand: Hand) => (notes: readonly HandNote[], part: Part, ticksPerQuarter: number) => {
   const byBar = groupBy(strikesOf(notes, hand), (strike) => lowestOf(strike).barIndex);
-  return [...byBar].flatMap(([barIndex, strikes]) => {
+  return [...byBar].flatMap(([barIndex, strikes]): readonly BrokenChord[] => {
     const measure = part.measures[barIndex];
     return measure ? inBar(strikes, measure, ticksPerQuarter) : [];
   });
-}
+};
+
+/** The same notes are asked about for several stages. */
+const foundIn = { right: memoLast(found('right')), left: memoLast(found('left')) };
 
 function inBar(strikes: readonly Strike[], measure: Measure, ticksPerQuarter: number): readonly BrokenChord[] {
   const start = lowestOf(strikes[0] as Strike).onset - lowestOf(strikes[0] as Strike).item.onset;

@@ -22,8 +22,9 @@ export function keepBars(score: Score, partId: string, bars: readonly number[]):
   const gone = Array.from({ length: count }, (_, i) => i).filter((i) => !wanted.has(i));
   if (gone.length === 0 || gone.length === count) return score;
   const kept = bars.filter((bar) => bar >= 0 && bar < count).toSorted((a, b) => a - b);
-  const prepared = mapMeasures(withFingersOnTies(score, partId), (measure, part) =>
-    wanted.has(measure.index) ? cutBar(measure, part, kept) : measure,
+  const tied = fingersOfTies(score, partId);
+  const prepared = mapMeasures(score, (measure, part) =>
+    wanted.has(measure.index) ? cutBar(measure, part, { kept, tied }) : measure,
   );
   const left = runs(gone).reduceRight((at, [from, length]) => withoutBars(at, from, length), prepared);
   return withTempoInFront(left, score, kept);
@@ -40,25 +41,13 @@ function runs(numbers: readonly number[]): readonly (readonly [from: number, len
   return found;
 }
 
-/** A tied note gets the finger of the note it is tied to: it may be the first that is left of it. */
-function withFingersOnTies(score: Score, partId: string): Score {
+/** The fingers of the notes that tied ones begin with: a tied note may be the first that is left of it. */
+function fingersOfTies(score: Score, partId: string): ReadonlyMap<NoteId, readonly Finger[]> {
   const part = score.parts.find(({ id }) => id === partId);
-  if (!part) return score;
-  const notes = handNotes(part, score.ticksPerQuarter);
+  const notes = part ? handNotes(part, score.ticksPerQuarter) : [];
+  if (notes.every(({ tieStop }) => !tieStop)) return new Map();
   const fingers = new Map(notes.map(({ id, item }) => [id, item.fingers]));
-  const first = tiedFrom(notes);
-  return first.size === 0
-    ? score
-    : mapMeasures(score, (measure) => mapNotes(measure, (note) => fingered(note, first, fingers)));
-}
-
-function fingered(
-  note: NoteItem,
-  first: ReadonlyMap<NoteId, NoteId>,
-  fingers: ReadonlyMap<NoteId, readonly Finger[]>,
-): NoteItem {
-  const head = first.get(note.id);
-  return head !== undefined && note.fingers.length === 0 ? { ...note, fingers: fingers.get(head) ?? [] } : note;
+  return new Map([...tiedFrom(notes)].map(([id, head]) => [id, fingers.get(head) ?? []]));
 }
 
 function mapNotes(measure: Measure, change: (note: NoteItem) => NoteItem): Measure {
@@ -67,13 +56,20 @@ function mapNotes(measure: Measure, change: (note: NoteItem) => NoteItem): Measu
 }
 
 /** A bar that stays, cut off from what goes on its left and right. */
-function cutBar(measure: Measure, part: Part, kept: readonly number[]): Measure {
+function cutBar(
+  measure: Measure,
+  part: Part,
+  { kept, tied }: { readonly kept: readonly number[]; readonly tied: ReadonlyMap<NoteId, readonly Finger[]> },
+): Measure {
   const { index } = measure;
   const isLast = index === kept.at(-1);
   const isCutBefore = index > 0 && !kept.includes(index - 1);
   const isCutAfter = isLast ? index < part.measures.length - 1 : !kept.includes(index + 1);
-  const loosened = mapNotes(measure, (note) => untied(note, measure, { isCutBefore, isCutAfter }));
-  // Fingers of tied notes are wanted only where the note is struck now.
+  const loosened = mapNotes(measure, (note) => {
+    const cut = untied(note, measure, { isCutBefore, isCutAfter });
+    const isStruckNow = note.tieStop && !cut.tieStop && note.fingers.length === 0;
+    return isStruckNow ? { ...cut, fingers: tied.get(note.id) ?? [] } : cut;
+  });
   const formless = { ...loosened, items: loosened.items.flatMap(withoutForm) };
   if (!isCutAfter && !isLast) return formless;
   return withEndLine(formless, isLast ? 'light-heavy' : 'light-light');
@@ -86,8 +82,7 @@ function untied(
 ): NoteItem {
   const stop = note.tieStop && !(isCutBefore && note.onset === 0);
   const start = note.tieStart && !(isCutAfter && note.onset + note.duration >= length);
-  const cut = withTies(note, stop, start);
-  return stop && cut.fingers.length > 0 ? { ...cut, fingers: [] } : cut;
+  return withTies(note, stop, start);
 }
 
 /** What makes the form of a whole piece: repeats, endings, jumps and their signs. */

@@ -1,4 +1,4 @@
-import { groupBy } from '../base';
+import { groupBy, memoLast } from '../base';
 import { struckNotes, type Finger, type Hand, type HandNote, type NoteId, type Part } from '../score';
 import { beatTicks, type Ticks } from '../time';
 import { NO_CHANGES, type NoteChanges } from './note-changes';
@@ -13,18 +13,24 @@ const CLOSED = 4;
 /** Folds moves by octave in, so that each hand stays in one place: what lies an octave or two away from where the hand plays most, and would lie under the
  * same five fingers there, is played there. Nothing is folded onto a key that the other hand wants in the same bar, nor past that hand. Whole stretches are folded, never
  * single notes out of a line that stays. Letters alone decide: the same stretches are folded in every key. */
-export function foldOctaves(of: FoldedIn): NoteChanges {
-  const right = foldsOf(of, 'right');
+export function foldOctaves({ notes, part, ticksPerQuarter }: FoldedIn): NoteChanges {
+  return foldedIn(notes, part, ticksPerQuarter);
+}
+
+/** Whether there is anything to fold is asked before it is folded. */
+const foldedIn = memoLast((notes: readonly HandNote[], part: Part, ticksPerQuarter: number): NoteChanges => {
+  const right = foldsOf({ notes, part, ticksPerQuarter }, 'right');
   // The left hand makes room for what the right hand plays then.
   const lower = new Map(
     right.flatMap(({ strikes, octaves: by }) => idsOf(strikes).map((id) => [id, 12 * by] as const)),
   );
-  const notes = of.notes.map((note) => ({ ...note, midi: note.midi + (lower.get(note.id) ?? 0) }));
-  const folds = [...right, ...foldsOf({ ...of, notes: lower.size === 0 ? of.notes : notes }, 'left')];
+  const beside =
+    lower.size === 0 ? notes : notes.map((note) => ({ ...note, midi: note.midi + (lower.get(note.id) ?? 0) }));
+  const folds = [...right, ...foldsOf({ notes: beside, part, ticksPerQuarter }, 'left')];
   const octaves = new Map(folds.flatMap(({ strikes, octaves: by }) => idsOf(strikes).map((id) => [id, by] as const)));
   const fingers = new Map(folds.flatMap(({ fingered }) => [...fingered]));
   return { ...NO_CHANGES, octaves, fingers };
-}
+});
 
 /** The notes of a piece, and how its time is counted. */
 interface FoldedIn {

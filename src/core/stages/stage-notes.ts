@@ -26,16 +26,17 @@ export function stageNotes(
 
 export function comparedNotes(before: readonly HandNote[], after: readonly HandNote[]): ComparedNotes {
   const there = new Map(after.map((note) => [note.id, note]));
-  return {
-    kept: before.flatMap(({ id }) => (there.has(id) ? [id] : [])),
-    dropped: before.flatMap(({ id }) => (there.has(id) ? [] : [id])),
-    changed: before.flatMap((note) => changesAt(note, there.get(note.id))),
-  };
+  const [kept, dropped, changed]: [NoteId[], NoteId[], ChangedNote[]] = [[], [], []];
+  for (const note of before) {
+    const now = there.get(note.id);
+    if (now === undefined) dropped.push(note.id);
+    else kept.push(note.id);
+    if (now !== undefined && now !== note) changed.push(...changesAt(note, now));
+  }
+  return { kept, dropped, changed };
 }
 
-function changesAt(before: HandNote, after: HandNote | undefined): readonly ChangedNote[] {
-  if (!after) return [];
-  if (after === before) return [];
+function changesAt(before: HandNote, after: HandNote): readonly ChangedNote[] {
   const { id } = before;
   const octaves = after.pitch.octave - before.pitch.octave;
   const isLater = after.item.onset !== before.item.onset || after.duration !== before.duration;
@@ -49,10 +50,8 @@ function changesAt(before: HandNote, after: HandNote | undefined): readonly Chan
 /** Bars that are kept; a note that is tied on from a bar that is gone is struck, with its finger. */
 function inBars(notes: readonly HandNote[], part: Part, bars: readonly number[]): readonly HandNote[] {
   const wanted = new Set(bars);
-  if (part.measures.every(({ index }) => wanted.has(index)) || part.measures.every(({ index }) => !wanted.has(index)))
-    return notes;
-  const heads = tiedFrom(notes);
-  const fingers = new Map(notes.map(({ id, finger }) => [id, finger]));
+  const there = part.measures.filter(({ index }) => wanted.has(index)).length;
+  if (there === 0 || there === part.measures.length) return notes;
   return notes.flatMap((note) => {
     if (!wanted.has(note.barIndex)) return [];
     const isCutBefore = note.tieStop && note.item.onset === 0 && note.barIndex > 0 && !wanted.has(note.barIndex - 1);
@@ -60,7 +59,8 @@ function inBars(notes: readonly HandNote[], part: Part, bars: readonly number[])
     const isCutAfter =
       note.tieStart && note.item.onset + note.duration >= (measure?.length ?? 0) && !wanted.has(note.barIndex + 1);
     if (!isCutBefore && !isCutAfter) return [note];
-    const finger = note.finger ?? fingers.get(heads.get(note.id) ?? '') ?? null;
+    const head = isCutBefore ? tiedFrom(notes).get(note.id) : undefined;
+    const finger = note.finger ?? notes.find(({ id }) => id === head)?.finger ?? null;
     return [
       {
         ...note,

@@ -1,8 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
 import { musicXml, type PieceText } from '../../../tests/support/build-piece';
-import { demoFile } from '../../../tests/support/demo-pieces';
+import { DEMO_FILES, demoFile } from '../../../tests/support/demo-pieces';
 import { moved, open } from '../../../tests/support/open';
 import { asWritten } from '../piece';
+import { handNotes, type HandNote, type Part } from '../score';
+import { stageNotes } from './stage-notes';
 import {
   NO_HABIT,
   NO_SET,
@@ -10,6 +12,7 @@ import {
   ownStage,
   readBars,
   stageId,
+  stageScore,
   stagesOf,
   subjectOf,
   wayTo,
@@ -173,3 +176,37 @@ describe('the way to the whole piece', () => {
     expect(wayTo({ stages: shut, known: ['C'], level: 4, wanted: 'D', home: 'C' })).toBeNull();
   });
 });
+
+describe('what is told of a stage', () => {
+  it.each(DEMO_FILES.map(({ id, text }) => [id, text] as const))(
+    '%s: rests on the very notes that the stage has as a score',
+    (_id, text) => {
+      const piece = open(text);
+      const version = asWritten(piece);
+      const said = (notes: readonly HandNote[]): readonly string[] =>
+        notes
+          .map(({ id, bar, beat, midi, duration, tieStop, finger }) =>
+            [id, bar, beat, midi, duration, tieStop, finger].join(),
+          )
+          .toSorted();
+      const { proposed: first, others } = stagesOf(piece, version);
+      for (const { name, transformations } of [...first, ...others]) {
+        const { score } = stageScore(version.score, { partId: piece.part.id, courtesy: 'bar' }, transformations);
+        const told = stageNotes(version.notes, piece.part, score.ticksPerQuarter, transformations);
+        const written = handNotes(score.parts[0] as Part, score.ticksPerQuarter);
+        expect([stageId(name), ...said(withBeats(told, piece.part, score.ticksPerQuarter))]).toEqual([
+          stageId(name),
+          ...said(written),
+        ]);
+      }
+    },
+  );
+});
+
+/** Notes that were moved in time, with the beats on which they are then. */
+function withBeats(notes: readonly HandNote[], part: Part, ticksPerQuarter: number): readonly HandNote[] {
+  return notes.map((note) => {
+    const { meter, lead } = part.measures[note.barIndex] as Part['measures'][number];
+    return { ...note, beat: 1 + ((note.item.onset + lead) * meter.beatType) / (4 * ticksPerQuarter) };
+  });
+}
