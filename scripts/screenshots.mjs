@@ -19,43 +19,10 @@ const VIEWS = [
     presses: ['[data-flag=fourth-on-black]'],
   },
   {
-    name: 'bench-hand-tracks',
-    path: '/bench?piece=the-sixth-step&key=B-major&pupil=demo-tam&at=1:1',
-    waitsFor: ENGRAVED,
-    presses: ['[data-role=tools]', '[data-view=after]', '[data-role=tools]'],
-  },
-  {
-    name: 'bench-note',
-    path: '/bench?piece=harbour-stairs&key=Eb-major&at=2:1',
-    waitsFor: ENGRAVED,
-    presses: [
-      '#tab-note',
-      '[data-mark=ring]',
-      '[data-mark=reminder]',
-      '[data-role=tools]',
-      '[data-role=under-notes]',
-      '[data-label=degrees]',
-      '[data-role=tools]',
-    ],
-  },
-  {
-    name: 'bench-finger-numbers',
-    path: '/bench?piece=two-boats&key=D-major&at=1:2',
-    waitsFor: ENGRAVED,
-    presses: ['[data-role=tools]', '[data-view=fingers]', '[data-role=tools]', '#tab-key'],
-  },
-  {
-    name: 'bench-chords',
-    path: '/bench?piece=market-chords&key=G-major&pupil=demo-bria&at=3:1',
-    waitsFor: ENGRAVED,
-    presses: ['#tab-chords'],
-  },
-  {
-    name: 'bench-phone',
-    path: '/bench?piece=market-chords&key=Eb-major&pupil=any&at=1:1',
-    waitsFor: ENGRAVED,
-    size: [390, 844],
-    keys: ['n'],
+    name: 'bench-stages',
+    path: '/bench?piece=mill-wheel&key=D-major&stage=blocked&pupil=any&at=1:1',
+    waitsFor: '[data-stage=blocked][aria-current]',
+    presses: ['[data-role=arrange-stages]'],
   },
   {
     name: 'stand',
@@ -69,7 +36,6 @@ const VIEWS = [
     waitsFor: ENGRAVED,
     keys: ['Control+k', 'r', 'i', 'n', 'g', ' ', 'e'],
   },
-  { name: 'bench-lamplight', path: '/bench?piece=night-baker&key=Eb-major', waitsFor: ENGRAVED, dark: true },
   {
     name: 'enter',
     path: '/enter?piece=slow-ferris',
@@ -77,31 +43,18 @@ const VIEWS = [
     keys: ['End', '4', '3', 't', '2'],
   },
   {
-    name: 'enter-narrow',
-    path: '/enter?piece=harbour-stairs',
-    waitsFor: '[data-role=entered] [data-line="1"] figure[aria-busy=false]',
-    presses: ['[data-role=narrow]', '[data-panel=steps]'],
-    keys: ['ArrowRight', '5', 'Control+z', '4', 'Shift+ArrowLeft', 'Shift+ArrowLeft'],
-  },
-  {
     name: 'survey',
     path: '/survey?piece=the-sixth-step&pupil=demo-tam&keys=D-major,F-major',
     waitsFor: '[data-role=survey][data-whole=true]',
   },
   {
-    name: 'survey-bars',
-    path: '/survey?piece=the-sixth-step&pupil=any&show=bars&keys=C-major,F-major,Eb-major',
-    waitsFor: '[data-role=bars] tbody tr',
+    name: 'stages-and-keys',
+    path: '/survey?piece=market-chords&show=stages&to=D-major&pupil=demo-tam',
+    waitsFor: '[data-role=stages-by-key][data-whole=true]',
   },
   { name: 'fit', path: '/fit?pupil=demo-tam&tonics=C,D,F&ask=stays-put', waitsFor: '[data-role=fit][data-state=done]' },
   { name: 'atlas', path: '/atlas?key=Eb-major', waitsFor: '[data-role=position] figure[aria-busy=false]' },
-  {
-    name: 'atlas-card',
-    path: '/atlas?part=cards&key=A-major',
-    waitsFor: '[data-card-line="fifth-sixth/left"] figure[aria-busy=false]',
-  },
   { name: 'settings', path: '/settings#words', waitsFor: '[data-role=wording-preview]' },
-  { name: 'studio-file', path: '/settings', waitsFor: '[data-role=room]', file: 'tests/fixtures/studio-files/v4.json' },
 ];
 
 ensureBuilt();
@@ -112,11 +65,11 @@ const { address, stop } = await serve(await freePort());
 const browser = await puppeteer.launch(launchOptions());
 const page = await browser.newPage();
 await page.setViewport({ width: 1280, height: 800 });
+await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'light' }]);
 await page.goto(address);
 await page.waitForFunction(() => document.querySelectorAll('[data-piece] figure[aria-busy=false]').length === 12);
-for (const { name, path, waitsFor, presses, keys, dark, file, size = [1280, 800] } of VIEWS) {
+for (const { name, path, waitsFor, presses, keys, size = [1280, 800] } of VIEWS) {
   await page.setViewport({ width: size[0], height: size[1] });
-  await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: dark ? 'dark' : 'light' }]);
   await page.goto(address + path);
   await page.waitForSelector(waitsFor);
   for (const selector of presses ?? []) {
@@ -129,13 +82,6 @@ for (const { name, path, waitsFor, presses, keys, dark, file, size = [1280, 800]
     if (held) await page.keyboard.down(held);
     await page.keyboard.press(last);
     if (held) await page.keyboard.up(held);
-  }
-  if (file) {
-    await (await page.waitForSelector('[data-role=studio-file]')).uploadFile(join(ROOT, file));
-    await page.waitForSelector('[data-role=file-preview]');
-    await page.evaluate(() =>
-      window.scrollTo(0, document.querySelector('#studio').getBoundingClientRect().top + window.scrollY - 80),
-    );
   }
   await page.waitForNetworkIdle();
   if (keys && path.startsWith('/enter')) await page.waitForSelector('[data-role=kept][data-kept=true]');

@@ -83,6 +83,28 @@ describe('the order that is proposed', () => {
   });
 });
 
+/** As docs/stages.md has them, with why each is right. */
+const DEFENDED: Readonly<Record<string, string>> = {
+  'bridge-to-the-other-bank': 'landing-1 landing-2 right-alone left-alone line-3 line-1 line-2 line-4 whole',
+  'cat-on-the-landing': 'right-alone left-alone line-1 line-2 whole',
+  'echo-well': 'landing-1 landing-2 landing-3 right-alone left-alone one-place line-2 line-1 whole',
+  'fog-over-the-sluice': 'right-alone left-alone line-2 line-1 whole',
+  'harbour-stairs': 'right-alone left-alone line-1 line-2 whole',
+  'lantern-walk': 'right-alone left-alone line-1 line-2 whole',
+  'market-chords': 'flagged right-alone left-alone roots line-1 line-2 whole',
+  'mill-wheel': 'landing-1 landing-2 beats left-alone right-alone tapping beats-together blocked line-1 line-2 whole',
+  'night-baker': 'right-alone left-alone line-1 line-2 whole',
+  'slow-ferris': 'right-alone left-alone line-1 line-2 whole',
+  'the-sixth-step': 'landing-2 landing-1 flagged right-alone left-alone line-1 line-2 whole',
+  'two-boats': 'flagged different-fingers right-alone left-alone tapping line-2 line-1 whole',
+};
+
+describe('the orders of the demo pieces', () => {
+  it.each(Object.entries(DEFENDED))('%s: as a teacher would defend it', (id, order) => {
+    expect(ids(proposed(demoFile(id))).join(' ')).toBe(order);
+  });
+});
+
 describe('a teacher’s order', () => {
   const all = proposed(demoFile('mill-wheel'));
   const arranged = (set: Partial<typeof NO_SET>, habit: Partial<typeof NO_HABIT> = {}, own: readonly Stage[] = []) =>
