@@ -100,6 +100,21 @@ describe.each(SIZES)('at %i by %i', (width, height) => {
     expect(await findingsInBothLooks()).toEqual([]);
   });
 
+  it('stages have neither, on the Bench and beside the keys', async () => {
+    await goTo(page, '/bench?piece=mill-wheel&key=D-major&stage=landing-1');
+    await page.waitForSelector('[data-stage=landing-1][aria-current]');
+    await page.locator('[data-role=arrange-stages]').click();
+    await page.waitForSelector('[data-entry=whole]');
+    expect([await overflow(), await cutThings()]).toEqual([0, []]);
+    expect(await findings()).toEqual([]);
+    await goTo(page, '/survey?piece=mill-wheel&show=stages');
+    await page.waitForSelector('[data-role=stages-by-key][data-whole=true]');
+    expect(await overflow()).toBe(0);
+    expect(await findingsInBothLooks()).toEqual([]);
+    await goTo(page, '/bench?piece=market-chords&key=Eb-major&at=1:1');
+    await seesKey(page, 'Eb-major');
+  });
+
   it('the music stand has neither, with its bars and with the pencil', async () => {
     await page.keyboard.press('m');
     await page.waitForSelector('[data-role=stand-page] figure[aria-busy=false]');

@@ -59,7 +59,8 @@ export function BenchPiece({ piece, address, settings, desk, pupils, pupil }: Be
   useKeysAhead(keys, view?.toText ?? null, answers.prepare);
   const rail = useRail(answers.stages, address.stage, view ? answers.prepareStage : null);
   useRememberedKey(piece, address.key, trouble === null);
-  const player = usePlayer(answers.source, answers.options);
+  // What is left out may be seen, and is not heard.
+  const player = usePlayer(answers.inStage, answers.options);
   const taken = useTakenUp({ view, address, selectNote, playBars: player.playBars });
   // What stands beside the paper may come a little later than the paper itself.
   const later = useDeferredValue(view);

@@ -149,7 +149,7 @@ function LandingTime({ entry, shown }: { readonly entry: StageView; readonly sho
 function LeftOut({ leftOut }: Pick<Desk, 'leftOut'>) {
   const w = useWords();
   return (
-    <label className="flex items-center gap-1.5">
+    <label className="flex items-center gap-1.5 max-sm:hidden">
       {w.stages.leftOutIs}
       <select
         className="select select-sm h-8 w-28 pointer-coarse:h-11"

@@ -22,7 +22,7 @@ export interface BenchActions {
 
 /** The actions keep their identity while what they work on is the same, so that what shows them need not be drawn again. */
 export function useBenchActions(
-  { source, beside, options, view: { value: view }, prepare }: BenchAnswers,
+  { inStage, beside, options, view: { value: view }, prepare }: BenchAnswers,
   keys: readonly string[],
   marks: readonly Mark[],
 ): BenchActions {
@@ -63,14 +63,14 @@ export function useBenchActions(
   const save = useCallback(
     (format: FileFormat): void => {
       void coreWorker()
-        .save(source, options, format, beside, marks)
+        .save(inStage, options, format, beside, marks)
         .then((saved) => {
           if (!saved.ok) return say({ kind: 'trouble', text: saved.trouble.message, hint: saved.trouble.hint });
           saveFile(saved.value.name, saved.value.mediaType, saved.value.content);
           say({ kind: 'done', text: w.bench.savedAs(saved.value.name) });
         });
     },
-    [w, source, beside, options, marks, say],
+    [w, inStage, beside, options, marks, say],
   );
   return { goToKey, stepKey, walk, selectNote, save };
 }

@@ -83,7 +83,9 @@ export function PlanBox({ piece, pupil, keys, chosen, onClear }: PlanBoxProps) {
           {w.survey.planOf(pupil.name)}
           {planned.map((entry) => (
             <span key={entry.id} className="flex items-center rounded-field border border-base-300 pl-2">
-              {entry.stage === null ? words(entry.key) : w.stages.step(entry.stage, words(entry.key))}
+              {entry.stage === null
+                ? words(entry.key)
+                : w.stages.step(stageTitleOf(w, piece, entry.stage), words(entry.key))}
               <button
                 type="button"
                 className="btn btn-ghost btn-sm btn-square size-8"
@@ -103,6 +105,11 @@ export function PlanBox({ piece, pupil, keys, chosen, onClear }: PlanBoxProps) {
       ) : null}
     </section>
   );
+}
+
+/** What a planned stage is called. */
+function stageTitleOf(w: Words, piece: PieceRecord, stage: string): string {
+  return piece.ownStages.find(({ id }) => id === stage)?.title ?? w.says.stageIdTitle(stage);
 }
 
 function wordsOf(w: Words, name: string): string {

@@ -14,7 +14,7 @@ import { pupilWords } from './pupil';
 import { remarkWords } from './remarks';
 import { costWords, priceWords } from './rules';
 import { serviceFaultWords } from './services';
-import { difficultyWords, stageLine, stageMisfitWords, stageTitle, stageWhy } from './stages';
+import { difficultyWords, stageIdTitle, stageLine, stageMisfitWords, stageTitle, stageWhy } from './stages';
 import { effortWords, leaveOutWords } from './survey';
 import {
   blackWordsOf,
@@ -97,6 +97,7 @@ export function english(t: Terms) {
     listed,
     priceWords,
     serviceFaultWords,
+    stageIdTitle,
     sumWords,
     turningWords,
     drillNames: DRILL_NAMES,

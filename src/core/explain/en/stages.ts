@@ -22,6 +22,13 @@ export function stageTitle(t: Terms, { name, why }: Pick<Stage, 'name' | 'why'>)
   }
 }
 
+/** A stage by its id alone, where it is not known which music it has: `landing-2` is “Landing 2”. An own stage has a title of its own. */
+export function stageIdTitle(id: string): string {
+  if (id in NAMED) return NAMED[id as NamedStage];
+  const [, kind = id, n = ''] = /^(landing|line|phrase)-(\d+)/.exec(id) ?? [];
+  return `${kind.replace(/^./, (letter) => letter.toUpperCase())} ${n}`.trim();
+}
+
 const NAMED: Readonly<Record<NamedStage, string>> = {
   'different-fingers': 'Different fingers at once',
   'interval-against-note': 'Interval against a note',
