@@ -16,7 +16,8 @@ export type { SetAside } from './reading';
 export { editionAfter, isEntered } from './records/edition';
 export { KEYBOARD_SIZES, SHELF_ORDERS } from './records/desk';
 export type { Desk, KeyboardSize, ShelfOrder } from './records/desk';
-export { MOST_TAG_LETTERS, decidedSchema, pupilSchema, stagesBesideSchema, wordingOf } from './records/records';
+export { MOST_TAG_LETTERS, decidedSchema, pupilSchema, wordingOf } from './records/records';
+export { stagesBesideSchema } from './records/stage-fields';
 export type { NewPiece, PieceRecord, PupilRecord, Settings } from './records/records';
 export { shelfFits } from './shelf-fits';
 export {

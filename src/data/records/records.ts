@@ -13,13 +13,10 @@ import {
 } from '@/core/explain';
 import { FIND_KINDS, type FindKind } from '@/core/practice';
 import { MARK_KINDS, type MarkKind } from '@/core/annotate';
-import type { Finger, Hand } from '@/core/score';
-import { EASINGS, type Easing } from '@/core/stages';
+import type { Finger } from '@/core/score';
 import { inKeyOrder } from './field';
+import { forWhom, ids, NO_STAGES, stageFields } from './stage-fields';
 import type { Shape } from './understand';
-
-/** For whom and where something was decided: a pupil by id or any hand (null), one key as `Bb-major` or every key (null). */
-const forWhom = { pupil: string().nullable().defined(), key: string().nullable().defined() };
 
 /** What the teacher decided of a piece: fingers, hand notes put away with a reason, marks for the pupil. */
 export const decidedSchema = object({
@@ -41,46 +38,6 @@ export const decidedSchema = object({
 export type Decided = InferType<typeof decidedSchema>;
 
 export const NOTHING_DECIDED: Decided = { fingers: [], aside: [], marks: [] };
-
-const ids = array(string().required()).required();
-
-/** What the teacher made of the stages of a piece: their order, what was left out and taken in (stages by their ids), own stages, and the fingers put into
- * single ones. */
-const stageFields = {
-  stageOrder: ids,
-  stagesLeft: ids,
-  stagesAdded: ids,
-  ownStages: array(
-    object({
-      id: string().required(),
-      title: string().required().max(60),
-      words: string().defined().max(300),
-      hand: mixed<Hand | 'both'>().oneOf(['right', 'left', 'both']).required(),
-      /** Null for all bars; each by its number and the first note that it had. */
-      bars: array(object({ bar: string().required(), note: string().nullable().defined() }))
-        .nullable()
-        .defined(),
-      easings: array(
-        mixed<Easing>()
-          .oneOf([...EASINGS])
-          .required(),
-      ).required(),
-    }),
-  ).required(),
-  stageFingers: array(
-    object({
-      stage: string().required(),
-      ...forWhom,
-      note: string().required(),
-      finger: mixed<Finger>().oneOf([1, 2, 3, 4, 5]).required(),
-    }),
-  ).required(),
-};
-
-/** The same as it stands in a piece file of ours. */
-export const stagesBesideSchema = object(stageFields);
-
-const NO_STAGES = { stageOrder: [], stagesLeft: [], stagesAdded: [], ownStages: [], stageFingers: [] };
 
 /** The newest form of stored records: the version of the database in which the form of any of them changed last. Every record carries the form
  * it was written in; migrations.ts brings older ones up. */
