@@ -108,7 +108,7 @@ describe('every command by its words', () => {
 describe('the tour', () => {
   it('has five stops, each with what it speaks of, and ends on the shelf', async () => {
     await goTo(page, '/');
-    await page.click('[data-role=tour-start]');
+    await page.locator('[data-role=tour-start]').click();
     for (const [stop, at] of [
       [0, '[data-role=paper]'],
       [1, '[data-role=key-strip]'],
@@ -140,7 +140,7 @@ describe('the tour', () => {
   });
 
   it('is left at any time, and does not come back by itself', async () => {
-    await page.click('[data-role=tour-start]');
+    await page.locator('[data-role=tour-start]').click();
     await page.waitForSelector('[data-role=tour][data-stop="0"]:focus');
     await page.keyboard.press('Escape');
     await page.waitForFunction(() => document.querySelector('[data-role=tour]') === null);

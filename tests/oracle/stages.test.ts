@@ -24,6 +24,11 @@ function allStages(piece: OpenedPiece): readonly Stage[] {
   return [...proposed, ...others];
 }
 
+/** Of landings, lines and phrases one stands for all: what is done to the notes is the same. */
+function oneOfEachKind(piece: OpenedPiece): readonly Stage[] {
+  return [...new Map(allStages(piece).map((stage) => [stage.name.kind, stage])).values()];
+}
+
 function staged(piece: OpenedPiece, score: Score, { transformations }: Stage): Score {
   return stageScore(score, { partId: piece.part.id, courtesy: 'bar' }, transformations).score;
 }
@@ -118,7 +123,7 @@ describe('500 generated pieces', () => {
         const piece = open(text);
         const key = fifteenKeys('major')[at] as Key;
         const moved = movedScore(piece, piece.score, key);
-        for (const stage of allStages(piece)) {
+        for (const stage of oneOfEachKind(piece)) {
           const own = expectKept(piece, stage);
           const first = staged(piece, moved, stage);
           expect(allSaid(first)).toEqual(allSaid(movedScore(piece, own, key)));

@@ -12,7 +12,7 @@ const CLOSED = 4;
 
 /** Folds moves by octave in, so that each hand stays in one place: what lies an octave or two away from where the hand plays most, and would lie under the
  * same five fingers there, is played there. Nothing is folded onto a key that the other hand wants in the same bar, nor past that hand. Whole stretches are folded, never
- * single notes out of a line that stays. Letters alone decide: the same stretches are folded in every key. */
+ * single notes out of a line that stays. Letters and distances decide, never black and white: the same stretches are folded in every key. */
 export function foldOctaves({ notes, part, ticksPerQuarter }: FoldedIn): NoteChanges {
   return foldedIn(notes, part, ticksPerQuarter);
 }
@@ -81,8 +81,7 @@ function covered({ folds, within: there }: { readonly folds: readonly Fold[]; re
   return there + folds.reduce((sum, { strikes }) => sum + strikes.length, 0);
 }
 
-/** All places of a closed hand that hold a note of it as their lowest: the letters under its lowest finger. A place in which less is played than was folded
- * into it is no home, and is passed over where the notes are counted. */
+/** The places of a closed hand that begin with a letter which the hand plays, by the letter under its lowest finger. */
 function placesOf(strikes: readonly Strike[]): readonly number[] {
   const letters = [...new Set(strikes.flatMap(({ notes }) => notes.map(letterOf)))];
   const highest = Math.max(...letters);
