@@ -35,7 +35,7 @@ export async function withSentPiece(request: Request, work: (sent: SentPiece) =>
 }
 
 /** A piece where it stands and in another key. */
-interface MovedPiece {
+export interface MovedPiece {
   readonly before: Version;
   readonly after: Version;
 }

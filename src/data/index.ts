@@ -16,9 +16,11 @@ export type { SetAside } from './reading';
 export { editionAfter, isEntered } from './records/edition';
 export { KEYBOARD_SIZES, SHELF_ORDERS } from './records/desk';
 export type { Desk, KeyboardSize, ShelfOrder } from './records/desk';
-export { MOST_TAG_LETTERS, decidedSchema, pupilSchema, wordingOf } from './records/records';
+export { MOST_TAG_LETTERS, decidedSchema, pupilSchema } from './records/records';
+export { wordingOf } from './records/settings';
 export { stagesBesideSchema } from './records/stage-fields';
-export type { NewPiece, PieceRecord, PupilRecord, Settings } from './records/records';
+export type { NewPiece, PieceRecord, PupilRecord } from './records/records';
+export type { Settings } from './records/settings';
 export { shelfFits } from './shelf-fits';
 export {
   change,

@@ -6,13 +6,12 @@ import {
   PIECE,
   PLAN_ENTRY,
   PUPIL,
-  SETTINGS,
   type FindRecord,
   type PieceRecord,
   type PlanEntry,
   type PupilRecord,
-  type Settings,
 } from './records/records';
+import { SETTINGS, type Settings } from './records/settings';
 import { TABLES, understandIn, type AsideRecord, type Saved, type TableName } from './records/tables';
 import { understoodRecord, type Shape } from './records/understand';
 

@@ -36,7 +36,8 @@ import {
   type SetAside,
 } from './reading';
 import type { Desk } from './records/desk';
-import type { FindRecord, PieceRecord, PlanEntry, PupilRecord, Settings } from './records/records';
+import type { FindRecord, PieceRecord, PlanEntry, PupilRecord } from './records/records';
+import type { Settings } from './records/settings';
 
 /** How the browser's store stands to this tab. `old`: another tab opened it in a newer version. `gone`: it was deleted or closed. `blocked`: it cannot
  * be brought up while another tab has it open in an older version. `unreachable`: the browser does not open it at all. */

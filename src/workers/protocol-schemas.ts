@@ -82,7 +82,9 @@ export const stagesKeptSchema = object({
   set: object({ order: names, left: names, added: names }).required(),
   habit: object({ order: names, left: names }).required(),
   own: array(ownStageSchema.required()).required(),
-  fingers: array(stageFingerSchema.concat(object({ stage: string().required() }))).required(),
+  fingers: array(
+    stageFingerSchema.concat(object({ stage: string().required(), key: string().nullable().defined() })),
+  ).required(),
 });
 
 /** What a piece is called. */

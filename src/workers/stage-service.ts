@@ -1,6 +1,7 @@
+/* eslint max-params: ["error", 6] -- what is asked of a worker crosses as a list of values; a function that is called back has to be one of its own */
 import { err, ok } from '@/core/base';
 import { languageOf, type Language } from '@/core/explain';
-import { asWritten, type Version } from '@/core/piece';
+import { asWritten, type OpenedPiece } from '@/core/piece';
 import { keyText, parseKey } from '@/core/pitch';
 import {
   readBars,
@@ -66,7 +67,7 @@ export function stageQuestions(
       const { piece, after } = whole.value;
       const bars = readBars(subjectOf(piece, after), checked);
       if (bars === 'all') return ok(null);
-      const allowed = allowedBars(after);
+      const allowed = allowedBars(piece);
       return bars ? ok(bars) : answer(says, err({ code: 'query.value', name: 'bars', value: checked, allowed }));
     },
     stageTable: stageTable(pieces, tickets, otherQuestions),
@@ -79,10 +80,9 @@ function stageTable(
   tickets: Tickets,
   otherQuestions: () => Promise<void>,
 ): CoreService['stageTable'] {
-  return async (...asked) => {
-    const [source, options, , , ticket, onRow] = asked;
-    const kept = stagesKeptSchema.validateSync(asked[2], { strict: true });
-    const { known } = wayAskedSchema.validateSync(asked[3], { strict: true });
+  return async (source, options, made, asked, ticket, onRow) => {
+    const kept = stagesKeptSchema.validateSync(made, { strict: true });
+    const { known } = wayAskedSchema.validateSync(asked, { strict: true });
     const says = said(options.wording);
     const whole = moved({ ...source, stage: null }, options);
     if (!whole.ok) return answer(says, whole);
@@ -126,8 +126,8 @@ function said(wording: Parameters<typeof languageOf>[0]): Language {
   return languageOf(wordingSchema.validateSync(wording, { strict: true }));
 }
 
-function allowedBars({ score }: Version): string {
-  const numbers = score.parts[0]?.measures.map(({ number }) => number) ?? [];
+function allowedBars({ part }: OpenedPiece): string {
+  const numbers = part.measures.map(({ number }) => number);
   return `${numbers[0] ?? ''} to ${numbers.at(-1) ?? ''}, as 3-4, 7`;
 }
 

@@ -84,3 +84,14 @@ describe('handNotes', () => {
     expect([piece.notes[0]?.midi, piece.key.key.tonic.step]).toEqual([60, 0]);
   });
 });
+
+describe('bars that are left out', () => {
+  const jump = (line: string) =>
+    open(
+      musicXml({ right: 'C4w | D4w', extra: { 1: line } }).replace('<measure number="2">', '<measure number="7">'),
+    ).notes.map(({ onset }) => onset);
+  it('take their time where a double line and the numbers say so', () => {
+    expect(jump('<barline location="right"><bar-style>light-light</bar-style></barline>')).toEqual([0, 48]);
+  });
+  it('are not seen in a jump of the numbers alone', () => expect(jump('')).toEqual([0, 8]));
+});

@@ -1,8 +1,8 @@
-import { childElements, type XmlElement } from '../xml';
+import { childElements, childText, isElement, type XmlElement } from '../xml';
 import { intervalOf, midiNumber, transposeBy, type Interval, type Pitch } from '../pitch';
 import { barTicks, beatAt, type Ticks } from '../time';
 import { ledgerLines } from './clef';
-import type { Clef, Finger, Hand, Measure, NoteId, NoteItem, Part, Score, Transposition } from './score';
+import type { Clef, Finger, Hand, Measure, MeasureItem, NoteId, NoteItem, Part, Score, Transposition } from './score';
 
 /** A note as a hand plays it: sounding pitch, times counted from the beginning of the piece, ties still apart. */
 export interface HandNote {
@@ -97,11 +97,21 @@ export function handNotes(part: Part, ticksPerQuarter: number): readonly HandNot
   );
 }
 
-/** The time of bars that were left out in front of one, by its number: between bars 3 and 7 of a drill the hand has all the time that it had in the piece. */
+/** The time of bars that were left out in front of one: between bars 3 and 7 of a drill the hand has all the time that it had in the piece. A double bar line and
+ * a jump in the numbers together say so; either alone says nothing. */
 function leftOutBefore(before: Measure | undefined, measure: Measure, ticksPerQuarter: number): Ticks {
   const [last, next] = [before?.number ?? '', measure.number];
-  if (!before || !/^\d+$/.test(last) || !/^\d+$/.test(next)) return 0;
+  if (!before || !/^\d+$/.test(last) || !/^\d+$/.test(next) || !before.items.some(isDoubleLine)) return 0;
   return Math.max(0, Number(next) - Number(last) - 1) * barTicks(before.meter, ticksPerQuarter);
+}
+
+function isDoubleLine(item: MeasureItem): boolean {
+  return (
+    item.kind === 'carried' &&
+    isElement(item.node) &&
+    item.node.name === 'barline' &&
+    childText(item.node, 'bar-style') === 'light-light'
+  );
 }
 
 /** Thirds of a beat have no exact decimal: six places tell them apart and print well. */

@@ -31,7 +31,8 @@ function isSilent({ entry }: Stretch): boolean {
   return entry === null || entry.notes.every(({ pitch }) => pitch === null);
 }
 
-interface Workshop {
+/** What is applied, and what rests are made with. */
+interface Applying {
   readonly changes: NoteChanges;
   readonly ticksPerQuarter: number;
   readonly nextId: () => NoteId;
@@ -46,10 +47,10 @@ export function applyChanges(score: Score, partId: string, changes: NoteChanges)
     ...changes.times.keys(),
   ]);
   if (touched.size === 0) return score;
-  const shop = { changes, ticksPerQuarter: score.ticksPerQuarter, nextId: idMaker(score) };
+  const applying = { changes, ticksPerQuarter: score.ticksPerQuarter, nextId: idMaker(score) };
   return changeVoices(score, partId, (voice, measure) =>
     voice.entries.some(({ notes }) => notes.some(({ id }) => touched.has(id)))
-      ? stagedVoice(voice, measure, shop)
+      ? stagedVoice(voice, measure, applying)
       : voice,
   );
 }
@@ -59,13 +60,13 @@ function idMaker(score: Score): () => NoteId {
   return () => `e${next++}`;
 }
 
-function stagedVoice(voice: Voice, measure: Measure, shop: Workshop): Voice {
-  const stretches = uncovered(stretchesOf(voice, shop));
+function stagedVoice(voice: Voice, measure: Measure, applying: Applying): Voice {
+  const stretches = uncovered(stretchesOf(voice, applying));
   const hasNothing = stretches.every(isSilent);
   const carried = stretches.flatMap(({ ahead }) => carriedIn(ahead));
   // A further voice of a staff that has nothing to say any more is not written.
   if (hasNothing && isFurtherVoice(voice, measure) && carried.length === 0) return { ...voice, entries: [] };
-  return { ...voice, entries: filled(stretches, voice, measure, shop) };
+  return { ...voice, entries: filled(stretches, voice, measure, applying) };
 }
 
 function isFurtherVoice({ staff, voice }: Voice, { items }: Measure): boolean {
@@ -74,7 +75,7 @@ function isFurtherVoice({ staff, voice }: Voice, { items }: Measure): boolean {
 }
 
 /** The stretches of a voice in order of time. Notes that are struck at another time join those that are struck then. */
-function stretchesOf(voice: Voice, { changes, ticksPerQuarter }: Workshop): readonly Stretch[] {
+function stretchesOf(voice: Voice, { changes, ticksPerQuarter }: Applying): readonly Stretch[] {
   const timed = new Map<Ticks, { readonly notes: readonly NoteItem[]; readonly duration: Ticks }>();
   const stretches: Stretch[] = [];
   let now: Ticks = 0;
@@ -145,13 +146,13 @@ function uncovered(stretches: readonly Stretch[]): readonly Stretch[] {
 }
 
 /** The entries of a voice, with rests where something was left out. Neighbouring rests become one where nothing stands between them. */
-function filled(stretches: readonly Stretch[], voice: Voice, measure: Measure, shop: Workshop): readonly Entry[] {
+function filled(stretches: readonly Stretch[], voice: Voice, measure: Measure, applying: Applying): readonly Entry[] {
   const entries: Entry[] = [];
   for (let i = 0; i < stretches.length;) {
     const stretch = stretches[i] as Stretch;
     const run = silenceFrom(stretches, i);
     if (run.some(({ entry }) => entry === null)) {
-      entries.push(...withAhead(restsOf(run, voice, measure, shop), stretch.ahead));
+      entries.push(...withAhead(restsOf(run, voice, measure, applying), stretch.ahead));
       i += run.length;
     } else {
       entries.push(...(stretch.entry ? withAhead([stretch.entry], stretch.ahead) : []));
@@ -173,13 +174,15 @@ function silenceFrom(stretches: readonly Stretch[], from: number): readonly Stre
   return end < 0 ? run : run.slice(0, end);
 }
 
-function restsOf(run: readonly Stretch[], voice: Voice, measure: Measure, shop: Workshop): readonly Entry[] {
+function restsOf(run: readonly Stretch[], voice: Voice, measure: Measure, applying: Applying): readonly Entry[] {
   const onset = (run[0] as Stretch).onset;
   const duration = run.reduce((sum, stretch) => sum + stretch.duration, 0);
-  const place = { staff: voice.staff, voice: voice.voice, ticksPerQuarter: shop.ticksPerQuarter };
-  if (onset === 0 && duration === measure.length) return [makeBarRest(shop.nextId(), duration, place)];
-  const lengths = restLengths(onset + measure.lead, duration, measure.meter, shop.ticksPerQuarter);
-  if (lengths) return lengths.map((printed) => makeEntry([shop.nextId()], [], { printed, tuplet: null }, place));
+  const place = { staff: voice.staff, voice: voice.voice, ticksPerQuarter: applying.ticksPerQuarter };
+  if (onset === 0 && duration === measure.length) return [makeBarRest(applying.nextId(), duration, place)];
+  const lengths = restLengths(onset + measure.lead, duration, measure.meter, applying.ticksPerQuarter);
+  if (lengths) return lengths.map((printed) => makeEntry([applying.nextId()], [], { printed, tuplet: null }, place));
   // A part of a triplet has no rest of its own length: each note is rested by itself, within its bracket.
-  return run.map(({ entry, instead }) => entry ?? makeEntry([shop.nextId()], [], lengthOf(instead as Entry), place));
+  return run.map(
+    ({ entry, instead }) => entry ?? makeEntry([applying.nextId()], [], lengthOf(instead as Entry), place),
+  );
 }

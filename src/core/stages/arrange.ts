@@ -1,4 +1,4 @@
-import { stageId, type Stage, type StageName } from './stage';
+import { stageId, type Stage } from './stage';
 
 /** What a teacher made of the stages of a piece: the order, what was left out, and what was taken in beside what is proposed. Stages by their ids. Stages that are
  * not named stand where they are proposed. */
@@ -39,13 +39,8 @@ export function arrange(
 }
 
 function byHabit(stages: readonly Stage[], habit: StageHabit): readonly Stage[] {
-  const wanted = stages.filter(({ name }) => name.kind === 'whole' || !habit.left.includes(kindOf(name)));
-  return inTheirOrder(wanted, ({ name }) => kindOf(name), habit.order);
-}
-
-/** The kind by which a habit names a stage: all lines are one kind. */
-export function kindOf(name: StageName): string {
-  return name.kind;
+  const wanted = stages.filter(({ name }) => name.kind === 'whole' || !habit.left.includes(name.kind));
+  return inTheirOrder(wanted, ({ name }) => name.kind, habit.order);
 }
 
 /** Entries in a wanted order; one that is not named comes behind the entry that stands before it now. */

@@ -1,7 +1,7 @@
 export { stageScore } from './stage-score';
 export { EASINGS } from './transformation';
 export type { Easing, Transformation } from './transformation';
-export { comparedStage, difficultiesAdded, ownStage, stageNamed, stagesOf } from './propose';
+export { difficultiesAdded, ownStage, stageNamed, stagesOf } from './propose';
 export { NAMED_STAGES, stageId } from './stage';
 export type { NamedStage, Stage, StageReason } from './stage';
 export { DIFFICULTIES, difficultiesOf } from './difficulties';
@@ -10,7 +10,7 @@ export { subjectOf } from './subject';
 export { stagePiece, stageVersions } from './staged-versions';
 export { readBars } from './own-stage';
 export type { OwnBar, OwnStage } from './own-stage';
-export { arrange, kindOf, NO_HABIT, NO_SET } from './arrange';
+export { arrange, NO_HABIT, NO_SET } from './arrange';
 export type { StageHabit, StageSet } from './arrange';
 export { countNews, wayTo } from './way';
 export type { WayStep } from './way';

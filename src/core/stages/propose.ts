@@ -57,12 +57,6 @@ export function ownStage(subject: Subject, own: OwnStage): { readonly stage: Sta
   return { stage, lost };
 }
 
-/** What a stage keeps, leaves out and changes. */
-export function comparedStage(subject: Subject, { transformations }: Pick<Stage, 'transformations'>): ComparedNotes {
-  const { version, part, ticksPerQuarter } = subject;
-  return comparedNotes(version.notes, stageNotes(version.notes, part, ticksPerQuarter, transformations));
-}
-
 /** What is difficult in the next stage and was not in the one before. */
 export function difficultiesAdded(before: Stage, next: Stage): readonly Difficulty[] {
   return next.difficulties.filter((difficulty) => !before.difficulties.includes(difficulty));
@@ -92,9 +86,9 @@ function described(
   whole: readonly Difficulty[],
 ): Described {
   const { version, part, ticksPerQuarter } = subject;
-  const notes = stageNotes(version.notes, part, ticksPerQuarter, transformations);
-  const staged = comparedNotes(version.notes, notes);
-  const difficulties = difficultiesOf(subject, notes, transformations);
+  const played = stageNotes(version.notes, part, ticksPerQuarter, transformations);
+  const notes = comparedNotes(version.notes, played);
+  const difficulties = difficultiesOf(subject, played, transformations);
   const hands = (['right', 'left'] as const).filter((hand) =>
     difficulties.includes(hand === 'right' ? 'right-hand' : 'left-hand'),
   );
@@ -104,11 +98,12 @@ function described(
     why,
     bars: transformations.find((one) => one.kind === 'bars')?.bars ?? null,
     hands,
+    notes,
     difficulties,
     easier: whole.filter((difficulty) => !difficulties.includes(difficulty)),
   };
-  const changesNothing = staged.dropped.length === 0 && staged.changed.length === 0 && !isTapped(transformations);
-  return { stage, weight, music: musicOf(subject, staged, transformations), changesNothing };
+  const changesNothing = notes.dropped.length === 0 && notes.changed.length === 0 && !isTapped(transformations);
+  return { stage, weight, music: musicOf(notes, transformations), changesNothing };
 }
 
 function isTapped(transformations: readonly Transformation[]): boolean {
@@ -116,13 +111,9 @@ function isTapped(transformations: readonly Transformation[]): boolean {
 }
 
 /** Two stages with the same notes at the same times are one. */
-function musicOf(
-  subject: Subject,
-  { kept, changed }: ComparedNotes,
-  transformations: readonly Transformation[],
-): string {
+function musicOf({ kept, changed }: ComparedNotes, transformations: readonly Transformation[]): string {
   const times = changed.filter(({ how }) => how !== 'finger').map((change) => JSON.stringify(change));
-  return `${isTapped(transformations)}/${kept.join()}/${times.join()}/${subject.part.id}`;
+  return `${isTapped(transformations)}/${kept.join()}/${times.join()}`;
 }
 
 function distinct(all: readonly Described[]): readonly Described[] {

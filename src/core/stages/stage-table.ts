@@ -4,12 +4,10 @@ import { fitPiece } from '../survey';
 import { stageId, type Stage } from './stage';
 import { stagePiece } from './staged-versions';
 
-/** How a stage lies in a key: `limits` counts what the hand cannot do at its level and reach; `moves` how often a hand moves; `onBlack` the fingers on black keys. */
+/** How a stage lies in a key: `limits` counts what the hand cannot do at its level and reach. */
 export interface StageInKey {
   readonly key: string;
   readonly limits: number;
-  readonly moves: number;
-  readonly onBlack: readonly number[];
 }
 
 /** How a stage lies in all keys of the piece's mode. */
@@ -23,13 +21,5 @@ export function stageRow(piece: OpenedPiece, { name, transformations }: Stage, p
   const own = asWritten(piece, player);
   const staged = stagePiece(piece, own, transformations, 'bar');
   const { keys } = fitPiece(staged, stageId(name), player);
-  return {
-    id: stageId(name),
-    keys: keys.map(({ key, limits, hands }) => ({
-      key,
-      limits,
-      moves: hands.reduce((sum, hand) => sum + hand.moves, 0),
-      onBlack: [...new Set(hands.flatMap(({ onBlack }) => onBlack))].toSorted((a, b) => a - b),
-    })),
-  };
+  return { id: stageId(name), keys: keys.map(({ key, limits }) => ({ key, limits })) };
 }

@@ -2,6 +2,7 @@ import type { PositionMove } from '../fingering';
 import type { FlagKind } from '../flags';
 import type { Hand } from '../score';
 import type { Difficulty } from './difficulties';
+import type { ComparedNotes } from './stage-notes';
 import type { Transformation } from './transformation';
 
 /** What a stage is about. `n` counts from 1. */
@@ -54,6 +55,8 @@ export interface Stage {
   /** The bars that it has, as indexes; null for all. */
   readonly bars: readonly number[] | null;
   readonly hands: readonly Hand[];
+  /** What it keeps, leaves out and changes of the piece. */
+  readonly notes: ComparedNotes;
   /** What is easier than in the whole piece. */
   readonly easier: readonly Difficulty[];
   readonly difficulties: readonly Difficulty[];

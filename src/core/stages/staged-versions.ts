@@ -2,7 +2,6 @@ import { ok, type Fault, type Result } from '../base';
 import { asWritten, moveTo, type MoveOptions, type OpenedPiece, type Version } from '../piece';
 import type { Key } from '../pitch';
 import { handNotes, type NoteId, type Score } from '../score';
-import { comparedNotes, type ComparedNotes } from './stage-notes';
 import { stageScore } from './stage-score';
 import type { Transformation } from './transformation';
 
@@ -11,8 +10,6 @@ export interface StagedVersions {
   readonly piece: OpenedPiece;
   readonly before: Version;
   readonly after: Version;
-  /** What the stage leaves out and changes. */
-  readonly notes: ComparedNotes;
 }
 
 /** A stage of a piece as a piece of its own: what was found out about the whole (its key, the pupil's part, what its file holds) goes along. */
@@ -51,7 +48,6 @@ export function stageVersions(
     piece: own,
     before: { ...stagedBefore, key: before.key },
     after: { ...staged.value, interval, octaves },
-    notes: comparedNotes(after.notes, there.notes),
   });
 }
 

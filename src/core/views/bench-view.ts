@@ -87,7 +87,7 @@ export function benchView(
   page: PageOptions,
 ): BenchView {
   const is = says.inKey(after.key);
-  // On the closed lid there are no positions.
+  // On the closed lid there are no keys: no positions, and nothing that hands must know about them.
   const isTapped = isRhythm(piece.part);
   const layers = [
     {
@@ -112,12 +112,8 @@ export function benchView(
     bars: piece.part.measures.length,
     parts: piece.score.parts.map(({ id, name }) => ({ id, name: name || id, isPupils: id === piece.part.id })),
     page: engravingPage(page.view === 'both' ? layers : layers.slice(1), systemBreaks(piece.score, page.columns)),
-    summary: [
-      ...says.changesWords(after.flags),
-      ...is.handsWords(blackRunsOf(piece, after), after.flags, blackRunsOf(piece, before)),
-      ...is.sharedPlaceWords(sharedKeys(after.positions)),
-    ],
-    handNotes: handNoteViews(says, after),
+    summary: isTapped ? [] : summaryOf(says, piece, { before, after }),
+    handNotes: isTapped ? [] : handNoteViews(says, after),
     decisions: decisionViews(says, after),
     positions: isTapped ? [] : positionViews(says, after),
     positionsBefore: isTapped ? [] : positionViews(says, before),
@@ -130,6 +126,16 @@ export function benchView(
       .filter(({ pitch, item, tieStop }) => pitch.alter !== 0 && !item.accidental && !tieStop)
       .map(({ id }) => id),
   };
+}
+
+/** What moving did to the hands, in a few sentences. */
+function summaryOf(says: Language, piece: OpenedPiece, { before, after }: MovedVersions): readonly string[] {
+  const is = says.inKey(after.key);
+  return [
+    ...says.changesWords(after.flags),
+    ...is.handsWords(blackRunsOf(piece, after), after.flags, blackRunsOf(piece, before)),
+    ...is.sharedPlaceWords(sharedKeys(after.positions)),
+  ];
 }
 
 /** A finger stands where a note is to be played. */

@@ -53,9 +53,10 @@ describe('stagesView', () => {
   it('tells where what was changed in a stage is not in it any more', () => {
     const right = PIECE.notes.find(({ hand }) => hand === 'right')?.id ?? '';
     const left = PIECE.notes.find(({ hand }) => hand === 'left')?.id ?? '';
-    const fingers = [right, left].map((note) => ({ stage: 'beats', note, finger: 4 as const }));
+    const fingers = [right, left].map((note) => ({ stage: 'beats', key: null, note, finger: 4 as const }));
+    const elsewhere = { stage: 'beats', key: 'D-major', note: right, finger: 5 as const };
     const gone = { ...WALL, bars: [{ bar: '40', note: 'nowhere' }] };
-    const { stages } = viewIn('F', { fingers, own: [gone] });
+    const { stages } = viewIn('F', { fingers: [...fingers, elsewhere], own: [gone] });
     expect(stages.find(({ id }) => id === 'beats')?.misfits).toEqual([
       { words: 'A note that was given 4 here is not in this stage any more.', note: right },
     ]);

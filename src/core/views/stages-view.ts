@@ -1,11 +1,10 @@
 import type { Language } from '../explain';
 import type { OpenedPiece, Version } from '../piece';
+import { keyText } from '../pitch';
 import type { Finger, Hand, NoteId } from '../score';
 import {
   arrange,
-  comparedStage,
   difficultiesAdded,
-  kindOf,
   ownStage,
   stageId,
   stagesOf,
@@ -51,6 +50,8 @@ export interface StagesView {
 /** A finger that the teacher put into one stage. */
 export interface StageFinger {
   readonly stage: string;
+  /** The key in which it counts, as `D-major`; null for every key. */
+  readonly key: string | null;
   readonly note: NoteId;
   readonly finger: Finger;
 }
@@ -79,23 +80,23 @@ export function stagesView(says: Language, piece: OpenedPiece, version: Version,
     const id = stageId(stage.name);
     const mine = own.find((one) => one.stage === stage);
     const words = kept.own.find((one) => one.id === id)?.words;
-    const { kept: keptNotes, dropped, changed } = comparedStage(subject, stage);
-    const there = new Set(keptNotes);
+    const { dropped, changed } = stage.notes;
+    const there = new Set(stage.notes.kept);
     const back = next ? difficultiesAdded(stage, next) : [];
     return {
       id,
-      kind: kindOf(stage.name),
+      kind: stage.name.kind,
       title: titleOf(stage),
       why: words === undefined || words === '' ? is.stageWhy(stage.why) : words,
       line: is.stageLine(stage.easier, next ? { title: titleOf(next), back } : null),
       bars: stage.bars && stage.bars.map((bar) => subject.part.measures[bar]?.number ?? ''),
       hands: stage.hands,
-      leftOut: changed.some(({ how }) => how !== 'finger') || kindOf(stage.name) === 'tapping' ? null : dropped,
+      leftOut: changed.some(({ how }) => how !== 'finger') || stage.name.kind === 'tapping' ? null : dropped,
       pair: pairOf(stage),
       misfits: [
         ...(mine?.lost ?? []).map((bar) => ({ words: is.stageMisfitWords({ kind: 'bar', bar }), note: null })),
         ...kept.fingers
-          .filter((finger) => finger.stage === id && !there.has(finger.note))
+          .filter((finger) => finger.stage === id && isIn(finger, version) && !there.has(finger.note))
           .map(({ finger, note }) => ({ words: is.stageMisfitWords({ kind: 'finger', finger }), note })),
       ],
     };
@@ -105,6 +106,11 @@ export function stagesView(says: Language, piece: OpenedPiece, version: Version,
     left: proposed.filter(({ name }) => !ids.has(stageId(name))).map((stage) => view(stage, undefined)),
     others: others.filter(({ name }) => !ids.has(stageId(name))).map((stage) => view(stage, undefined)),
   };
+}
+
+/** Drills of another key are other drills: what was put into them is no trouble of this one. */
+function isIn({ key }: StageFinger, version: Version): boolean {
+  return key === null || key === keyText(version.key);
 }
 
 /** The stages of a piece in the teacher's order, without words. */

@@ -3,7 +3,8 @@ import type { Whose } from '../decided';
 import type { StudioContents, TakingIn } from '../file/contents';
 import type { Field } from '../records/field';
 import type { Desk } from '../records/desk';
-import type { Decided, FindRecord, NewPiece, PieceRecord, PupilRecord, Settings } from '../records/records';
+import type { Decided, FindRecord, NewPiece, PieceRecord, PupilRecord } from '../records/records';
+import type { Settings } from '../records/settings';
 import type { RecordPlace } from './history-records';
 
 /** What may be asked of the studio. Each command names what it changes and touches nothing else: there is none that puts a whole record in the

@@ -1,21 +1,10 @@
-import { GREATEST_SPAN_MM, LEAST_SPAN_MM } from '@/core/keyboard';
-import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
-import {
-  BAR_WORDS,
-  FINGER_WORDS,
-  FIRST_DAYS,
-  LANGUAGE_NAMES,
-  LENGTHS,
-  NOTE_NAMES,
-  RHYTHM_WORDS,
-  USUAL_WORDING,
-  type Wording,
-} from '@/core/explain';
+import { array, mixed, number, object, string, type InferType } from 'yup';
 import { FIND_KINDS, type FindKind } from '@/core/practice';
 import { MARK_KINDS, type MarkKind } from '@/core/annotate';
 import type { Finger } from '@/core/score';
 import { inKeyOrder } from './field';
-import { forWhom, ids, NO_STAGES, stageFields } from './stage-fields';
+import { handFields, USUAL_HAND } from './hand-fields';
+import { forWhom, NO_STAGES, stageFields } from './stage-fields';
 import type { Shape } from './understand';
 
 /** What the teacher decided of a piece: fingers, hand notes put away with a reason, marks for the pupil. */
@@ -155,29 +144,6 @@ function definedOf<T extends object>(value: T): T {
   return Object.fromEntries(Object.entries(value).filter(([, one]) => one !== undefined)) as T;
 }
 
-export const LOOKS = ['system', 'paper', 'lamplight'] as const;
-export type Look = (typeof LOOKS)[number];
-
-function oneOf<T extends string>(values: readonly T[]) {
-  return mixed<T>()
-    .oneOf([...values])
-    .required();
-}
-
-const dial = mixed<'less' | 'usual' | 'more'>().oneOf(['less', 'usual', 'more']).required();
-
-/** What a hand may be asked for, how far it reaches in mm, and by which school. */
-const handFields = {
-  level: mixed<'1' | '2' | '3' | '4'>().oneOf(['1', '2', '3', '4']).required(),
-  spanMm: number().min(LEAST_SPAN_MM).max(GREATEST_SPAN_MM).required(),
-  outer: mixed<'allow' | 'avoid'>().oneOf(['allow', 'avoid']).required(),
-  inner: mixed<'interval' | 'black'>().oneOf(['interval', 'black']).required(),
-  repeat: mixed<'keep' | 'change'>().oneOf(['keep', 'change']).required(),
-};
-
-/** What counts where nothing is said of a hand. */
-const USUAL_HAND = { level: '4', spanMm: 206, outer: 'allow', inner: 'interval', repeat: 'keep' } as const;
-
 /** A pupil. */
 export const pupilSchema = object({
   id: string().required(),
@@ -241,91 +207,3 @@ export const fitPackSchema = object({
   fits: mixed<Uint8Array>((value): value is Uint8Array => ArrayBuffer.isView(value)).required(),
 });
 export type FitPack = InferType<typeof fitPackSchema>;
-
-/** The teacher's settings. */
-const settingsSchema = object({
-  look: mixed<Look>()
-    .oneOf([...LOOKS])
-    .required(),
-  /** What becomes of the fingers: new ones where the hand needs them, or the printed ones as they are. */
-  fingering: mixed<'plan' | 'keep'>().oneOf(['plan', 'keep']).required(),
-  /** Any hand: where no pupil is chosen. */
-  ...handFields,
-  /** From which level on chords in close position open the hand by a step. */
-  closeChords: mixed<'level-2' | 'level-3'>().oneOf(['level-2', 'level-3']).required(),
-  thumbOffBlack: dial,
-  keepPrinted: dial,
-  moveOverStretch: dial,
-  keyOrder: mixed<'ease' | 'fifths' | 'shape'>().oneOf(['ease', 'fifths', 'shape']).required(),
-  spelling: mixed<'strict' | 'plain'>().oneOf(['strict', 'plain']).required(),
-  courtesy: mixed<'none' | 'bar' | 'octaves' | 'bar-plain' | 'octaves-plain'>()
-    .oneOf(['none', 'bar', 'octaves', 'bar-plain', 'octaves-plain'])
-    .required(),
-  /** How many keys the pupil's keyboard has. */
-  keyboard: mixed<'88' | '76' | '61'>().oneOf(['88', '76', '61']).required(),
-  /** Whether notes that the signature alters are marked for beginners. */
-  reminders: mixed<'none' | 'signature'>().oneOf(['none', 'signature']).required(),
-  /** Whether the demo studio was put away, so that it does not come back by itself. */
-  demoPutAway: boolean().required(),
-  /** Keys for entering that the teacher changed: what it is for, and the key. */
-  entryKeys: array(object({ deed: string().required(), key: string().required() })).required(),
-  /** Tonics in the teacher's own order, as `Bb`; those that are not there follow by ease. */
-  ownOrder: array(string().required()).required(),
-  /** Kinds of stages in the teacher's own order, and kinds that are not wanted, for all pieces. */
-  stageOrder: ids,
-  stagesLeft: ids,
-  /** After how many days without a studio file one is asked for; never. */
-  fileReminder: mixed<'week' | 'month' | 'never'>().oneOf(['week', 'month', 'never']).required(),
-  /** How the teacher calls things. */
-  language: oneOf(LANGUAGE_NAMES),
-  barWord: oneOf(BAR_WORDS),
-  rhythmWords: oneOf(RHYTHM_WORDS),
-  noteNames: oneOf(NOTE_NAMES),
-  fingerWords: oneOf(FINGER_WORDS),
-  lengths: oneOf(LENGTHS),
-  firstDay: oneOf(FIRST_DAYS),
-});
-export type Settings = InferType<typeof settingsSchema>;
-
-export const USUAL_SETTINGS: Settings = {
-  look: 'system',
-  fingering: 'plan',
-  ...USUAL_HAND,
-  closeChords: 'level-2',
-  thumbOffBlack: 'usual',
-  keepPrinted: 'usual',
-  moveOverStretch: 'usual',
-  keyOrder: 'ease',
-  spelling: 'strict',
-  courtesy: 'bar',
-  keyboard: '88',
-  reminders: 'none',
-  demoPutAway: false,
-  entryKeys: [],
-  ownOrder: [],
-  stageOrder: [],
-  stagesLeft: [],
-  fileReminder: 'month',
-  language: USUAL_WORDING.language,
-  barWord: USUAL_WORDING.bar,
-  rhythmWords: USUAL_WORDING.rhythm,
-  noteNames: USUAL_WORDING.names,
-  fingerWords: USUAL_WORDING.fingers,
-  lengths: USUAL_WORDING.lengths,
-  firstDay: USUAL_WORDING.week,
-};
-
-/** How the teacher calls things, as the core wants it. */
-export function wordingOf(settings: Settings): Wording {
-  return {
-    language: settings.language,
-    bar: settings.barWord,
-    rhythm: settings.rhythmWords,
-    names: settings.noteNames,
-    fingers: settings.fingerWords,
-    lengths: settings.lengths,
-    week: settings.firstDay,
-  };
-}
-
-export const SETTINGS: Shape<Settings> = { schema: settingsSchema, usual: USUAL_SETTINGS };

@@ -1,7 +1,8 @@
 import { mixed, number, object, string, type InferType } from 'yup';
 import { isPlain } from './field';
 import { DESK } from './desk';
-import { FIND, PIECE, PLAN_ENTRY, PUPIL, SETTINGS } from './records';
+import { FIND, PIECE, PLAN_ENTRY, PUPIL } from './records';
+import { SETTINGS } from './settings';
 import { understand, type Shape, type Understood } from './understand';
 
 /** The tables that hold what is the teacher's. All of it is changed through the door, and all of it goes into the studio file. */

@@ -126,7 +126,11 @@ function Entry({ piece, stage, number, isShown, onEdit }: EntryProps) {
           w.stages.leftOutEdit(title),
         ));
   return (
-    <li {...place} className="flex items-start gap-1 border-base-300 px-1 py-1 not-last:border-b" data-entry={id}>
+    <li
+      {...place}
+      className="flex flex-wrap items-start gap-1 border-base-300 px-1 py-1 not-last:border-b"
+      data-entry={id}
+    >
       <Grip grip={grip} label={w.stages.move(title)} />
       <button
         type="button"
@@ -178,7 +182,7 @@ function Misfits({ piece, stage }: { readonly piece: PieceRecord; readonly stage
     }
   };
   return (
-    <ul className="basis-full text-xs" role="status">
+    <ul className="basis-full px-2 text-xs" role="status">
       {stage.misfits.map(({ words, note }) => (
         <li key={words + (note ?? '')} className="flex items-center gap-2">
           {words}

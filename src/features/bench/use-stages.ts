@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import type { StageView, StagesView } from '@/core/views';
 import { useAnswer } from '@/features/shared/use-answer';
 import { useSame } from '@/features/shared/use-same';
@@ -18,13 +18,16 @@ export interface StagesAnswers {
   readonly isMissing: boolean;
 }
 
-/** Asks for the stages while the rail is there, or one of them is shown. */
+/** Asks for the stages once the rail was opened or one of them is shown. */
 function useStages(
   { piece, settings, pupil, desk }: BenchFor,
   { source, options, id }: { readonly source: PieceSource; readonly options: BenchOptions; readonly id: string | null },
 ): StagesAnswers {
   const kept = useSame(stagesKeptOf(piece, pupil, settings));
-  const isWanted = desk.rail === 'open' || id !== null;
+  const isSeen = desk.rail === 'open' || id !== null;
+  // The panel beside the paper goes on showing them when the rail is folded away.
+  const [isWanted, want] = useState(isSeen);
+  if (isSeen && !isWanted) want(true);
   const ask = useMemo(
     () => (isWanted ? () => coreWorker().stages(source, options, kept) : null),
     [isWanted, source, options, kept],

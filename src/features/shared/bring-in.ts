@@ -12,18 +12,18 @@ export interface BroughtIn {
   readonly troubles: readonly { readonly fileName: string; readonly trouble: Trouble }[];
 }
 
-const besideSchema = object({
-  part: string().nullable(),
-  decided: decidedSchema.default(undefined).optional(),
-  stages: stagesBesideSchema.default(undefined).optional(),
-});
+const besideSchema = object({ part: string().nullable(), decided: decidedSchema.default(undefined).optional() });
 
-/** What a piece file says of the teacher's decisions; everything beside the music is carried on. */
+/** What a piece file says of the teacher's decisions; everything beside the music is carried on. What was made of the stages is looked at by itself: if it is
+ * not understood, the decisions are all the same. */
 function decisionsIn(beside: Beside): Partial<NewPiece> {
   if (Object.keys(beside).length === 0) return {};
-  if (!besideSchema.isValidSync(beside)) return { beside };
-  const { part, decided, stages } = beside;
-  return { part: part ?? null, beside, ...(decided ? { decided } : {}), ...(stages ?? {}) };
+  const { stages, ...others } = beside;
+  const made = stagesBesideSchema.isValidSync(stages, { strict: true }) ? stages : null;
+  const carried = made ? others : beside;
+  if (!besideSchema.isValidSync(beside)) return { beside: carried, ...made };
+  const { part, decided } = beside;
+  return { part: part ?? null, beside: carried, ...(decided ? { decided } : {}), ...made };
 }
 
 /** Bytes as text, for a record that goes into the studio file. */

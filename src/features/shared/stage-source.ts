@@ -21,7 +21,7 @@ export function stagesKeptOf(piece: PieceRecord, pupil: PupilRecord | null, sett
     own: piece.ownStages,
     fingers: piece.stageFingers
       .filter(({ pupil: whose }) => whose === (pupil?.id ?? null))
-      .map(({ stage, note, finger }) => ({ stage, note, finger })),
+      .map(({ stage, key, note, finger }) => ({ stage, key, note, finger })),
   };
 }
 

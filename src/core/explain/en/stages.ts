@@ -75,7 +75,7 @@ export function stageWhy(t: Terms, why: StageReason): string {
     case 'octave-moves':
       return `The ${listed(why.hands.map((hand) => HAND[hand]))} ${why.hands.length > 1 ? 'leap' : 'leaps'} by octave: ${barRanges(t, why.bars)} first where the hand is already.`;
     case 'broken-octaves':
-      return `Octaves are broken in ${barRanges(t, why.bars)}: first the beats with ${t.finger(5)}, then the octave is split.`;
+      return `Octaves are broken in ${barRanges(t, why.bars)}: first the beats with ${t.theFinger(5)}, then the octave is split.`;
     case 'off-beat':
       return `The left hand plays between the beats in ${barRanges(t, why.bars)}: first only what is on them.`;
     case 'broken-chords':
@@ -161,7 +161,6 @@ const SAID_BY: Readonly<Partial<Record<Difficulty, readonly Difficulty[]>>> = {
   'broken-chords': ['keys', 'left-hand'],
   chords: ['keys', 'left-hand'],
   'off-beat': ['left-hand'],
-  length: [],
 };
 
 /** What is easier in a stage than in the whole, and what comes back in the next, in one line. */

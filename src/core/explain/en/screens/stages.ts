@@ -43,7 +43,7 @@ export const stages = (t: Terms) => ({
   left: 'left hand',
   easier: 'Made easier',
   onePlace: 'leaps by octave folded in',
-  beats: `left hand on the beats, with ${t.finger(5)}`,
+  beats: `left hand on the beats, with ${t.theFinger(5)}`,
   splitOctave: 'left hand: beats and the octave above',
   blocked: 'broken chords struck at once',
   roots: 'roots of the chords only',

@@ -1,0 +1,114 @@
+import { array, boolean, mixed, object, string, type InferType } from 'yup';
+import {
+  BAR_WORDS,
+  FINGER_WORDS,
+  FIRST_DAYS,
+  LANGUAGE_NAMES,
+  LENGTHS,
+  NOTE_NAMES,
+  RHYTHM_WORDS,
+  USUAL_WORDING,
+  type Wording,
+} from '@/core/explain';
+import { handFields, USUAL_HAND } from './hand-fields';
+import { ids } from './stage-fields';
+import type { Shape } from './understand';
+
+export const LOOKS = ['system', 'paper', 'lamplight'] as const;
+export type Look = (typeof LOOKS)[number];
+
+function oneOf<T extends string>(values: readonly T[]) {
+  return mixed<T>()
+    .oneOf([...values])
+    .required();
+}
+
+const dial = mixed<'less' | 'usual' | 'more'>().oneOf(['less', 'usual', 'more']).required();
+
+/** The teacher's settings. */
+const settingsSchema = object({
+  look: mixed<Look>()
+    .oneOf([...LOOKS])
+    .required(),
+  /** What becomes of the fingers: new ones where the hand needs them, or the printed ones as they are. */
+  fingering: mixed<'plan' | 'keep'>().oneOf(['plan', 'keep']).required(),
+  /** Any hand: where no pupil is chosen. */
+  ...handFields,
+  /** From which level on chords in close position open the hand by a step. */
+  closeChords: mixed<'level-2' | 'level-3'>().oneOf(['level-2', 'level-3']).required(),
+  thumbOffBlack: dial,
+  keepPrinted: dial,
+  moveOverStretch: dial,
+  keyOrder: mixed<'ease' | 'fifths' | 'shape'>().oneOf(['ease', 'fifths', 'shape']).required(),
+  spelling: mixed<'strict' | 'plain'>().oneOf(['strict', 'plain']).required(),
+  courtesy: mixed<'none' | 'bar' | 'octaves' | 'bar-plain' | 'octaves-plain'>()
+    .oneOf(['none', 'bar', 'octaves', 'bar-plain', 'octaves-plain'])
+    .required(),
+  /** How many keys the pupil's keyboard has. */
+  keyboard: mixed<'88' | '76' | '61'>().oneOf(['88', '76', '61']).required(),
+  /** Whether notes that the signature alters are marked for beginners. */
+  reminders: mixed<'none' | 'signature'>().oneOf(['none', 'signature']).required(),
+  /** Whether the demo studio was put away, so that it does not come back by itself. */
+  demoPutAway: boolean().required(),
+  /** Keys for entering that the teacher changed: what it is for, and the key. */
+  entryKeys: array(object({ deed: string().required(), key: string().required() })).required(),
+  /** Tonics in the teacher's own order, as `Bb`; those that are not there follow by ease. */
+  ownOrder: array(string().required()).required(),
+  /** Kinds of stages in the teacher's own order, and kinds that are not wanted, for all pieces. */
+  stageOrder: ids,
+  stagesLeft: ids,
+  /** After how many days without a studio file one is asked for; never. */
+  fileReminder: mixed<'week' | 'month' | 'never'>().oneOf(['week', 'month', 'never']).required(),
+  /** How the teacher calls things. */
+  language: oneOf(LANGUAGE_NAMES),
+  barWord: oneOf(BAR_WORDS),
+  rhythmWords: oneOf(RHYTHM_WORDS),
+  noteNames: oneOf(NOTE_NAMES),
+  fingerWords: oneOf(FINGER_WORDS),
+  lengths: oneOf(LENGTHS),
+  firstDay: oneOf(FIRST_DAYS),
+});
+export type Settings = InferType<typeof settingsSchema>;
+
+export const USUAL_SETTINGS: Settings = {
+  look: 'system',
+  fingering: 'plan',
+  ...USUAL_HAND,
+  closeChords: 'level-2',
+  thumbOffBlack: 'usual',
+  keepPrinted: 'usual',
+  moveOverStretch: 'usual',
+  keyOrder: 'ease',
+  spelling: 'strict',
+  courtesy: 'bar',
+  keyboard: '88',
+  reminders: 'none',
+  demoPutAway: false,
+  entryKeys: [],
+  ownOrder: [],
+  stageOrder: [],
+  stagesLeft: [],
+  fileReminder: 'month',
+  language: USUAL_WORDING.language,
+  barWord: USUAL_WORDING.bar,
+  rhythmWords: USUAL_WORDING.rhythm,
+  noteNames: USUAL_WORDING.names,
+  fingerWords: USUAL_WORDING.fingers,
+  lengths: USUAL_WORDING.lengths,
+  firstDay: USUAL_WORDING.week,
+};
+
+/** How the teacher calls things, as the core wants it. */
+export function wordingOf(settings: Settings): Wording {
+  return {
+    language: settings.language,
+    bar: settings.barWord,
+    rhythm: settings.rhythmWords,
+    names: settings.noteNames,
+    fingers: settings.fingerWords,
+    lengths: settings.lengths,
+    week: settings.firstDay,
+  };
+}
+
+export const SETTINGS: Shape<Settings> = { schema: settingsSchema, usual: USUAL_SETTINGS };
