@@ -4,7 +4,7 @@ import type { Page } from 'puppeteer-core';
 import { pitchText } from '@/core/pitch';
 import { musicXml } from '../support/build-piece';
 import { open } from '../support/open';
-import { arriveAtShelf, drop, goTo, saved, sees, seesKey, textOf, type Teacher } from './support/teacher';
+import { arriveAtShelf, drop, goTo, press, saved, sees, seesKey, textOf, type Teacher } from './support/teacher';
 
 /** A tune that leaps an octave over octaves that are broken. */
 const GATE = musicXml({
@@ -67,6 +67,20 @@ describe('a tune that leaps an octave over broken octaves', () => {
       expect(line).toMatch(stage === 'whole' ? /^Nothing is left out/ : /^Easier now: .+\. Next: .+\.$/);
     }
     expect(new URL(page.url()).searchParams.get('stage')).toBeNull();
+  });
+
+  it('is the whole again once the rail is put away: nothing is left out unsaid', async () => {
+    await page.keyboard.press('.');
+    await page.waitForFunction(() => new URL(location.href).searchParams.get('stage') !== null);
+    await click('[data-role=stages]');
+    await page.waitForFunction(
+      () =>
+        new URL(location.href).searchParams.get('stage') === null &&
+        document.querySelector('[data-role=stage-rail]') === null &&
+        document.querySelector('[data-role=stages]')?.getAttribute('aria-expanded') === 'false',
+    );
+    await page.keyboard.press('l');
+    await page.waitForSelector('[data-stage=whole][aria-current]');
   });
 
   it('is kept in one place first, and saved so under the name of the stage', async () => {
@@ -207,6 +221,35 @@ describe('the order of the stages', () => {
     await page.waitForSelector('[data-role=stage-of]');
     expect(await textOf(page, '[data-role=stage-of]')).toBe('Stage of Gate and Garden');
     await click('[data-role=stage-of]');
+    await page.waitForFunction(() =>
+      document.querySelector('[data-stage][aria-current]')?.textContent?.includes('Garden wall'),
+    );
+  });
+
+  it('goes along in a piece file, and comes back with it', async () => {
+    const { name, bytes } = await saved(teacher.browser, async () => {
+      await press(page, 'Save in another format');
+      await press(page, 'New Thumb piece');
+    });
+    expect(name).toMatch(/\.newthumb$/);
+    const { stages } = JSON.parse(new TextDecoder().decode(bytes)) as { stages: { ownStages: { title: string }[] } };
+    expect(stages.ownStages.map(({ title }) => title)).toEqual(['Garden wall']);
+    const before = new URL(page.url()).searchParams.get('piece');
+    await drop(page, [{ name, text: new TextDecoder().decode(bytes) }]);
+    await page.waitForFunction(
+      (piece: string | null) => new URL(location.href).searchParams.get('piece') !== piece,
+      {},
+      before,
+    );
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('[data-stage]')].some((stop) => stop.textContent?.includes('Garden wall')),
+    );
+    await page.goBack();
+    await page.waitForFunction(
+      (piece: string | null) => new URL(location.href).searchParams.get('piece') === piece,
+      {},
+      before,
+    );
     await page.waitForFunction(() =>
       document.querySelector('[data-stage][aria-current]')?.textContent?.includes('Garden wall'),
     );

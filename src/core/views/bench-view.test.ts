@@ -5,6 +5,7 @@ import { moved, open } from '../../../tests/support/open';
 import { benchView, type BenchView } from './bench-view';
 import { momentsOf } from './moments';
 import { asWritten } from '../piece/open-piece';
+import { stagePiece } from '../stages';
 import { SAYS } from '../../../tests/support/usual-words';
 import { PLAIN_PAGE } from '../../../tests/support/plain-page';
 
@@ -66,6 +67,19 @@ describe('the Bench’s view', () => {
       'G position · the same place an octave lower, in the rest · sits at G from bar 5 because of G in bar 6 5–6',
       'G position · the same place an octave higher, in the rest · sits at G from bar 7 because of G in bar 8 7–8',
     ]);
+  });
+
+  it('tells of tapping on the closed lid nothing of keys, and which finger taps', () => {
+    const whole = open(demoFile('mill-wheel'));
+    const piece = stagePiece(whole, asWritten(whole), [{ kind: 'tapping' }], 'bar');
+    const before = asWritten(piece);
+    const tapped = benchView(SAYS, piece, { before, after: before }, PLAIN_PAGE);
+    expect([tapped.handNotes, tapped.positions, tapped.positionsBefore]).toEqual([[], [], []]);
+    expect(tapped.summary).toEqual([
+      'Each finger taps the rhythm on the closed lid.',
+      'The keyboard shows where it will play.',
+    ]);
+    expect(view(demoFile('mill-wheel'), 'F').handNotes).not.toEqual([]);
   });
 
   it('offers the half step between black groups and white keys only to tunes that lie there', () => {

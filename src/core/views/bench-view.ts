@@ -112,7 +112,7 @@ export function benchView(
     bars: piece.part.measures.length,
     parts: piece.score.parts.map(({ id, name }) => ({ id, name: name || id, isPupils: id === piece.part.id })),
     page: engravingPage(page.view === 'both' ? layers : layers.slice(1), systemBreaks(piece.score, page.columns)),
-    summary: isTapped ? [] : summaryOf(says, piece, { before, after }),
+    summary: isTapped ? says.tappingWords() : summaryOf(says, piece, { before, after }),
     handNotes: isTapped ? [] : handNoteViews(says, after),
     decisions: decisionViews(says, after),
     positions: isTapped ? [] : positionViews(says, after),

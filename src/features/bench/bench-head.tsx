@@ -56,7 +56,7 @@ export function BenchHead({
       <Title piece={piece} title={view ? view.title || piece.fileName : w.shared.readingPiece} />
       {screen === 'phone' ? null : <FromTo piece={piece} answers={answers} />}
       <div className="ml-auto flex shrink-0 items-center gap-1.5">
-        {screen === 'phone' ? null : <RailButton rail={desk.rail} />}
+        {screen === 'phone' ? null : <RailButton desk={desk} shown={address.stage} />}
         <PupilChoice pupils={pupils} chosen={pupil} settings={settings} />
         {screen === 'wide' && way ? <BenchTools {...way} /> : null}
         <button
@@ -108,7 +108,7 @@ export function BenchHead({
             title={w.bench.more}
             width="w-80"
           >
-            <More {...{ piece, screen, desk, answers, way, surveyAddress, enterAddress, onSave }} />
+            <More {...{ piece, screen, desk, address, answers, way, surveyAddress, enterAddress, onSave }} />
           </FoldOut>
         )}
       </div>
@@ -116,18 +116,21 @@ export function BenchHead({
   );
 }
 
-interface MoreProps extends Pick<BenchHeadProps, 'piece' | 'screen' | 'desk' | 'answers' | 'surveyAddress' | 'onSave'> {
+interface MoreProps extends Pick<
+  BenchHeadProps,
+  'piece' | 'screen' | 'desk' | 'address' | 'answers' | 'surveyAddress' | 'onSave'
+> {
   readonly way: BenchToolsProps | null;
   readonly enterAddress: string;
 }
 
 /** What does not find room in the line. */
-function More({ piece, screen, desk, answers, way, surveyAddress, enterAddress, onSave }: MoreProps) {
+function More({ piece, screen, desk, address, answers, way, surveyAddress, enterAddress, onSave }: MoreProps) {
   const w = useWords();
   return (
     <div className="flex flex-col gap-3 p-3">
       {screen === 'phone' ? <FromTo piece={piece} answers={answers} /> : null}
-      {screen === 'phone' ? <RailButton rail={desk.rail} /> : null}
+      {screen === 'phone' ? <RailButton desk={desk} shown={address.stage} /> : null}
       {way ? <WayFields {...way} /> : null}
       <div className="flex gap-2">
         <Link className="btn btn-sm h-11 flex-1" href={surveyAddress} data-role="survey">

@@ -33,6 +33,7 @@ function listening(more: Partial<BenchKeysOf> = {}) {
     actions,
     stepKey: hear('stepKey'),
     stepStage: hear('stepStage'),
+    toggleRail: hear('toggleRail'),
     walk: hear('walk'),
     save: hear('save'),
     typeKey: hear('typeKey'),

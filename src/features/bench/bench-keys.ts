@@ -18,6 +18,7 @@ export interface BenchKeysOf extends Pick<BenchActions, 'stepKey' | 'walk' | 'sa
   readonly noteNow: () => KeyDown | null;
   readonly actions: DecisionActions;
   readonly stepStage: (by: number) => void;
+  readonly toggleRail: () => void;
   readonly typeKey: (typed: string) => void;
   readonly stepNote: (by: number) => void;
   readonly stepHandNote: (by: number) => void;
@@ -40,6 +41,7 @@ export function benchKeys(
     actions,
     stepKey,
     stepStage,
+    toggleRail,
     typeKey,
     walk,
     stepNote,
@@ -63,11 +65,7 @@ export function benchKeys(
     { key: '[', does: w.shared.keyBeforeThisOneIn, act: () => stepKey(-1) },
     { key: ']', does: w.shared.nextKeyInStrip, act: () => stepKey(1) },
     { key: 'C  F#  Eb …', does: w.shared.toKeyOfThatName, act: typeKey, anyOf: keyLetters(w.wording) },
-    {
-      key: BENCH_KEYS.stages,
-      does: w.stages.showRail,
-      act: () => leave({ rail: desk.rail === 'open' ? 'folded' : 'open' }),
-    },
+    { key: BENCH_KEYS.stages, does: w.stages.showRail, act: toggleRail },
     { key: BENCH_KEYS.stageBefore, does: w.stages.stageBefore, act: () => stepStage(-1) },
     { key: BENCH_KEYS.nextStage, does: w.stages.nextStage, act: () => stepStage(1) },
     { key: 'ArrowLeft', does: w.bench.momentBefore, act: () => walk(-1) },

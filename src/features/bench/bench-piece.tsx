@@ -17,7 +17,7 @@ import { BenchSide } from './bench-side';
 import { KeyboardDock } from './keyboard-dock';
 import { keyName, KeyStrip } from './key-strip';
 import { KeysOnTheWay } from './keys-on-the-way';
-import { goToStage, StageRail } from './stage-rail';
+import { goToStage, StageRail, toggleRail } from './stage-rail';
 import { queryNow } from '@/features/shared/use-query';
 import { leave, withLabel } from './paper-tools';
 import { useBench, type BenchAnswers } from './use-bench';
@@ -74,6 +74,7 @@ export function BenchPiece({ piece, address, settings, desk, pupils, pupil }: Be
     actions: actionsNow,
     stepKey,
     stepStage: rail.step,
+    toggleRail: () => toggleRail(desk, address.stage),
     typeKey,
     walk,
     togglePlay: () => (player.isPlaying ? player.stop() : player.play(taken.moment?.barIndex ?? 0)),

@@ -9,7 +9,7 @@ import { useWords } from '@/features/shared/words/use-words';
 import { go } from './bench-address';
 import { BENCH_KEYS } from './key-names';
 import { leave } from './paper-tools';
-import { railEntry, type StagesAnswers } from './use-stages';
+import { railEntry, railIsSeen, type StagesAnswers } from './use-stages';
 
 interface StageRailProps {
   readonly stages: StagesAnswers;
@@ -24,9 +24,16 @@ export function goToStage(id: string): void {
   go({ stage: id === 'whole' ? null : id });
 }
 
+/** Opens the rail, or puts it away: without it the whole piece is shown, as nothing would say what is left out. */
+export function toggleRail(desk: Pick<Desk, 'rail'>, shown: string | null): void {
+  const isSeen = railIsSeen(desk, shown);
+  if (shown !== null) goToStage('whole');
+  leave({ rail: isSeen ? 'folded' : 'open' });
+}
+
 /** The stages in a row, from the first to the whole, and what is easier in the one that is shown. Away until it is wanted, or until a stage is shown. */
 export function StageRail(props: StageRailProps) {
-  return props.desk.rail === 'open' || props.shown !== null ? <Rail {...props} /> : null;
+  return railIsSeen(props.desk, props.shown) ? <Rail {...props} /> : null;
 }
 
 const Rail = memo(function Rail({ stages, shown, desk, onArrange }: StageRailProps) {
@@ -165,16 +172,17 @@ function LeftOut({ leftOut }: Pick<Desk, 'leftOut'>) {
 }
 
 /** Opens the rail and puts it away. */
-export function RailButton({ rail }: Pick<Desk, 'rail'>) {
+export function RailButton({ desk, shown }: Pick<StageRailProps, 'desk' | 'shown'>) {
   const w = useWords();
+  const isSeen = railIsSeen(desk, shown);
   return (
     <button
       type="button"
-      aria-expanded={rail === 'open'}
+      aria-expanded={isSeen}
       data-role="stages"
       title={withKey(w.stages.showRail, BENCH_KEYS.stages)}
-      className={`btn btn-sm h-9 px-2.5 max-xl:w-9 max-xl:px-0 ${rail === 'open' ? 'btn-neutral' : ''}`}
-      onClick={() => leave({ rail: rail === 'open' ? 'folded' : 'open' })}
+      className={`btn btn-sm h-9 px-2.5 max-xl:w-9 max-xl:px-0 ${isSeen ? 'btn-neutral' : ''}`}
+      onClick={() => toggleRail(desk, shown)}
     >
       <ListTree size={16} aria-hidden /> <span className="max-xl:sr-only">{w.stages.rail}</span>
     </button>

@@ -2,6 +2,7 @@
 
 import { useMemo, useState } from 'react';
 import type { StageView, StagesView } from '@/core/views';
+import type { Desk } from '@/data';
 import { useAnswer } from '@/features/shared/use-answer';
 import { useSame } from '@/features/shared/use-same';
 import { stagesKeptOf, stageSourceOf, stageSources } from '@/features/shared/stage-source';
@@ -18,13 +19,18 @@ export interface StagesAnswers {
   readonly isMissing: boolean;
 }
 
+/** Whether the rail is seen: once it was opened, and wherever a stage is shown. */
+export function railIsSeen({ rail }: Pick<Desk, 'rail'>, shown: string | null): boolean {
+  return rail === 'open' || shown !== null;
+}
+
 /** Asks for the stages once the rail was opened or one of them is shown. */
 function useStages(
   { piece, settings, pupil, desk }: BenchFor,
   { source, options, id }: { readonly source: PieceSource; readonly options: BenchOptions; readonly id: string | null },
 ): StagesAnswers {
   const kept = useSame(stagesKeptOf(piece, pupil, settings));
-  const isSeen = desk.rail === 'open' || id !== null;
+  const isSeen = railIsSeen(desk, id);
   // The panel beside the paper goes on showing them when the rail is folded away.
   const [isWanted, want] = useState(isSeen);
   if (isSeen && !isWanted) want(true);

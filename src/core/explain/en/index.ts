@@ -14,7 +14,15 @@ import { pupilWords } from './pupil';
 import { remarkWords } from './remarks';
 import { costWords, priceWords } from './rules';
 import { serviceFaultWords } from './services';
-import { difficultyWords, stageIdTitle, stageLine, stageMisfitWords, stageTitle, stageWhy } from './stages';
+import {
+  difficultyWords,
+  stageIdTitle,
+  stageLine,
+  stageMisfitWords,
+  stageTitle,
+  stageWhy,
+  tappingWords,
+} from './stages';
 import { effortWords, leaveOutWords } from './survey';
 import {
   blackWordsOf,
@@ -99,6 +107,7 @@ export function english(t: Terms) {
     serviceFaultWords,
     stageIdTitle,
     sumWords,
+    tappingWords,
     turningWords,
     drillNames: DRILL_NAMES,
     findNames: FIND_NAMES,

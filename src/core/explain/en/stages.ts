@@ -57,6 +57,11 @@ function landingTitle(
   return `Landing, ${HAND[hand]}, ${t.bar} ${first}${kind === 'landing-long' ? ', long notes' : ''}`;
 }
 
+/** What hands do on the closed lid, in place of what they must know of keys. */
+export function tappingWords(): readonly string[] {
+  return ['Each finger taps the rhythm on the closed lid.', 'The keyboard shows where it will play.'];
+}
+
 /** Why a stage is proposed. */
 export function stageWhy(t: Terms, why: StageReason): string {
   switch (why.kind) {
