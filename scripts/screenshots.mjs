@@ -64,6 +64,7 @@ mkdirSync(folder, { recursive: true });
 const { address, stop } = await serve(await freePort());
 const browser = await puppeteer.launch(launchOptions());
 const page = await browser.newPage();
+page.setDefaultTimeout(120_000);
 await page.setViewport({ width: 1280, height: 800 });
 await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'light' }]);
 await page.goto(address);

@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { USUAL_BENCH as USUAL } from '../../tests/support/bench-options';
 import { demoFile } from '../../tests/support/demo-pieces';
 import { open } from '../../tests/support/open';
+import { USUAL_LANGUAGE } from '@/core/explain';
 import { NO_HABIT, NO_SET, type OwnStage } from '@/core/stages';
 import type { StagesKept } from '@/core/views';
 import { createCoreService } from './core-service';
@@ -51,7 +52,7 @@ describe('a stage behind the worker’s door', () => {
 
   it('tapped on the lid has nothing that hands must know about keys', async () => {
     const view = valueOf(await service.bench(source('mill-wheel', named('tapping')), { ...USUAL, to: 'Db' }, PAGE));
-    expect([view.handNotes, view.positions, view.summary]).toEqual([[], [], []]);
+    expect([view.handNotes, view.positions, view.summary]).toEqual([[], [], USUAL_LANGUAGE.tappingWords()]);
   });
 
   it('shows what is left out without its fingers', async () => {

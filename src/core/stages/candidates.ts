@@ -85,8 +85,10 @@ function heaviest(weights: Weights, bars: readonly number[]): number {
 
 function landingDrills(subject: Subject): readonly Candidate[] {
   const weights = barWeights(subject);
-  return landings(subject).flatMap((group, i): readonly Candidate[] => {
+  const all = landings(subject);
+  return all.flatMap((group, i): readonly Candidate[] => {
     const [first] = group;
+    const isAlone = all.every(([other]) => other === first || !landInOneBar(first, other));
     // Moves that are alike are drilled once, at the first of their places.
     const only = [
       { kind: 'bars', bars: first.bars },
@@ -95,7 +97,8 @@ function landingDrills(subject: Subject): readonly Candidate[] {
     const why = {
       kind: 'landing',
       hand: first.hand,
-      bars: numbersOf(subject, inOrderOnce(group.map((landing: Landing) => landing.bars.at(-1) as number))),
+      bars: numbersOf(subject, inOrderOnce(group.map(landsIn))),
+      beat: isAlone ? null : first.beat,
       move: positionMove(first.before, first.after),
     } as const;
     const weight = heaviest(weights, first.bars);
@@ -104,6 +107,14 @@ function landingDrills(subject: Subject): readonly Candidate[] {
       candidate({ kind: 'landing', n: i + 1 }, only, why, weight),
     ];
   });
+}
+
+function landsIn({ bars }: Landing): number {
+  return bars.at(-1) as number;
+}
+
+function landInOneBar(one: Landing, other: Landing): boolean {
+  return one.hand === other.hand && landsIn(one) === landsIn(other);
 }
 
 function handsAlone(subject: Subject): readonly Candidate[] {

@@ -30,6 +30,8 @@ export interface Landing {
   readonly after: PlacedPosition;
   readonly notes: readonly NoteId[];
   readonly bars: readonly number[];
+  /** The beat of its last bar on which the hand lands, counted from one. */
+  readonly beat: number;
 }
 
 /** The moves of the hands, those that are alike together: the same keys with the same fingers, by letters from the first. In order of their first places. */
@@ -56,6 +58,7 @@ function landingsOf({ version }: Subject, hand: Hand): readonly Landing[] {
         after,
         notes: notes.map(({ id }) => id),
         bars: inOrderOnce(notes.map(({ barIndex }) => barIndex)),
+        beat: lowestOf(to).beat,
       },
     ];
   });

@@ -13,13 +13,20 @@ export interface StageInKey {
 /** How a stage lies in all keys of the piece's mode. */
 export interface StageRow {
   readonly id: string;
+  /** Whether a key must be known for it: on the closed lid none is. */
+  readonly needsKey: boolean;
   readonly keys: readonly StageInKey[];
 }
 
 /** How one stage lies in all keys for a player. The stage is that of the piece where it stands. */
-export function stageRow(piece: OpenedPiece, { name, transformations }: Stage, player: Player): StageRow {
+export function stageRow(piece: OpenedPiece, stage: Stage, player: Player): StageRow {
+  const { name, transformations, difficulties } = stage;
   const own = asWritten(piece, player);
   const staged = stagePiece(piece, own, transformations, 'bar');
   const { keys } = fitPiece(staged, stageId(name), player);
-  return { id: stageId(name), keys: keys.map(({ key, limits }) => ({ key, limits })) };
+  return {
+    id: stageId(name),
+    needsKey: difficulties.includes('keys'),
+    keys: keys.map(({ key, limits }) => ({ key, limits })),
+  };
 }

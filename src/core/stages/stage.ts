@@ -38,7 +38,14 @@ export type StageReason =
       readonly bars: readonly string[];
     }
   | { readonly kind: 'flagged'; readonly bars: readonly string[]; readonly kinds: readonly FlagKind[] }
-  | { readonly kind: 'landing'; readonly hand: Hand; readonly bars: readonly string[]; readonly move: PositionMove }
+  | {
+      readonly kind: 'landing';
+      readonly hand: Hand;
+      readonly bars: readonly string[];
+      /** The beat of the first bar on which the hand lands, counted from one; null where the hand has no other drill there. */
+      readonly beat: number | null;
+      readonly move: PositionMove;
+    }
   | { readonly kind: 'hand'; readonly hand: Hand; readonly moves: number; readonly flags: number }
   | { readonly kind: 'octave-moves'; readonly hands: readonly Hand[]; readonly bars: readonly string[] }
   | { readonly kind: 'broken-octaves' | 'off-beat' | 'broken-chords' | 'chords'; readonly bars: readonly string[] }

@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { musicXml, type PieceText } from '../../../tests/support/build-piece';
 import { DEMO_FILES, demoFile } from '../../../tests/support/demo-pieces';
 import { moved, open } from '../../../tests/support/open';
+import { USUAL_PLAYER } from '../fingering';
 import { asWritten } from '../piece';
 import { handNotes, type HandNote, type Part } from '../score';
 import { stageNotes } from './stage-notes';
@@ -12,6 +13,7 @@ import {
   ownStage,
   readBars,
   stageId,
+  stageRow,
   stageScore,
   stagesOf,
   subjectOf,
@@ -191,6 +193,24 @@ describe('the way to the whole piece', () => {
   it('is shorter for a hand that does more', () => {
     const length = (level: 1 | 4) => wayTo({ stages, known: ['C', 'D'], level, wanted: 'D', home: 'C' })?.length ?? 0;
     expect(length(4)).toBeLessThanOrEqual(length(1));
+  });
+
+  it('needs no key on the closed lid, and only there', () => {
+    const piece = open(demoFile('mill-wheel'));
+    const { proposed } = stagesOf(piece, asWritten(piece));
+    const rows = proposed.map((stage) => stageRow(piece, stage, USUAL_PLAYER));
+    expect(rows.filter(({ needsKey }) => !needsKey).map(({ id }) => id)).toEqual(['tapping']);
+  });
+
+  it('does not count the key as new where none is needed', () => {
+    const lid = {
+      id: 'tapping',
+      difficulties: ['right-hand', 'left-hand', 'together', 'length'],
+      keys: ['C', 'D'],
+    } as const;
+    const way = wayTo({ stages: [lid, ...stages], known: [], level: 2, wanted: 'D', home: 'C' });
+    expect(way?.find(({ stage }) => stage === 'tapping')?.news).not.toContain('key');
+    expect(way?.flatMap(({ news }) => news).filter((one) => one === 'key')).toHaveLength(1);
   });
 
   it('is none where the whole cannot be played in the key', () => {

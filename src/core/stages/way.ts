@@ -84,7 +84,10 @@ function stepsOf({ stages, known, wanted, home }: WayMap): readonly Step[] {
         liking: likingOf(difficulties, place, key !== places[0]),
         stage: id,
         key,
-        needs: bitsOf([...difficulties, ...(key === wanted ? (['key'] as const) : [])]),
+        needs: bitsOf([
+          ...difficulties,
+          ...(key === wanted && difficulties.includes('keys') ? (['key'] as const) : []),
+        ]),
       })),
   );
 }

@@ -1,7 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
-import { demoFile } from '../../../tests/support/demo-pieces';
+import { DEMO_FILES, demoFile } from '../../../tests/support/demo-pieces';
 import { moved, open } from '../../../tests/support/open';
 import { SAYS } from '../../../tests/support/usual-words';
+import { keyText } from '../pitch';
+import { ladderKeys } from '../survey';
 import { NO_HABIT, NO_SET, type OwnStage } from '../stages';
 import { stagesView, type StagesKept } from './stages-view';
 
@@ -39,6 +41,17 @@ describe('stagesView', () => {
     for (const key of ['F', 'D', 'Gb']) {
       const own = viewIn(key, { own: [WALL] }).stages.at(-2);
       expect(own).toMatchObject({ id: 'wall', title: 'The wall', why: 'for Tuesday', bars: ['2'], hands: ['left'] });
+    }
+  });
+
+  it('has no two stages of one name', () => {
+    for (const { id, text } of DEMO_FILES) {
+      const piece = open(text);
+      for (const key of ladderKeys(piece, piece.key.key.mode)) {
+        const { stages, others } = stagesView(SAYS, piece, moved(piece, keyText(key), { fingering: 'plan' }), NOTHING);
+        const titles = [...stages, ...others].map(({ title }) => title);
+        expect([id, keyText(key), titles]).toEqual([id, keyText(key), [...new Set(titles)]]);
+      }
     }
   });
 

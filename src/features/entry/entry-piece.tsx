@@ -42,8 +42,8 @@ export function EntryPiece({ piece, settings, desk }: EntryPieceProps) {
     piece,
     width === null ? null : columnsFor(width, desk.zoom),
   );
-  // What stands around the paper may come a little later than the note itself.
-  const later = useDeferredValue(view);
+  // What stands around the paper may come a little later than the note itself, but is there from the first: keys go to it.
+  const later = useDeferredValue(view) ?? view;
   const [isAbc, setAbc] = useState(false);
   const [ask, setAsk] = useState<Asked | null>(null);
   const [askedKey, setAskedKey] = useState<string | null>(null);

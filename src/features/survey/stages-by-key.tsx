@@ -104,7 +104,12 @@ function Table({ piece, rows, known }: TableProps) {
               </th>
               {row.keys.map(({ key, limits }) => (
                 <td key={key} className="p-0.5 text-center">
-                  <Cell piece={piece} row={row} name={key} state={stateOf(limits, known.includes(key))} />
+                  <Cell
+                    piece={piece}
+                    row={row}
+                    name={key}
+                    state={stateOf(limits, !row.needsKey || known.includes(key))}
+                  />
                 </td>
               ))}
             </tr>

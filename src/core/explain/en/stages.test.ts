@@ -11,11 +11,11 @@ describe('why a stage is proposed', () => {
     [{ kind: 'flagged', bars: ['1', '2', '3'], kinds: ['stretch', 'hop'] }, 'Bars 1–3: stretches and hops.'],
     [{ kind: 'other-fingers', bars: ['5'] }, 'Bar 5: other fingers than in the piece’s own key.'],
     [
-      { kind: 'landing', hand: 'right', bars: ['9'], move: { kind: 'octave', direction: 'up' } },
+      { kind: 'landing', hand: 'right', bars: ['9'], beat: null, move: { kind: 'octave', direction: 'up' } },
       'Bar 9: the right hand moves, the same place an octave higher. Only the last notes before it and the first after it.',
     ],
     [
-      { kind: 'landing', hand: 'left', bars: ['2', '4'], move: { kind: 'opens' } },
+      { kind: 'landing', hand: 'left', bars: ['2', '4'], beat: null, move: { kind: 'opens' } },
       'Bars 2 and 4: the left hand opens for what comes. Only the last notes before it and the first after it.',
     ],
     [{ kind: 'hand', hand: 'left', moves: 0, flags: 0 }, 'The left hand stays in one place.'],
@@ -45,8 +45,11 @@ describe('what a stage is called', () => {
 
   it('is as the teacher calls bars and fingers', () => {
     const other = languageOf({ ...USUAL_WORDING, bar: 'measure', fingers: 'names' });
-    const why: StageReason = { kind: 'landing', hand: 'left', bars: ['6'], move: { kind: 'opens' } };
+    const why: StageReason = { kind: 'landing', hand: 'left', bars: ['6'], beat: null, move: { kind: 'opens' } };
     expect(other.stageTitle({ name: { kind: 'landing', n: 1 }, why })).toBe('Landing, left hand, measure 6');
+    expect(other.stageTitle({ name: { kind: 'landing-long', n: 1 }, why: { ...why, beat: 7 / 3 } })).toBe(
+      'Landing, left hand, measure 6, beat 2.33, long notes',
+    );
     expect(other.stageWhy({ kind: 'broken-octaves', bars: ['1'] })).toBe(
       'Octaves are broken in measure 1: first the beats with the little finger, then the octave is split.',
     );

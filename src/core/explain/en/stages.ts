@@ -50,11 +50,11 @@ const NAMED: Readonly<Record<NamedStage, string>> = {
 
 function landingTitle(
   t: Terms,
-  { hand, bars }: Extract<StageReason, { readonly kind: 'landing' }>,
+  { hand, bars, beat }: Extract<StageReason, { readonly kind: 'landing' }>,
   kind: 'landing' | 'landing-long',
 ): string {
-  const [first] = bars;
-  return `Landing, ${HAND[hand]}, ${t.bar} ${first}${kind === 'landing-long' ? ', long notes' : ''}`;
+  const place = [`${t.bar} ${bars[0]}`, ...(beat === null ? [] : [`beat ${Number(beat.toFixed(2))}`])];
+  return ['Landing', HAND[hand], ...place, ...(kind === 'landing-long' ? ['long notes'] : [])].join(', ');
 }
 
 /** What hands do on the closed lid, in place of what they must know of keys. */
