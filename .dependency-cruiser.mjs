@@ -19,6 +19,8 @@ const ORDER = [
   'flags',
   'annotate',
   'reference',
+  'asked',
+  'simulation',
   'practice',
   'piece',
   'survey',

@@ -99,7 +99,7 @@ export function handNotes(part: Part, ticksPerQuarter: number): readonly HandNot
 
 /** The time of bars that were left out in front of one: between bars 3 and 7 of a drill the hand has all the time that it had in the piece. A double bar line and
  * a jump in the numbers together say so; either alone says nothing. */
-function leftOutBefore(before: Measure | undefined, measure: Measure, ticksPerQuarter: number): Ticks {
+export function leftOutBefore(before: Measure | undefined, measure: Measure, ticksPerQuarter: number): Ticks {
   const [last, next] = [before?.number ?? '', measure.number];
   if (!before || !/^\d+$/.test(last) || !/^\d+$/.test(next) || !before.items.some(isDoubleLine)) return 0;
   return Math.max(0, Number(next) - Number(last) - 1) * barTicks(before.meter, ticksPerQuarter);

@@ -17,7 +17,7 @@ export type {
   Score,
   Transposition,
 } from './score';
-export { handNotes, handOfStaff, handsOf, pupilPart, soundingShift } from './hands';
+export { handNotes, handOfStaff, handsOf, leftOutBefore, pupilPart, soundingShift } from './hands';
 export type { HandNote } from './hands';
 export { pitchElement } from './pitch-element';
 export { struckNotes, tiedFrom } from './struck';

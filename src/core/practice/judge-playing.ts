@@ -1,0 +1,74 @@
+import type { AskedMusic, StruckKey } from '../asked';
+import { align } from './alignment';
+import { evennessOf } from './evenness';
+import { findFaults } from './find-faults';
+import { heardRuns } from './heard-moments';
+import type { Judgement, JudgedKey } from './judgement';
+import { nextThing } from './next-thing';
+import { NOT_SCORED, type PlayFault } from './play-fault';
+import { rightNotes } from './right-notes';
+import { tempoAround } from './tempo';
+import { TOLERANCES, type Strictness } from './tolerances.table';
+
+/** How a performance is judged. `bpm`: the tempo that was set, in the meter's beats; `countIn`: so many beats come before the first bar on the clock of what was
+ * taken down. Null where nothing was set: then the pulse is what was played, and the first key the first note. */
+export interface JudgeOptions {
+  readonly strictness: Strictness;
+  readonly bpm: number | null;
+  readonly countIn: number | null;
+}
+
+/** Judges what was played against what is written. Keys in order of time.
+ * Cost: that of aligning, twice; ten minutes of playing in less than half a second. */
+export function judgePlaying(music: AskedMusic, keys: readonly StruckKey[], options: JudgeOptions): Judgement {
+  const beat = music.bars[0]?.beat ?? 1;
+  const given = options.bpm === null ? null : 60_000 / options.bpm / beat;
+  const tolerance = TOLERANCES[options.strictness];
+  // The keys alone say roughly where everything belongs; with the pulse that follows from it, it is laid anew.
+  const rough = align(music, keys, null);
+  const alignment = align(music, keys, tempoAround(music, keys, rough, given));
+  const runs = heardRuns(music, keys, alignment);
+  const beginMs = options.countIn === null || given === null ? null : options.countIn * given * beat;
+  const { faults, pulses, fates } = findFaults({ music, keys, alignment, runs, tolerance, beginMs });
+  const paces = pulses.flatMap(({ msPerQuarter }) => (msPerQuarter === null ? [] : [msPerQuarter]));
+  const pace = paces.at(-1);
+  const bpm = pace === undefined ? null : 60_000 / pace / beat;
+  const spreadMs = Math.max(0, ...pulses.map((pulse) => pulse.spreadMs));
+  const isWhole = isWholePlayed(music, runs);
+  const scored = faults.filter(({ kind }) => !NOT_SCORED.includes(kind));
+  const isBroken = scored.some(({ kind }) => BREAKS_PULSE.includes(kind));
+  const faultOf = new Map(faults.toReversed().flatMap((fault) => fault.keys.map((key) => [key, fault] as const)));
+  return {
+    clean: isWhole && scored.length === 0 && spreadMs <= tolerance.spreadMs,
+    written: music.notes.filter(({ isGrace }) => !isGrace).length,
+    right: rightNotes(music, keys, runs, faults),
+    pulse: { bpm, steady: !isBroken && spreadMs <= tolerance.spreadMs, spreadMs },
+    evenness: evennessOf(music, keys, alignment),
+    runs: runs.map((run) => ({ fromBar: barOf(music, run[0]?.moment), toBar: barOf(music, run.at(-1)?.moment) })),
+    faults,
+    keys: keys.map(({ midi, downMs }, i): JudgedKey => {
+      const note = fates[i]?.note ?? null;
+      return {
+        midi,
+        downMs,
+        note: note === null ? null : (music.notes[note]?.id ?? null),
+        fault: faultOf.get(i) ?? null,
+      };
+    }),
+    next: nextThing(music, scored, options.bpm ?? bpm),
+  };
+}
+
+/** What breaks the pulse, right notes or not. */
+const BREAKS_PULSE: readonly PlayFault['kind'][] = ['hesitation', 'stopped', 'early', 'late'];
+
+function isWholePlayed({ moments }: AskedMusic, runs: ReturnType<typeof heardRuns>): boolean {
+  const [first] = runs;
+  const last = runs.at(-1);
+  return first?.[0]?.moment === 0 && last?.at(-1)?.moment === moments.length - 1;
+}
+
+function barOf({ moments, notes }: AskedMusic, moment: number | undefined): string {
+  const first = moments[moment ?? -1]?.notes[0];
+  return first === undefined ? '' : (notes[first]?.bar ?? '');
+}

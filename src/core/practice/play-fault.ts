@@ -1,0 +1,50 @@
+import type { Hand, NoteId } from '../score';
+import type { Pitch } from '../pitch';
+
+/** What can go wrong in playing, named by its cause. Source: the scripting interface. */
+export const PLAY_FAULT_KINDS = [
+  'forgot-signature',
+  'forgot-accidental',
+  'neighbour-key',
+  'wrong-key',
+  'octave',
+  'missing',
+  'extra',
+  'early',
+  'late',
+  'hesitation',
+  'stopped',
+  'too-short',
+  'too-long',
+  'old-position',
+  'finger-off',
+  'other-hand',
+  'spread-chord',
+] as const;
+export type PlayFaultKind = (typeof PLAY_FAULT_KINDS)[number];
+
+/** What is told but makes nothing unclean: how long notes are held against the page. */
+export const NOT_SCORED: readonly PlayFaultKind[] = ['too-short', 'too-long'];
+
+/** Something that went wrong, once for its one cause. */
+export interface PlayFault {
+  readonly kind: PlayFaultKind;
+  /** Null where both hands are concerned. */
+  readonly hand: Hand | null;
+  /** Where it began; the bar as it is printed. */
+  readonly bar: string;
+  readonly barIndex: number;
+  readonly beat: number;
+  /** All notes that it concerns, in order; none for a key that nothing was asked of. */
+  readonly notes: readonly NoteId[];
+  /** The first note as written, and the key that was struck for it; null where there is none. */
+  readonly written: Pitch | null;
+  readonly played: number | null;
+  /** How far off in time, later is positive; null where time is not the matter. Unit: ms. */
+  readonly offMs: number | null;
+  /** Which run it was in, counted from 0, and the keys that tell of it, as indexes of what was struck; none where something is missing. */
+  readonly run: number;
+  readonly keys: readonly number[];
+  /** Where the player began again; for `stopped` alone, null where not at all. */
+  readonly againAt: string | null;
+}

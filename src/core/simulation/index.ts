@@ -1,0 +1,3 @@
+export { playAs } from './play-as';
+export { WEAKNESSES } from './pupil';
+export type { Performed, Pupil, Slip, Weakness } from './pupil';
