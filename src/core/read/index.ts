@@ -7,4 +7,6 @@ export { readKey } from './read-attributes';
 export { chordNames } from './read-part';
 export { OWN_FILE_VERSION } from './own-file';
 export { readPlayed } from './played';
+export { readPlayedFile } from './played-file';
+export type { StruckKey } from './played-file';
 export type { PlayedKey } from './played';

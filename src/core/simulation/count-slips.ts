@@ -1,6 +1,6 @@
 import type { AskedNote, Moment } from '../asked';
 import { keysAround, placesFor } from './places';
-import type { MakeSlip } from './slips';
+import type { MakeSlip } from './make-slip';
 
 /** A note is not played. */
 export const dropsNote: MakeSlip = (playing, chance, isFree) => {

@@ -3,7 +3,7 @@ import { diatonicNumber, midiNumber, type Step } from '../pitch';
 import type { Hand } from '../score';
 import type { Playing, Stroke } from './pupil';
 import { withStrokes } from './places';
-import type { MakeSlip, SlipMade } from './slips';
+import type { MakeSlip, SlipMade } from './make-slip';
 
 interface HandStroke {
   readonly index: number;

@@ -1,7 +1,7 @@
 import type { AskedMusic, AskedNote } from '../asked';
 import { placesFor, withStrokes, type Place } from './places';
 import type { Playing } from './pupil';
-import type { MakeSlip, SlipMade } from './slips';
+import type { MakeSlip, SlipMade } from './make-slip';
 
 /** A tied note is let go where the next one is written. */
 export const letsTieGo: MakeSlip = (playing, chance, isFree) => {

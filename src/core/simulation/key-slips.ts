@@ -3,7 +3,7 @@ import { isBlackKey } from '../keyboard';
 import { midiNumber } from '../pitch';
 import { keysAround, placesFor, withStrokes, type Place } from './places';
 import type { Playing } from './pupil';
-import type { MakeSlip, SlipMade } from './slips';
+import type { MakeSlip, SlipMade } from './make-slip';
 
 /** Strikes another key for one note. `keysFor` gives the keys that it may be. */
 function wrongKey(keysFor: (note: AskedNote) => readonly number[]): MakeSlip {

@@ -1,7 +1,8 @@
 import type { AskedMusic, AskedNote, Moment } from '../asked';
 import { chanceOf, type Chance } from './chance';
 import type { Performed, Playing, Pupil, Slip, Stroke } from './pupil';
-import { SLIPS, type SlipMade } from './slips';
+import type { SlipMade } from './make-slip';
+import { SLIPS } from './slips';
 
 /** How much of its length a note is held, and a detached one. Our own choice. */
 const HELD = 0.9;

@@ -1,7 +1,7 @@
 import type { AskedNote, Moment } from '../asked';
 import { placesFor, withStrokes, type Place } from './places';
 import type { Playing, Stroke } from './pupil';
-import type { MakeSlip, SlipMade } from './slips';
+import type { MakeSlip, SlipMade } from './make-slip';
 
 /** How far a note comes off its time, so that anybody hears it; at least so much of a quarter. Unit: ms. */
 const OFF_MS = 480;

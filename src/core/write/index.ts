@@ -1,5 +1,6 @@
 export { writeMusicXml } from './write-score';
 export { writeMidiFile } from './midi/write-midi';
+export { writePlayedFile } from './midi/write-played';
 export { abcKey, writeAbc } from './abc/write-abc';
 export { packMxl } from './pack-mxl';
 export { writeOwnFile } from './own-file';

@@ -27,6 +27,54 @@ const DRUMS = 9;
 
 /** Reads a Standard MIDI File, format 0 or 1. Errors: `read.midi-damaged`. */
 export function readMidiEvents(bytes: Uint8Array): Result<MidiContent, Fault> {
+  const read = readTracks(bytes);
+  if (!read.ok) return read;
+  const { ticksPerQuarter, tracks } = read.value;
+  return ok({
+    ticksPerQuarter,
+    title: text(tracks[0]?.name ?? ''),
+    notes: tracks.flatMap(({ notes }, i) =>
+      notes
+        .filter(({ channel }) => channel !== DRUMS)
+        .map(({ channel, key, start, end }) => ({ key, start, end, group: `${i}/${channel}` })),
+    ),
+    names: new Map(
+      tracks.flatMap(({ notes, name }, i) =>
+        notes.map(({ channel }): readonly [string, string] => [`${i}/${channel}`, text(name)]),
+      ),
+    ),
+    meters: tracks.flatMap(({ meters }) => meters).sort((a, b) => a.at - b.at),
+    keys: tracks.flatMap(({ keys }) => keys).sort((a, b) => a.at - b.at),
+    tempos: temposOf(tracks),
+    words: tracks.flatMap(({ words }) => words),
+    drums: tracks.flatMap(({ notes }) => notes).filter(({ channel }) => channel === DRUMS).length,
+  });
+}
+
+/** Every key of a Standard MIDI File, of all tracks and channels, with the speed at which it was struck; times in the file's ticks. Errors: `read.midi-damaged`. */
+export function readMidiStrokes(bytes: Uint8Array): Result<MidiStrokes, Fault> {
+  const read = readTracks(bytes);
+  if (!read.ok) return read;
+  const { ticksPerQuarter, tracks } = read.value;
+  return ok({ ticksPerQuarter, strokes: tracks.flatMap(({ notes }) => notes), tempos: temposOf(tracks) });
+}
+
+export interface MidiStrokes extends Pick<MidiContent, 'ticksPerQuarter' | 'tempos'> {
+  readonly strokes: readonly {
+    readonly key: number;
+    readonly start: number;
+    readonly end: number;
+    readonly velocity: number;
+  }[];
+}
+
+function temposOf(tracks: readonly ReadTrack[]): MidiContent['tempos'] {
+  return tracks.flatMap(({ tempos }) => tempos).sort((a, b) => a.at - b.at);
+}
+
+function readTracks(
+  bytes: Uint8Array,
+): Result<{ readonly ticksPerQuarter: number; readonly tracks: readonly ReadTrack[] }, Fault> {
   if (isCutOff(bytes)) return err({ code: 'read.midi-damaged', reason: 'ends-early' });
   let data: MidiData;
   try {
@@ -41,26 +89,7 @@ export function readMidiEvents(bytes: Uint8Array): Result<MidiContent, Fault> {
   const ticksPerQuarter = data.header.ticksPerBeat;
   if (!ticksPerQuarter) return err({ code: 'read.midi-damaged', reason: 'film-frames' });
   if (data.header.format === 2) return err({ code: 'read.midi-damaged', reason: 'format-2' });
-  const tracks = data.tracks.map(readTrack);
-  return ok({
-    ticksPerQuarter,
-    title: text(tracks[0]?.name ?? ''),
-    notes: tracks.flatMap(({ notes }, i) =>
-      notes
-        .filter(({ channel }) => channel !== DRUMS)
-        .map(({ channel, ...note }) => ({ ...note, group: `${i}/${channel}` })),
-    ),
-    names: new Map(
-      tracks.flatMap(({ notes, name }, i) =>
-        notes.map(({ channel }): readonly [string, string] => [`${i}/${channel}`, text(name)]),
-      ),
-    ),
-    meters: tracks.flatMap(({ meters }) => meters).sort((a, b) => a.at - b.at),
-    keys: tracks.flatMap(({ keys }) => keys).sort((a, b) => a.at - b.at),
-    tempos: tracks.flatMap(({ tempos }) => tempos).sort((a, b) => a.at - b.at),
-    words: tracks.flatMap(({ words }) => words),
-    drums: tracks.flatMap(({ notes }) => notes).filter(({ channel }) => channel === DRUMS).length,
-  });
+  return ok({ ticksPerQuarter, tracks: data.tracks.map(readTrack) });
 }
 
 /** Whether a chunk says that it is longer than what there is. */
@@ -73,7 +102,7 @@ function isCutOff(bytes: Uint8Array): boolean {
 
 interface ReadTrack {
   name: string;
-  readonly notes: { channel: number; key: number; start: number; end: number }[];
+  readonly notes: { channel: number; key: number; start: number; end: number; velocity: number }[];
   readonly meters: { at: number; beats: number; beatType: number }[];
   readonly keys: { at: number; fifths: number; isMinor: boolean }[];
   readonly tempos: { at: number; quartersPerMinute: number }[];
@@ -82,7 +111,7 @@ interface ReadTrack {
 
 function readTrack(events: readonly MidiEvent[]): ReadTrack {
   const track: ReadTrack = { name: '', notes: [], meters: [], keys: [], tempos: [], words: [] };
-  const open = new Map<string, { channel: number; key: number; start: number }[]>();
+  const open = new Map<string, Omit<ReadTrack['notes'][number], 'end'>[]>();
   let at = 0;
   for (const event of events) {
     at += event.deltaTime;
@@ -92,7 +121,7 @@ function readTrack(events: readonly MidiEvent[]): ReadTrack {
         const name = `${event.channel}/${event.noteNumber}`;
         const sounding = open.get(name) ?? [];
         if (event.type === 'noteOn' && event.velocity > 0)
-          sounding.push({ channel: event.channel, key: event.noteNumber, start: at });
+          sounding.push({ channel: event.channel, key: event.noteNumber, start: at, velocity: event.velocity });
         else {
           const begun = sounding.shift();
           if (begun && at > begun.start) track.notes.push({ ...begun, end: at });
