@@ -26,6 +26,7 @@ function statusOf(fault: Fault): number {
     case 'job.stopped':
       return 503;
     case 'query.missing':
+    case 'query.file-missing':
     case 'query.value':
     case 'query.part':
     case 'read.empty':

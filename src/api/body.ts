@@ -29,3 +29,25 @@ export async function readBody(request: Request): Promise<Result<Uint8Array, Fau
   }
   return ok(bytes);
 }
+
+/** The files of a form, by their names, and how large all of it may be. */
+const FORM_BYTES = 2 * MAX_BYTES;
+
+/** Reads the files of a form that was sent. Errors: `query.file-missing` for one that is not there, `read.empty`, `read.too-large`. */
+export async function readForm<Name extends string>(
+  request: Request,
+  names: readonly Name[],
+): Promise<Result<Readonly<Record<Name, Uint8Array>>, Fault>> {
+  const tooLarge = err({ code: 'read.too-large', limitMb: MAX_FILE_MB } as const);
+  if (Number(request.headers.get('content-length') ?? '0') > FORM_BYTES) return tooLarge;
+  const form = await request.formData().catch(() => null);
+  const files = {} as Record<Name, Uint8Array>;
+  for (const name of names) {
+    const file = form?.get(name);
+    if (!(file instanceof File)) return err({ code: 'query.file-missing', name });
+    if (file.size > MAX_BYTES) return tooLarge;
+    if (file.size === 0) return err({ code: 'read.empty' });
+    files[name] = new Uint8Array(await file.arrayBuffer());
+  }
+  return ok(files);
+}

@@ -3,7 +3,7 @@ import type { Fault, Result } from '@/core/base';
 import type { Key } from '@/core/pitch';
 import { languageOf, type Language } from '@/core/explain';
 import { refuse } from './answers';
-import { readBody } from './body';
+import { readBody, readForm } from './body';
 import { enter } from './gate';
 import { readQuery, wantedKey, type ApiQuery } from './query';
 
@@ -17,21 +17,40 @@ export interface SentPiece {
 
 /** What every handler does: let in, check the query, read the file, open the piece; a refusal is answered here.
  * Nothing is kept between requests. */
-export async function withSentPiece(request: Request, work: (sent: SentPiece) => Response): Promise<Response> {
+export function withSentPiece(request: Request, work: (sent: SentPiece) => Response): Promise<Response> {
+  return withQuery(request, async (query) => {
+    const body = await readBody(request);
+    return body.ok ? withPiece(query, body.value, work) : refuse(body.error);
+  });
+}
+
+/** The same where the piece comes in a form, with what was played. */
+export function withSentPerformance(
+  request: Request,
+  work: (sent: SentPiece, played: Uint8Array) => Response,
+): Promise<Response> {
+  return withQuery(request, async (query) => {
+    const form = await readForm(request, ['piece', 'played']);
+    return form.ok ? withPiece(query, form.value.piece, (sent) => work(sent, form.value.played)) : refuse(form.error);
+  });
+}
+
+async function withQuery(request: Request, work: (query: ApiQuery) => Promise<Response>): Promise<Response> {
   const visit = enter();
   if (!visit) return refuse({ code: 'job.busy' });
   try {
     const query = readQuery(new URL(request.url).searchParams);
-    if (!query.ok) return refuse(query.error);
-    const body = await readBody(request);
-    if (!body.ok) return refuse(body.error);
-    const { from, key, part } = query.value;
-    const piece = openPiece(body.value, { format: from, key, part });
-    const says = languageOf(query.value.wording);
-    return piece.ok ? work({ piece: piece.value, query: query.value, says }) : refuse(piece.error, says);
+    return query.ok ? await work(query.value) : refuse(query.error);
   } finally {
     visit.leave();
   }
+}
+
+function withPiece(query: ApiQuery, bytes: Uint8Array, work: (sent: SentPiece) => Response): Response {
+  const { from, key, part } = query;
+  const piece = openPiece(bytes, { format: from, key, part });
+  const says = languageOf(query.wording);
+  return piece.ok ? work({ piece: piece.value, query, says }) : refuse(piece.error, says);
 }
 
 /** A piece where it stands and in another key. */

@@ -32,6 +32,7 @@ export function asked(text: string): AskedMusic {
     at: i * 4,
     length: 4,
     beat: 1,
+    fifths: 0,
   }));
   return { notes, moments, bars, frames: { right: [], left: [] }, others: [] };
 }

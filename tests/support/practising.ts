@@ -1,5 +1,5 @@
-import { askedOf, type AskedMusic } from '@/core/asked';
-import type { Version, OpenedPiece } from '@/core/piece';
+import type { AskedMusic } from '@/core/asked';
+import { askedIn } from '@/core/piece';
 import type { Judgement, PlayFault, PlayFaultKind } from '@/core/practice';
 import type { Slip, Weakness } from '@/core/simulation';
 import { ladderKeys } from '@/core/survey';
@@ -8,10 +8,7 @@ import { DEMO_FILES } from './demo-pieces';
 import { moved, open } from './open';
 import { chance } from './histories';
 
-export function askedIn(piece: OpenedPiece, { notes, positions, score }: Version): AskedMusic {
-  const part = score.parts.find(({ id }) => id === piece.part.id) ?? piece.part;
-  return askedOf({ part, notes, positions, ticksPerQuarter: score.ticksPerQuarter }, { hand: 'both', bars: null });
-}
+const ALL = { hand: 'both', bars: null } as const;
 
 /** Every demo piece in some keys drawn by seed, as a pupil is asked to play it. */
 export function demoMusic(
@@ -27,7 +24,7 @@ export function demoMusic(
       if (!key) throw new Error('too many keys');
       return {
         name: `${id} in ${keyText(key)}`,
-        music: askedIn(piece, moved(piece, keyText(key), { fingering: 'plan' })),
+        music: askedIn(piece, moved(piece, keyText(key), { fingering: 'plan' }), ALL),
       };
     });
   });

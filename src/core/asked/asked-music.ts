@@ -50,6 +50,8 @@ export interface AskedBar {
   readonly at: number;
   readonly length: number;
   readonly beat: number;
+  /** Sharps of its signature as it begins, flats below 0. */
+  readonly fifths: number;
 }
 
 /** What a player is asked to play. Notes in order of time, low ones first. */

@@ -42,13 +42,14 @@ function indexes(from: number, to: number): readonly number[] {
   return Array.from({ length: Math.max(0, to - from + 1) }, (_, i) => from + i);
 }
 
-function askedBars({ ticksPerQuarter }: PlayedPiece, played: readonly PlayedBar[]): readonly AskedBar[] {
+function askedBars({ part, ticksPerQuarter }: PlayedPiece, played: readonly PlayedBar[]): readonly AskedBar[] {
   return played.map(({ measure, start }) => ({
     index: measure.index,
     number: measure.number,
     at: start / ticksPerQuarter,
     length: measure.length / ticksPerQuarter,
     beat: beatTicks(measure.meter, ticksPerQuarter) / ticksPerQuarter,
+    fifths: signatureLine(part).at(measure.index, 0, 1).fifths,
   }));
 }
 

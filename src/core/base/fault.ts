@@ -42,6 +42,7 @@ export type Fault =
   | { readonly code: 'pitch.out-of-range'; readonly unit: 'fifths' | 'semitones'; readonly amount: number }
   | { readonly code: 'move.out-of-range'; readonly bar: string }
   | { readonly code: 'query.missing'; readonly name: string }
+  | { readonly code: 'query.file-missing'; readonly name: string }
   | { readonly code: 'query.value'; readonly name: string; readonly value: string; readonly allowed: string }
   | { readonly code: 'query.part'; readonly value: string; readonly parts: readonly string[] }
   | { readonly code: 'job.busy' }

@@ -1,3 +1,4 @@
+export { askedIn } from './asked-in';
 export { FINGERINGS, asWritten, moveTo, openPiece } from './open-piece';
 export type { Fingering, OpenedPiece, OpenOptions, Version, MoveOptions } from './open-piece';
 export { NO_DECISIONS, flagName } from './decisions';

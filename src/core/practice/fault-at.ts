@@ -1,4 +1,5 @@
 import type { AskedMusic, AskedNote, Moment, StruckKey } from '../asked';
+import { midiNumber, spellKey, type Pitch } from '../pitch';
 import type { HeardNote } from './heard-moments';
 import type { PlayFault, PlayFaultKind } from './play-fault';
 
@@ -36,10 +37,19 @@ export function faultAt(music: AskedMusic, keys: readonly StruckKey[], facts: Fa
     beat: at.beat,
     notes: [...new Set(notes.map((note) => (music.notes[note] as AskedNote).id))],
     written: firstNote?.pitch ?? null,
-    played: firstKey === undefined ? null : (keys[firstKey] as StruckKey).midi,
+    played: firstKey === undefined ? null : spelled(music, at, (keys[firstKey] as StruckKey).midi),
+    finger: firstNote?.finger ?? null,
     offMs: offMs === null ? null : Math.round(offMs),
     run,
     keys: [...heard.map(({ key }) => key), ...extra],
     againAt: facts.againAt ?? null,
   };
+}
+
+/** A key that was struck, named as a teacher would: by the note's own letter where it is that with another sign, else as the signature has it. */
+function spelled({ bars }: AskedMusic, { pitch, barIndex }: AskedNote, midi: number): Pitch {
+  const alter = [0, -1, 1].find((sign) => midiNumber({ ...pitch, alter: sign }) === midi);
+  if (alter !== undefined) return { ...pitch, alter };
+  const fifths = bars.find(({ index }) => index === barIndex)?.fifths ?? 0;
+  return spellKey({ midi, next: null, before: null }, fifths, 'major');
 }

@@ -6,7 +6,7 @@ export { FIND_KINDS, findQuestion, judge } from './finding-game';
 export type { FindKind, FindQuestion, Verdict } from './finding-game';
 export { judgePlaying } from './judge-playing';
 export type { JudgeOptions } from './judge-playing';
-export type { JudgedKey, Judgement, NextThing, PlayedRun } from './judgement';
+export type { HeardFact, JudgedKey, Judgement, NextThing, PlayedRun } from './judgement';
 export { NOT_SCORED, PLAY_FAULT_KINDS } from './play-fault';
 export type { PlayFault, PlayFaultKind } from './play-fault';
 export { STRICTNESSES, TOLERANCES } from './tolerances.table';

@@ -2,6 +2,7 @@ import type { AskedMusic, StruckKey } from '../asked';
 import { align } from './alignment';
 import { evennessOf } from './evenness';
 import { findFaults } from './find-faults';
+import { heardBeside, tempoOfBars } from './heard-beside';
 import { heardRuns } from './heard-moments';
 import type { Judgement, JudgedKey } from './judgement';
 import { nextThing } from './next-thing';
@@ -55,6 +56,8 @@ export function judgePlaying(music: AskedMusic, keys: readonly StruckKey[], opti
         fault: faultOf.get(i) ?? null,
       };
     }),
+    heard: heardBeside(music, keys, runs, pulses),
+    tempo: tempoOfBars(music, runs.at(-1) ?? []),
     next: nextThing(music, scored, options.bpm ?? bpm),
   };
 }

@@ -20,8 +20,20 @@ export interface Judgement {
   readonly faults: readonly PlayFault[];
   /** What became of each key that was struck, in order of time. */
   readonly keys: readonly JudgedKey[];
+  /** What is told beside, and never counts. */
+  readonly heard: readonly HeardFact[];
+  /** The tempo of the last run, bar by bar, in the meter's beats. */
+  readonly tempo: readonly { readonly bar: string; readonly bpm: number }[];
   /** What to do next; null after a clean performance. */
   readonly next: NextThing | null;
+}
+
+/** How the page was kept beside notes and pulse. `detached-held`: notes with a dot that were held on. */
+export interface HeardFact {
+  readonly kind: 'detached-held';
+  readonly hand: Hand;
+  readonly bars: readonly string[];
+  readonly notes: readonly NoteId[];
 }
 
 export interface PlayedRun {

@@ -1,4 +1,4 @@
-import type { Hand, NoteId } from '../score';
+import type { Finger, Hand, NoteId } from '../score';
 import type { Pitch } from '../pitch';
 
 /** What can go wrong in playing, named by its cause. Source: the scripting interface. */
@@ -39,7 +39,8 @@ export interface PlayFault {
   readonly notes: readonly NoteId[];
   /** The first note as written, and the key that was struck for it; null where there is none. */
   readonly written: Pitch | null;
-  readonly played: number | null;
+  readonly played: Pitch | null;
+  readonly finger: Finger | null;
   /** How far off in time, later is positive; null where time is not the matter. Unit: ms. */
   readonly offMs: number | null;
   /** Which run it was in, counted from 0, and the keys that tell of it, as indexes of what was struck; none where something is missing. */

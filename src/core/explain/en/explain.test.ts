@@ -39,6 +39,7 @@ const FAULTS: { readonly [Code in Fault['code']]: Extract<Fault, { code: Code }>
   'read.key-steps': { code: 'read.key-steps', bar: '3', at },
   'pitch.out-of-range': { code: 'pitch.out-of-range', unit: 'fifths', amount: 30 },
   'move.out-of-range': { code: 'move.out-of-range', bar: '3' },
+  'query.file-missing': { code: 'query.file-missing', name: 'played' },
   'query.missing': { code: 'query.missing', name: 'to' },
   'query.value': { code: 'query.value', name: 'to', value: 'H', allowed: 'a key' },
   'query.part': { code: 'query.part', value: 'X', parts: ['P1'] },

@@ -113,6 +113,11 @@ export function faultWords(t: Terms, found: Fault): FaultWords {
         message: `The query “${fault.name}” is missing.`,
         hint: `Add it to the address, for example ?${fault.name}=D`,
       };
+    case 'query.file-missing':
+      return {
+        message: `The file “${fault.name}” is missing.`,
+        hint: `Send it as a file of a form, under the name “${fault.name}”.`,
+      };
     case 'query.value':
       return { message: `“${fault.value}” is no value for “${fault.name}”.`, hint: `Use ${fault.allowed}.` };
     case 'query.part':

@@ -10,6 +10,7 @@ import { changesWords, handsWords, positionParts, positionWords, sharedPlaceWord
 import { kindNames } from './kinds';
 import { LABEL_NAMES, labelWords } from './labels';
 import { kindWords, MARK_NAMES, markText } from './marks';
+import { heardFactWords, nextThingWords, playFaultWords, rightWords } from './playing';
 import { pupilWords } from './pupil';
 import { remarkWords } from './remarks';
 import { costWords, priceWords } from './rules';
@@ -60,6 +61,7 @@ const WITH_TERMS = {
   flagWords,
   gridWords,
   handsWords,
+  heardFactWords,
   kindNames,
   kindWords,
   labelWords,
@@ -67,13 +69,16 @@ const WITH_TERMS = {
   lengthWords,
   markText,
   miscountWords,
+  nextThingWords,
   noticeWords,
+  playFaultWords,
   positionParts,
   positionWords,
   pupilWords,
   questionWords,
   remarkWords,
   rhythmNames,
+  rightWords,
   sharedPlaceWords,
   signatureWords,
   sourceWords,

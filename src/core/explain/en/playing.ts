@@ -1,0 +1,110 @@
+import { assertNever } from '../../base';
+import type { HeardFact, Judgement, NextThing, PlayFault } from '../../practice';
+import { barRanges, capital, countWord, HAND } from './common';
+import { spanText } from './hands';
+import type { Terms } from './terms';
+
+/** What went wrong in playing, in a sentence, as a teacher would say it. */
+export function playFaultWords(t: Terms, fault: PlayFault): string {
+  const { kind, notes, bar, beat } = fault;
+  const at = `${t.Bar} ${bar}`;
+  const onBeat = `${at}, beat ${Number(beat.toFixed(2))}`;
+  // Where the name alone says it, nobody names the octave.
+  const nameOf = kind === 'octave' ? t.pitch : t.name;
+  const note = fault.written ? nameOf(fault.written) : '';
+  const played = fault.played ? nameOf(fault.played) : '';
+  const instead = `${played} instead of ${note}`;
+  const handAt = fault.hand ? `${at}, ${HAND[fault.hand]}` : at;
+  switch (kind) {
+    case 'forgot-signature':
+      return notes.length > 1
+        ? `${at}: ${instead}, ${countWord(notes.length)} times: the signature has ${note}.`
+        : `${at}: ${instead}: the signature has ${note}.`;
+    case 'forgot-accidental':
+      return `${at}: ${instead}: the sign in the ${t.bar} was forgotten.`;
+    case 'neighbour-key':
+      return `${at}: ${instead}, the key beside it.`;
+    case 'wrong-key':
+      return `${at}: ${instead}.`;
+    case 'octave':
+      return `${at}: ${instead}: the right name in another octave.`;
+    case 'missing':
+      return notes.length > 1
+        ? `${handAt}: ${countWord(notes.length)} notes are missing.`
+        : `${at}: ${note} is missing.`;
+    case 'extra':
+      return fault.keys.length > 1
+        ? `${at}: ${countWord(fault.keys.length)} keys too many.`
+        : `${at}: one key too many, ${played}.`;
+    case 'early':
+      return `${onBeat}: ${note} comes too early, by ${msWords(fault.offMs)}.`;
+    case 'late':
+      return `${onBeat}: ${note} comes too late, by ${msWords(fault.offMs)}.`;
+    case 'hesitation':
+      return `${onBeat}: the pulse stops before it, for ${msWords(fault.offMs)}.`;
+    case 'stopped':
+      return fault.againAt === null
+        ? `${onBeat}: it stops here.`
+        : `${onBeat}: it stops, and begins again at ${t.bar} ${fault.againAt}.`;
+    case 'too-short':
+      return `${at}: ${note} is tied on, and was let go.`;
+    case 'too-long':
+      return `${at}: ${note} was held on through the rest.`;
+    case 'old-position':
+      return `${handAt}: ${countWord(notes.length)} notes from where the hand was before. It moves here.`;
+    case 'finger-off':
+      return `${handAt}: ${countWord(notes.length)} notes, all one key beside. The whole hand sits one off.`;
+    case 'other-hand':
+      return fault.hand ? `The ${HAND[fault.hand]} was heard. It rests here.` : 'The other hand was heard.';
+    case 'spread-chord':
+      return `${onBeat}: the keys are not struck together, ${msWords(fault.offMs)} apart.`;
+    default:
+      return assertNever(kind);
+  }
+}
+
+/** A time that somebody was off, as one says it. */
+function msWords(ms: number | null): string {
+  const size = Math.abs(ms ?? 0);
+  return size < 1000 ? `${Math.round(size / 10) * 10} ms` : `${(size / 1000).toFixed(1)} s`;
+}
+
+/** What was right, which is said first; and then what the pulse was. */
+export function rightWords(_: Terms, { clean, right, written, pulse, runs }: Judgement): readonly string[] {
+  if (runs.length === 0) return ['Nothing was heard.'];
+  const notes = right === written ? `All ${written} notes right` : `${right} of ${written} notes right`;
+  const tempo = pulse.bpm === null ? '' : `, at ${Math.round(pulse.bpm)}`;
+  if (clean) return [`Clean: ${notes.toLowerCase()}, with a steady pulse${tempo}.`];
+  return [`${notes}.`, pulse.steady ? `The pulse was steady${tempo}.` : `The pulse was not steady yet${tempo}.`];
+}
+
+/** One thing to do next: where, with which hand, how fast, and how. */
+export function nextThingWords(t: Terms, next: NextThing): string {
+  const where = spanText(t, [next.from, next.to]);
+  const hand = next.hand === 'both' ? 'both hands' : `${HAND[next.hand]} alone`;
+  const tempo = next.bpm === null ? '' : `, at ${next.bpm}`;
+  return `${capital(where)}, ${hand}${tempo}: ${wayWords(t, next)}.`;
+}
+
+function wayWords(t: Terms, { way, about }: NextThing): string {
+  const key = about.written ? t.name(about.written) : null;
+  switch (way) {
+    case 'find-first':
+      if (about.kind === 'other-hand') return 'let the other hand rest';
+      if (key === null) return 'find the first keys before you start';
+      return about.finger === null
+        ? `find ${key} before you start`
+        : `find ${key} with ${t.finger(about.finger)} before you start`;
+    case 'slowly':
+      return 'so slowly that nothing stops';
+    case 'through':
+      return 'once more through';
+    default:
+      return assertNever(way);
+  }
+}
+
+/** What is told beside and never counts. */
+export function heardFactWords(t: Terms, { hand, bars }: HeardFact): string {
+  return `${capital(HAND[hand])}: notes with a dot were held on in ${barRanges(t, bars)}.`;
+}
