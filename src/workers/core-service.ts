@@ -26,6 +26,7 @@ import { recogniseFormat, splitPieces, type Grid } from '@/core/read';
 import { keyNamed, modeOf, samePlayer, surveyKey } from './asked-piece';
 import { broughtPiece } from './brought-piece';
 import { createOpenedPieces, mapped } from './opened-pieces';
+import { practiceQuestions } from './practice-service';
 import { stageQuestions } from './stage-service';
 import { createTickets } from './tickets';
 import { guarded, type Asked } from './guarded';
@@ -67,6 +68,7 @@ function coreService(): CoreService {
   const tickets = createTickets();
 
   return {
+    ...practiceQuestions(pieces),
     ...stageQuestions(pieces, tickets, otherQuestions),
     bringIn: (bytes, wording) => {
       const says = said(wording);

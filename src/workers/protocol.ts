@@ -17,67 +17,19 @@ import type {
 } from '@/core/views';
 import type { Mark } from '@/core/annotate';
 import type { Wording } from '@/core/explain';
-import type { Decisions } from '@/core/piece';
-import type { OwnBar, OwnStage, StageRow, WayStep } from '@/core/stages';
+import type { OwnBar, StageRow, WayStep } from '@/core/stages';
 import { type PartnerKey, type PartnerOptions, type KeyOrder } from '@/core/survey';
 import { type DrillKind, type DrillRhythm } from '@/core/practice';
-import { type Direction, type Mode, type Pitch } from '@/core/pitch';
+import { type Mode, type Pitch } from '@/core/pitch';
 import { type FileFormat } from '@/core/base';
-import type { Courtesy } from '@/core/notation';
-import type { DegreeForm, Spelling } from '@/core/transpose';
 import { type InnerSchool, type Player } from '@/core/fingering';
 import type { Performance } from '@/core/playback';
 import type { Hand } from '@/core/score';
 import type { EngravingPage } from '@/core/write';
+import type { PracticeQuestions } from './practice-protocol';
+import type { Answer, BenchOptions, PieceSource } from './question-parts';
 
-/** A refusal as the screens show it: words for teachers and, where known, the place in the file. */
-export interface Trouble {
-  readonly code: string;
-  readonly message: string;
-  readonly hint: string;
-  readonly line: number | null;
-}
-
-export type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly trouble: Trouble };
-
-/** Which piece is meant: its MusicXML as it was brought in, and what the teacher says of its key. */
-export interface PieceSource {
-  readonly musicXml: string;
-  readonly ownKey: string | null;
-  /** The pupil's part, by its id; null for the first with two staves. */
-  readonly part: string | null;
-  /** The stage that is meant; none for the whole piece. */
-  readonly stage?: StageSource | null;
-}
-
-/** A stage of a piece: its id, what it is where a teacher made it, and the fingers that were put into it. */
-export interface StageSource {
-  readonly id: string;
-  readonly own: OwnStage | null;
-  readonly fingers: Decisions['fingers'];
-}
-
-/** How the piece is wanted. */
-export interface BenchOptions {
-  readonly to: string | null;
-  readonly direction: Direction;
-  readonly octaveRight: number;
-  readonly octaveLeft: number;
-  readonly spelling: Spelling;
-  readonly courtesy: Courtesy;
-  readonly sixth: DegreeForm;
-  readonly seventh: DegreeForm;
-  readonly fingering: 'plan' | 'keep';
-  /** Who plays, and by which school. */
-  readonly player: Player;
-  readonly keyboard: number;
-  /** Ids of notes under the other letter. */
-  readonly respelled: readonly string[];
-  /** What the teacher decided of this piece for this pupil, in all keys. */
-  readonly decisions: Decisions;
-  /** How the teacher calls things. */
-  readonly wording: Wording;
-}
+export type { Answer, BenchOptions, PieceSource, StageSource, Trouble } from './question-parts';
 
 /** How the page is set out. */
 export type BenchPageOptions = Omit<PageOptions, 'prefixes'>;
@@ -89,7 +41,7 @@ export interface Performances {
 }
 
 /** What the core worker does. Every question is answered with a value. */
-export interface CoreService {
+export interface CoreService extends PracticeQuestions {
   /** Answered once the worker is there: a screen that will soon have questions starts it before it has any. */
   ready(): Answer<null>;
   /** Reads the bytes of a dropped file and gives back its pieces as MusicXML, each once it is known to be one. */

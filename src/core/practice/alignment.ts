@@ -1,3 +1,4 @@
+/* eslint max-params: ["error", 6] -- done for every way and key, some million times: nothing may be made on the way */
 import type { AskedMusic, AskedNote, Moment, StruckKey } from '../asked';
 import * as cost from './alignment-costs.table';
 import { lookUp, type Looked } from './look-up';

@@ -35,7 +35,7 @@ export function findFaults(heard: Heard): FoundFaults {
     ...stray.displaced,
     ...others,
     ...leftOutFaults(heard, new Set(stray.displaced.flatMap(({ heard: own }) => own.map(({ note }) => note)))),
-    ...runs.flatMap((run, r) => heldFaults(music, keys, run, r, pulses[r]?.msPerQuarter ?? null)),
+    ...runs.flatMap((_, r) => heldFaults(heard, r, pulses[r]?.msPerQuarter ?? null)),
     ...beginFaults(heard),
   ];
   const fates = heard.alignment.fates.map((fate, key): KeyFate => {

@@ -1,6 +1,6 @@
 import type { AskedMusic, AskedNote, StruckKey } from '../asked';
 import type { FaultFacts } from './fault-at';
-import type { Run } from './heard-moments';
+import type { Heard } from './heard';
 
 /** A tied note must last at least so far into what it is tied to. */
 const INTO_TIE = 0.35;
@@ -10,13 +10,12 @@ const LEAST_REST = 1;
 
 /** Notes that were held otherwise than the page asks: a tie that was let go, a rest that was not kept. */
 export function heldFaults(
-  music: AskedMusic,
-  keys: readonly StruckKey[],
-  run: Run,
+  { music, keys, runs }: Heard,
   r: number,
   msPerQuarter: number | null,
 ): readonly FaultFacts[] {
-  if (msPerQuarter === null) return [];
+  const run = runs[r];
+  if (msPerQuarter === null || !run) return [];
   // What would have gone on beyond the place where the player stopped was not let go.
   const last = run.at(-1);
   const isToTheEnd = last?.moment === music.moments.length - 1;

@@ -33,7 +33,7 @@ const ROUNDS = 3;
 
 /** What was out of time in a run. */
 export function timeFaults(music: AskedMusic, keys: readonly StruckKey[], run: Run, tolerance: Tolerance): RunPulse {
-  const apart = run.flatMap((heard, at) => strokeFaults(music, keys, heard, at, tolerance));
+  const apart = run.flatMap((heard, at) => strokeFaults(music, keys, { ...heard, at }, tolerance));
   if (run.length < LEAST_MOMENTS) return { faults: apart, msPerQuarter: null, spreadMs: 0 };
   const cuts = cutsIn(music, run);
   // What was lost at one place hides what was lost at others: it is taken out, and the pulse is looked at again.
@@ -128,8 +128,7 @@ function standsAlone(gap: Gap, next: Gap | undefined): boolean {
 function strokeFaults(
   music: AskedMusic,
   keys: readonly StruckKey[],
-  { notes, atMs }: HeardMoment,
-  at: number,
+  { notes, atMs, at }: HeardMoment & { readonly at: number },
   tolerance: Tolerance,
 ): readonly TimeFault[] {
   return (['right', 'left'] as const).flatMap((hand): readonly TimeFault[] => {

@@ -1,3 +1,4 @@
+/* eslint max-params: ["error", 6] -- done for every way and key, some million times: nothing may be made on the way */
 import { BROKEN_PULSE } from './alignment-costs.table';
 
 /** Ways of laying keys along notes, as far as they have come, a row of them for each key; by number. A way stands at a moment (-1 in front of all), has taken some of its notes

@@ -8,6 +8,7 @@ export { DIFFICULTIES, difficultiesOf } from './difficulties';
 export type { Difficulty } from './difficulties';
 export { subjectOf } from './subject';
 export { stagePiece, stageVersions } from './staged-versions';
+export type { StagedVersions } from './staged-versions';
 export { readBars } from './own-stage';
 export type { OwnBar, OwnStage } from './own-stage';
 export { arrange, NO_HABIT, NO_SET } from './arrange';

@@ -30,5 +30,7 @@ export type { MadePiece } from './made-pieces';
 export type { HandPlace } from './entry-hands';
 export { sourcesIn } from './finger-sources';
 export { writtenMarks } from './written-marks';
+export { judgedView, practisedBars, practiceView } from './practice-view';
+export type { JudgedFault, JudgedNext, JudgedView, PractisedPart, PractisedPiece, PracticeView } from './practice-view';
 export { arrangedStages, stagesView } from './stages-view';
 export type { MisfitView, StageFinger, StagesKept, StagesView, StageView } from './stages-view';

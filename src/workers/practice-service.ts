@@ -1,0 +1,66 @@
+/* eslint max-params: ["error", 5] -- what is asked of a worker crosses as a list of values */
+import { languageOf, type Language } from '@/core/explain';
+import { ok, type Fault, type Result } from '@/core/base';
+import { askedIn, type MoveOptions } from '@/core/piece';
+import { playAs } from '@/core/simulation';
+import { judgedView, practisedBars, practiceView, type PractisedPiece } from '@/core/views';
+import { fullOptions } from './asked-piece';
+import type { OpenedPieces } from './opened-pieces';
+import type { PracticeQuestions } from './practice-protocol';
+import { judgeOptionsSchema, practisedPartSchema, simulatedPupilSchema, struckKeysSchema } from './practice-schemas';
+import { ID_PREFIXES, type Answer, type BenchOptions, type PieceSource } from './protocol';
+import { columnsSchema, wordingSchema } from './protocol-schemas';
+import { answer } from './trouble';
+
+/** What is asked about practising pieces. */
+export function practiceQuestions({ moved }: Pick<OpenedPieces, 'moved'>): PracticeQuestions {
+  const withPiece = <T>(
+    source: PieceSource,
+    options: BenchOptions,
+    work: (moved: PractisedPiece, options: MoveOptions) => Result<T, Fault>,
+  ): Answer<T> => {
+    const says = said(options.wording);
+    const there = moved(source, options);
+    if (!there.ok) return answer(says, there);
+    const full = fullOptions(there.value.piece, options);
+    return answer(says, full.ok ? work(there.value, full.value) : full);
+  };
+  return {
+    practice: (source, options, part, columns) => {
+      const checked = practisedPartSchema.validateSync(part, { strict: true });
+      const room = columnsSchema.validateSync(columns, { strict: true });
+      return withPiece(source, options, (piece, full) =>
+        practiceView(
+          said(options.wording),
+          piece,
+          { part: checked, options: full },
+          { columns: room, prefix: ID_PREFIXES.after },
+        ),
+      );
+    },
+    judge: (source, options, part, keys, how) => {
+      const checked = practisedPartSchema.validateSync(part, { strict: true });
+      const played = {
+        keys: struckKeysSchema.validateSync(keys, { strict: true }),
+        judge: judgeOptionsSchema.validateSync(how, { strict: true }),
+      };
+      return withPiece(source, options, (piece, full) =>
+        judgedView(said(options.wording), piece, { part: checked, options: full }, played),
+      );
+    },
+    simulate: (source, options, part, pupil) => {
+      const checked = practisedPartSchema.validateSync(part, { strict: true });
+      const who = simulatedPupilSchema.validateSync(pupil, { strict: true });
+      return withPiece(source, options, (whole, full) => {
+        const practised = practisedBars(whole, checked, full);
+        if (!practised.ok) return practised;
+        const { piece, after } = practised.value;
+        return ok(playAs(who, askedIn(piece, after, { hand: checked.hand, bars: null })).keys);
+      });
+    },
+  };
+}
+
+function said(wording: BenchOptions['wording']): Language {
+  return languageOf(wordingSchema.validateSync(wording, { strict: true }));
+}
