@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
 import { chance } from '../support/histories';
+import { rounds } from '../support/rounds';
 import { beginPiece, opensPiece } from './support/entering';
-import { rounds } from './support/rounds';
 import { arriveAtShelf, goTo, newTab, type Teacher } from './support/teacher';
 
 /** How many tabs each browser loses. */

@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
 import { BEGINNING, liveThrough } from '../support/histories';
+import { rounds } from '../support/rounds';
 import { beginPiece, hasSteps, opensPiece } from './support/entering';
-import { rounds } from './support/rounds';
 import { arriveAtShelf, goTo, newTab, press, sees, seesKey, type Teacher } from './support/teacher';
 import { clearStores, openTab, stored, worldOfTabs } from './support/world-of-tabs';
 
