@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import { useSearchParams } from 'next/navigation';
-import { BookOpen, Ellipsis, ListOrdered, PencilLine, SlidersHorizontal } from 'lucide-react';
+import { BookOpen, Ear, Ellipsis, ListOrdered, PencilLine, SlidersHorizontal } from 'lucide-react';
 import { parseKey } from '@/core/pitch';
 import type { FileFormat } from '@/core/base';
 import { change, type Desk, type PieceRecord, type PupilRecord, type Settings } from '@/data';
@@ -18,6 +18,7 @@ import type { BenchAnswers } from './use-bench';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 import { withKey } from '@/features/shared/key-caps';
 import { BENCH_KEYS } from './key-names';
+import { practiceAddress } from './practice-address';
 
 interface BenchHeadProps {
   readonly piece: PieceRecord;
@@ -78,6 +79,15 @@ export function BenchHead({
           title={withKey(w.bench.ontoMusicStand, BENCH_KEYS.stand)}
         >
           <BookOpen size={16} aria-hidden />
+        </Link>
+        <Link
+          className="btn btn-sm btn-square size-9"
+          href={practiceAddress(piece.id, address.key)}
+          data-role="practise"
+          aria-label={w.practice.practise}
+          title={withKey(w.practice.practiseTitle, BENCH_KEYS.practise)}
+        >
+          <Ear size={16} aria-hidden />
         </Link>
         {screen === 'wide' ? (
           <>

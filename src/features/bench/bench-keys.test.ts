@@ -43,6 +43,7 @@ function listening(more: Partial<BenchKeysOf> = {}) {
     onEnter: hear('onEnter'),
     onSurvey: hear('onSurvey'),
     onStand: hear('onStand'),
+    onPractise: hear('onPractise'),
     onEscape: hear('onEscape'),
     paper: { view: 'both', onView: hear('onView'), zoom: 92 },
     layout: { beside: { isOpen: true, onFold: hear('fold') }, nextKeyboard: hear('nextKeyboard') },

@@ -26,6 +26,7 @@ export interface BenchKeysOf extends Pick<BenchActions, 'stepKey' | 'walk' | 'sa
   readonly onEnter: () => void;
   readonly onSurvey: () => void;
   readonly onStand: () => void;
+  readonly onPractise: () => void;
   readonly onEscape: () => void;
   readonly paper: Pick<PaperPage, 'view' | 'onView' | 'zoom'>;
   readonly layout: Pick<Layout, 'beside' | 'nextKeyboard'>;
@@ -51,6 +52,7 @@ export function benchKeys(
     onEnter,
     onSurvey,
     onStand,
+    onPractise,
     onEscape,
     paper: { view, onView, zoom },
     layout: { beside, nextKeyboard },
@@ -118,6 +120,7 @@ export function benchKeys(
     { key: 'PageUp', does: w.bench.lineOfMusicBefore, act: () => scrollMusic(-1) },
     { key: BENCH_KEYS.survey, does: w.bench.surveyOfAllKeys, act: onSurvey },
     { key: BENCH_KEYS.stand, does: w.bench.ontoMusicStandNewKey, act: onStand },
+    { key: BENCH_KEYS.practise, does: w.practice.practiseTitle, act: onPractise },
     { key: BENCH_KEYS.enter, does: w.bench.changeNotesKey, act: onEnter },
     { key: BENCH_KEYS.save, does: w.bench.saveAsMusicXmlKey, act: () => save('musicxml') },
     { key: 'Escape', does: w.bench.chooseNoHandNote, act: onEscape },

@@ -20,6 +20,7 @@ import { KeysOnTheWay } from './keys-on-the-way';
 import { goToStage, StageRail, toggleRail } from './stage-rail';
 import { queryNow } from '@/features/shared/use-query';
 import { leave, withLabel } from './paper-tools';
+import { practiceAddress } from './practice-address';
 import { useBench, type BenchAnswers } from './use-bench';
 import { useBenchActions } from './use-bench-actions';
 import { useDecide } from './use-decide';
@@ -79,9 +80,8 @@ export function BenchPiece({ piece, address, settings, desk, pupils, pupil }: Be
     walk,
     togglePlay: () => (player.isPlaying ? player.stop() : player.play(taken.moment?.barIndex ?? 0)),
     save,
-    onEnter: () => router.push(`/enter?${pieceQuery}`),
+    ...waysTo(router.push, piece.id, address.key),
     onSurvey: () => router.push(surveyAddress),
-    onStand: () => router.push(`/stand?${queryNow().toString()}`),
     onEscape: () => taken.choose(null),
     stepHandNote: (by) => {
       beside.onFold('open');
@@ -163,4 +163,13 @@ function Keys({ answers, onChoose }: { readonly answers: BenchAnswers; readonly 
   const { value: view } = answers.view;
   if (ladder && view) return <KeyStrip ladder={ladder} chosen={view.toText} onChoose={onChoose} />;
   return <KeysOnTheWay progress={answers.progress} onStop={answers.stop} onGoOn={answers.goOn} />;
+}
+
+/** The ways from here to other screens that need the piece alone. */
+function waysTo(push: (address: string) => void, piece: string, key: string | null) {
+  return {
+    onEnter: () => push(`/enter?piece=${encodeURIComponent(piece)}`),
+    onStand: () => push(`/stand?${queryNow().toString()}`),
+    onPractise: () => push(practiceAddress(piece, key)),
+  };
 }

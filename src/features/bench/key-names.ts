@@ -9,6 +9,7 @@ export const BENCH_KEYS = {
   tools: 'o',
   survey: 'y',
   stand: 'm',
+  practise: 'q',
   enter: 'w',
   save: 's',
   stages: 'l',

@@ -1,5 +1,6 @@
 'use client';
 
+import type { StruckKey } from '@/core/asked';
 import { DeviceTrouble, type KeyDevice, type KeyMove } from './key-device';
 import { type Words } from '@/features/shared/words/use-words';
 
@@ -30,6 +31,8 @@ export interface SimulatedDevice extends MovedDevice {
   /** Plays keys one after the other, several in brackets together; resolves when the last is up. It begins at a time of `performance.now()`, or at once.
    * Each key is told with the time at which it was due: however busy the machine, it plays evenly. */
   readonly play: (keys: readonly (readonly number[])[], eachMs: number, fromMs?: number) => Promise<void>;
+  /** Strikes keys at their own times, counted from a time of `performance.now()`; gives back how to stop. */
+  readonly perform: (keys: readonly StruckKey[], fromMs: number) => () => void;
 }
 
 export function simulatedKeys(): SimulatedDevice {
@@ -45,6 +48,18 @@ export function simulatedKeys(): SimulatedDevice {
         await pause(upMs - performance.now());
         chord.forEach((midi) => device.move(midi, 'up', upMs));
       }
+    },
+    perform: (keys, fromMs) => {
+      const moves = keys
+        .flatMap(({ midi, downMs, upMs }) => [
+          { midi, press: 'down' as const, atMs: fromMs + downMs },
+          { midi, press: 'up' as const, atMs: fromMs + upMs },
+        ])
+        .sort((a, b) => a.atMs - b.atMs);
+      const timers = moves.map(({ midi, press, atMs }) =>
+        setTimeout(() => device.move(midi, press, atMs), Math.max(0, atMs - performance.now())),
+      );
+      return () => timers.forEach(clearTimeout);
     },
   };
 }
@@ -120,8 +135,8 @@ export function computerKeys(lowest: number): KeyDevice {
 const NOTE_OFF = 0x80;
 const NOTE_ON = 0x90;
 
-/** All MIDI keyboards that are connected, also those that come later. */
-export function midiKeys(w: Words): KeyDevice {
+/** All MIDI keyboards that are connected, also those that come later. `onPlug` is told when one is plugged in or out. */
+export function midiKeys(w: Words, onPlug: (how: 'in' | 'out') => void = nothing): KeyDevice {
   return {
     listen: async (tell) => {
       if (!('requestMIDIAccess' in navigator))
@@ -136,11 +151,32 @@ export function midiKeys(w: Words): KeyDevice {
         const kind = status & 0xf0;
         if (kind !== NOTE_ON && kind !== NOTE_OFF) return;
         // A note struck with no speed is a note let go.
-        tell({ midi, press: kind === NOTE_ON && speed > 0 ? 'down' : 'up', atMs: performance.now() });
+        const press = kind === NOTE_ON && speed > 0 ? 'down' : 'up';
+        tell({ midi, press, atMs: performance.now(), ...(press === 'down' ? { velocity: speed } : {}) });
       };
-      const inputs = [...access.inputs.values()];
-      inputs.forEach((input) => input.addEventListener('midimessage', hear));
-      return () => inputs.forEach((input) => input.removeEventListener('midimessage', hear));
+      const heard = new Set<MIDIInput>();
+      const hearAll = (): void => {
+        const there = [...access.inputs.values()].filter(({ state }) => state !== 'disconnected');
+        for (const input of there.filter((one) => !heard.has(one))) {
+          input.addEventListener('midimessage', hear);
+          heard.add(input);
+        }
+      };
+      const plugged = ({ port }: MIDIConnectionEvent): void => {
+        if (port?.type !== 'input') return;
+        hearAll();
+        onPlug(port.state === 'connected' ? 'in' : 'out');
+      };
+      hearAll();
+      access.addEventListener('statechange', plugged);
+      return () => {
+        access.removeEventListener('statechange', plugged);
+        heard.forEach((input) => input.removeEventListener('midimessage', hear));
+      };
     },
   };
+}
+
+function nothing(): void {
+  // Whoever does not ask is not told.
 }

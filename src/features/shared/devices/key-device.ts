@@ -3,6 +3,8 @@ export interface KeyMove {
   readonly midi: number;
   readonly press: 'down' | 'up';
   readonly atMs: number;
+  /** How fast it went down, as MIDI has it, 1..127; none where the device cannot tell. */
+  readonly velocity?: number;
 }
 
 /** Something with piano keys: on the screen, the computer's keyboard, a MIDI keyboard, or one that only pretends. */

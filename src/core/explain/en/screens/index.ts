@@ -8,6 +8,7 @@ import { fit } from './fit';
 import { naming } from './naming';
 import { notes } from './notes';
 import { places } from './places';
+import { practice } from './practice';
 import { pupils } from './pupils';
 import { settings } from './settings';
 import { shared } from './shared';
@@ -30,6 +31,7 @@ export function englishScreens(t: Terms) {
     naming: naming(t),
     notes: notes(t),
     places: places(),
+    practice: practice(t),
     pupils: pupils(t),
     settings: settings(t),
     shared: shared(t),

@@ -7,5 +7,6 @@ export const places = () => ({
   bench: 'The Bench',
   entering: 'Entering',
   musicStand: 'The music stand',
+  pupilsPage: 'The pupil’s page',
   survey: 'The Survey',
 });

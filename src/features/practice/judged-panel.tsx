@@ -1,0 +1,124 @@
+'use client';
+
+import { useEffect, useRef, useState } from 'react';
+import { ArrowRight, Square, Volume2 } from 'lucide-react';
+import type { StruckKey } from '@/core/asked';
+import type { JudgedNext, JudgedView } from '@/core/views';
+import { pianoSounder } from '@/features/shared/sound/sounder';
+import { useWords } from '@/features/shared/words/use-words';
+
+interface JudgedPanelProps {
+  readonly judged: JudgedView;
+  readonly keys: readonly StruckKey[];
+  readonly onShow: (notes: readonly string[]) => void;
+  readonly onNext: (next: JudgedNext) => void;
+}
+
+/** What was heard: what was right first, then each place to look at again, and one thing to do next. */
+export function JudgedPanel({ judged, keys, onShow, onNext }: JudgedPanelProps) {
+  const w = useWords();
+  const { right, faults, beside, next, clean } = judged;
+  const told = useRef<HTMLElement>(null);
+  // Read out at once, without moving the music away.
+  useEffect(() => told.current?.focus({ preventScroll: true }), [judged]);
+  const scored = faults.filter(({ weighs }) => weighs);
+  const extra = [...faults.filter(({ weighs }) => !weighs).map(({ words }) => words), ...beside];
+  return (
+    <section
+      ref={told}
+      tabIndex={-1}
+      aria-label={w.practice.toldFirst}
+      className="flex flex-col gap-3 rounded-box border border-base-300 bg-base-100 p-4 focus:outline-none"
+      data-role="judged"
+      data-clean={clean}
+    >
+      <div className="flex flex-wrap items-center gap-3">
+        <p className="flex-1 text-lg font-semibold" aria-live="polite">
+          {right.join(' ')}
+        </p>
+        {keys.length > 0 ? <HearAgain keys={keys} /> : null}
+      </div>
+      {scored.length > 0 ? (
+        <div>
+          <h2 className="mb-1 text-sm font-semibold">{w.practice.faults}</h2>
+          <ol className="flex flex-col">
+            {scored.map(({ words, notes, kind }, i) => (
+              <li key={`${i}/${words}`}>
+                <button
+                  type="button"
+                  className="btn btn-ghost h-auto min-h-9 w-full justify-start py-1 text-left font-normal pointer-coarse:min-h-11"
+                  data-fault={kind}
+                  title={w.practice.showsNote}
+                  disabled={notes.length === 0}
+                  onClick={() => onShow(notes)}
+                >
+                  {words}
+                </button>
+              </li>
+            ))}
+          </ol>
+        </div>
+      ) : null}
+      {next ? (
+        <div className="flex flex-wrap items-center gap-3 rounded-box bg-base-200 p-3" data-role="next-thing">
+          <p className="flex-1">
+            <span className="font-semibold">{w.practice.next}:</span> {next.words}
+          </p>
+          <button type="button" className="btn btn-primary h-11" data-role="go-next" onClick={() => onNext(next)}>
+            {w.practice.goThere} <ArrowRight size={18} aria-hidden />
+          </button>
+        </div>
+      ) : null}
+      {extra.length > 0 ? (
+        <div className="text-sm text-secondary">
+          <h2 className="font-semibold">{w.practice.beside}</h2>
+          <ul>
+            {extra.map((words) => (
+              <li key={words}>{words}</li>
+            ))}
+          </ul>
+        </div>
+      ) : null}
+    </section>
+  );
+}
+
+/** Before the first key of what is heard again. Unit: s. */
+const LEAD_S = 0.1;
+
+/** What was played, heard again. */
+function HearAgain({ keys }: { readonly keys: readonly StruckKey[] }) {
+  const w = useWords();
+  const [isHeard, setHeard] = useState(false);
+  const quiet = useRef<() => void>(() => undefined);
+  useEffect(() => () => quiet.current(), []);
+  const hear = async (): Promise<void> => {
+    const sounder = await pianoSounder();
+    await sounder.ready();
+    sounder.quiet();
+    const first = keys[0]?.downMs ?? 0;
+    const from = sounder.now() + LEAD_S - first / 1000;
+    for (const { midi, downMs, upMs, velocity } of keys)
+      sounder.strike(midi, from + downMs / 1000, (upMs - downMs) / 1000, velocity / 127);
+    const lengthMs = Math.max(...keys.map(({ upMs }) => upMs)) - first;
+    const over = setTimeout(() => setHeard(false), lengthMs + LEAD_S * 1000);
+    quiet.current = () => {
+      clearTimeout(over);
+      sounder.quiet();
+      setHeard(false);
+    };
+    setHeard(true);
+  };
+  return (
+    <button
+      type="button"
+      className="btn h-10 font-normal pointer-coarse:h-11"
+      data-role="hear-again"
+      aria-pressed={isHeard}
+      onClick={() => (isHeard ? quiet.current() : void hear())}
+    >
+      {isHeard ? <Square size={16} aria-hidden /> : <Volume2 size={16} aria-hidden />}
+      {isHeard ? w.practice.stopHearing : w.practice.hearIt}
+    </button>
+  );
+}

@@ -1,0 +1,179 @@
+'use client';
+
+import { STRICTNESSES, TOLERANCES, type Strictness } from '@/core/practice';
+import type { PracticeView } from '@/core/views';
+import { INSTRUMENTS, type Instrument, type InstrumentName } from '@/features/shared/devices/use-instrument';
+import { useWords } from '@/features/shared/words/use-words';
+import { FASTEST, SLOWEST, WAYS, type PracticeAddress } from './practice-address';
+
+interface PracticeChoicesProps {
+  readonly view: PracticeView;
+  readonly address: PracticeAddress;
+  readonly instrument: Instrument;
+  readonly onChange: (change: Partial<PracticeAddress>) => void;
+}
+
+const SELECT = 'select select-sm h-9 w-full pointer-coarse:h-11';
+
+/** What is played, how, and on what. */
+export function PracticeChoices(props: PracticeChoicesProps) {
+  return (
+    <div className="flex flex-col gap-3 text-sm">
+      <WhatIsPlayed {...props} />
+      <HowItIsPlayed {...props} />
+      <WhoListens {...props} />
+    </div>
+  );
+}
+
+function WhatIsPlayed({ view, address: { hand, from, to }, onChange }: PracticeChoicesProps) {
+  const w = useWords();
+  const last = view.bars.length - 1;
+  const bars = (change: { readonly from?: number; readonly to?: number }): void => {
+    const start = change.from ?? from ?? 0;
+    const end = Math.max(start, change.to ?? to ?? last);
+    onChange(start === 0 && end === last ? { from: null, to: null } : { from: start, to: end });
+  };
+  return (
+    <>
+      <fieldset>
+        <legend className="mb-1 font-semibold">{w.practice.hand}</legend>
+        <div className="join w-full">
+          {(['both', 'right', 'left'] as const).map((one) => (
+            <button
+              key={one}
+              type="button"
+              aria-pressed={hand === one}
+              data-hand={one}
+              disabled={one !== 'both' && !view.hands.includes(one)}
+              className={`btn join-item btn-sm h-9 flex-1 px-1 font-normal pointer-coarse:h-11 ${hand === one ? 'btn-neutral' : ''}`}
+              onClick={() => onChange({ hand: one })}
+            >
+              {w.practice.hands[one]}
+            </button>
+          ))}
+        </div>
+      </fieldset>
+      <div className="flex gap-2">
+        <BarChoice
+          label={w.practice.barsFrom}
+          bars={view.bars}
+          value={from ?? 0}
+          onChange={(index) => bars({ from: index })}
+        />
+        <BarChoice
+          label={w.practice.barsTo}
+          bars={view.bars}
+          value={to ?? last}
+          onChange={(index) => bars({ to: index })}
+        />
+      </div>
+    </>
+  );
+}
+
+function HowItIsPlayed({ view, address: { tempo, way }, onChange }: PracticeChoicesProps) {
+  const w = useWords();
+  return (
+    <>
+      <label className="flex flex-col gap-1">
+        <span className="font-semibold">
+          {w.practice.tempo}{' '}
+          <span className="font-normal">{w.practice.tempoWords(tempo, (view.bpm * tempo) / 100)}</span>
+        </span>
+        <input
+          type="range"
+          min={SLOWEST}
+          max={FASTEST}
+          step={5}
+          value={tempo}
+          data-role="tempo"
+          className="h-8 accent-[var(--color-primary)]"
+          onChange={(event) => onChange({ tempo: Number(event.target.value) })}
+        />
+      </label>
+      <fieldset className="flex flex-col">
+        <legend className="mb-1 font-semibold">{w.practice.how}</legend>
+        {WAYS.map((one) => (
+          <label key={one} className="flex min-h-9 cursor-pointer items-center gap-2 pointer-coarse:min-h-11">
+            <input
+              type="radio"
+              name="way"
+              value={one}
+              className="radio radio-sm"
+              checked={way === one}
+              onChange={() => onChange({ way: one })}
+            />
+            <span>
+              {w.practice.ways[one]}
+              {way === one ? <span className="block text-xs text-secondary">{w.practice.waysTold[one]}</span> : null}
+            </span>
+          </label>
+        ))}
+      </fieldset>
+    </>
+  );
+}
+
+function WhoListens({ address: { ear }, instrument, onChange }: PracticeChoicesProps) {
+  const w = useWords();
+  return (
+    <>
+      <label className="flex flex-col gap-1">
+        <span className="font-semibold">{w.practice.strictness}</span>
+        <select
+          className={SELECT}
+          data-role="ear"
+          value={ear}
+          onChange={(event) => onChange({ ear: event.target.value as Strictness })}
+        >
+          {STRICTNESSES.map((one) => (
+            <option key={one} value={one}>
+              {w.practice.strictnesses[one]}
+            </option>
+          ))}
+        </select>
+        <span className="text-xs text-secondary">
+          {w.practice.tolerance(TOLERANCES[ear].ms, Math.round(TOLERANCES[ear].share * 100))}
+        </span>
+      </label>
+      <label className="flex flex-col gap-1">
+        <span className="font-semibold">{w.practice.instrument}</span>
+        <select
+          className={SELECT}
+          data-role="instrument"
+          value={instrument.name}
+          onChange={(event) => instrument.choose(event.target.value as InstrumentName)}
+        >
+          {INSTRUMENTS.map((one) => (
+            <option key={one} value={one}>
+              {w.practice.instruments[one]}
+            </option>
+          ))}
+        </select>
+      </label>
+    </>
+  );
+}
+
+interface BarChoiceProps {
+  readonly label: string;
+  readonly bars: PracticeView['bars'];
+  readonly value: number;
+  readonly onChange: (index: number) => void;
+}
+
+function BarChoice({ label, bars, value, onChange }: BarChoiceProps) {
+  return (
+    <label className="flex flex-1 flex-col gap-1">
+      <span className="font-semibold">{label}</span>
+      <select className={SELECT} value={value} onChange={(event) => onChange(Number(event.target.value))}>
+        {bars.map(({ index, number }) => (
+          <option key={index} value={index}>
+            {number}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}

@@ -1,0 +1,29 @@
+'use client';
+
+import { usePiece } from '@/data';
+import { useForWhom } from '@/features/shared/for-whom';
+import { MissingPiece, WhichPiece } from '@/features/shared/which-piece';
+import { useWords } from '@/features/shared/words/use-words';
+import { usePracticeAddress } from './practice-address';
+import { PracticePiece } from './practice-piece';
+
+/** The pupil's page: a piece, or some bars of it, to be played and listened to. */
+export function Practice() {
+  const w = useWords();
+  const address = usePracticeAddress();
+  const piece = usePiece(address.piece);
+  const whom = useForWhom(address.pupil);
+  if (address.piece === null) {
+    return (
+      <WhichPiece
+        words={w.practice.pupilsPageShowsPiece}
+        addressOf={({ id, lastKey }) =>
+          `/practice?piece=${encodeURIComponent(id)}${lastKey ? `&key=${encodeURIComponent(lastKey)}` : ''}`
+        }
+      />
+    );
+  }
+  if (piece === null) return <MissingPiece />;
+  if (!piece || !whom) return <p className="p-8">{w.practice.openingPage}</p>;
+  return <PracticePiece key={piece.id} piece={piece} address={address} whom={whom} />;
+}

@@ -1,0 +1,58 @@
+import { describe, expect, it } from '@jest/globals';
+import { USUAL_BENCH as USUAL } from '../../tests/support/bench-options';
+import { demoFile } from '../../tests/support/demo-pieces';
+import { createCoreService } from './core-service';
+import { ID_PREFIXES, type Answer, type PieceSource } from './protocol';
+
+const service = createCoreService();
+const SOURCE: PieceSource = { musicXml: demoFile('lantern-walk'), ownKey: null, part: null, stage: null };
+const IN_D = { ...USUAL, to: 'D-major' };
+const RIGHT = { hand: 'right', bars: { from: 2, to: 3 } } as const;
+const PUPIL = { seed: 4, bpm: 80, jitterMs: 15, unevenMs: 0, drift: 0, weaknesses: [] };
+const HOW = { strictness: 'usual', bpm: 80, countIn: null } as const;
+
+async function valueOf<T>(answer: Answer<T> | Promise<Answer<T>>): Promise<T> {
+  const known = await answer;
+  if (!known.ok) throw new Error(known.trouble.message);
+  return known.value;
+}
+
+describe('what is practised', () => {
+  it('is the music of these bars alone, with what is needed to play along', async () => {
+    const view = await valueOf(service.practice(SOURCE, IN_D, RIGHT, 30));
+    expect([view.key, view.keyText, view.hands, view.countIn]).toEqual(['D major', 'D-major', ['right', 'left'], 4]);
+    expect(view.bars.map(({ number }) => number)).toEqual(['1', '2', '3', '4', '5', '6', '7', '8']);
+    expect([...new Set(view.moments.map(({ bar }) => bar))]).toEqual(['3', '4']);
+    expect(view.performance.bars.map(({ number }) => number)).toEqual(['3', '4']);
+    expect(view.page.musicXml.match(/<measure /g)).toHaveLength(2);
+    expect(view.page.musicXml).toContain(`id="${ID_PREFIXES.after}${view.moments[0]?.keys[0]?.noteId}"`);
+  });
+
+  it('has the notes of the hand that rests faint', async () => {
+    const view = await valueOf(service.practice(SOURCE, IN_D, RIGHT, 30));
+    const left = view.moments.flatMap(({ keys }) => keys).filter(({ hand }) => hand === 'left');
+    expect(new Set(left.map(({ noteId }) => noteId))).toEqual(new Set(view.faint));
+    expect((await valueOf(service.practice(SOURCE, IN_D, { ...RIGHT, hand: 'both' }, 30))).faint).toEqual([]);
+  });
+});
+
+describe('what was played', () => {
+  it('is judged in words, and right where the simulated pupil does nothing wrong', async () => {
+    const keys = await valueOf(service.simulate(SOURCE, IN_D, RIGHT, PUPIL));
+    const judged = await valueOf(service.judge(SOURCE, IN_D, RIGHT, keys, HOW));
+    expect([judged.clean, judged.faults, judged.next]).toEqual([true, [], null]);
+    expect(judged.right.join()).toContain('Clean');
+  });
+
+  it('has its faults at their notes, and the next thing by its bars in the whole piece', async () => {
+    const keys = await valueOf(service.simulate(SOURCE, IN_D, RIGHT, { ...PUPIL, weaknesses: ['forgets-signature'] }));
+    const judged = await valueOf(service.judge(SOURCE, IN_D, RIGHT, keys, HOW));
+    expect(judged.faults.map(({ kind, weighs }) => [kind, weighs])).toEqual([['forgot-signature', true]]);
+    const { bars, hand, bpm } = judged.next ?? {};
+    expect([hand, bpm]).toEqual(['right', 60]);
+    expect([2, 3]).toContain(bars?.from);
+    const view = await valueOf(service.practice(SOURCE, IN_D, { hand: 'right', bars: bars ?? null }, 30));
+    const ids = view.moments.flatMap((moment) => moment.keys).map(({ noteId }) => noteId);
+    expect(ids).toEqual(expect.arrayContaining([...(judged.faults[0]?.notes ?? [])]));
+  });
+});
