@@ -11,6 +11,7 @@ import { measureAgainst } from './bench/against.mjs';
 import { measureCore, plainLoadMs } from './bench/core.mjs';
 import { measureFingerings, measureFlags, measureSpeed } from './bench/hands.mjs';
 import { countPresses, measureEntering } from './bench/entering.mjs';
+import { measureJudging } from './bench/judging.mjs';
 import { measureKeyPress } from './bench/key-press.mjs';
 import { measureKeys } from './bench/keys.mjs';
 import { measureLongAndOdd } from './bench/long-and-odd.mjs';
@@ -36,6 +37,7 @@ print('Fingers against published ones (Hanon 1873, nos 39–41, from memory), tw
 print('Flags of 200 generated tunes at level 3:', measureFlags());
 print('Planning, warm, medians in Node, two hands of 32 bars:', measureSpeed());
 print('Stages, in Node:', await measureStages());
+print('Judging, the simulated pupil over all demo pieces in keys drawn by seed:', await measureJudging());
 print('Long and odd files:', await measureLongAndOdd());
 print('Keys of published tunes:', await measureKeys());
 print('Spelling of the same tunes from MIDI without key signatures:', await measureSpelling());

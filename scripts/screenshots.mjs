@@ -31,6 +31,14 @@ const VIEWS = [
     size: [820, 1180],
   },
   {
+    name: 'practice',
+    path: '/practice?piece=lantern-walk&key=D-major&hand=right&from=2&to=5&tempo=120&pupil=demo-tam',
+    waitsFor: '[data-role=practice-paper] figure[aria-busy=false]',
+    selects: [['[data-role=instrument]', 'simulated']],
+    presses: ['[data-role=let-play]'],
+    until: '[data-role=judged]',
+  },
+  {
     name: 'commands',
     path: '/bench?piece=market-chords&key=Eb-major&pupil=any',
     waitsFor: ENGRAVED,
@@ -69,10 +77,11 @@ await page.setViewport({ width: 1280, height: 800 });
 await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'light' }]);
 await page.goto(address);
 await page.waitForFunction(() => document.querySelectorAll('[data-piece] figure[aria-busy=false]').length === 12);
-for (const { name, path, waitsFor, presses, keys, size = [1280, 800] } of VIEWS) {
+for (const { name, path, waitsFor, selects, presses, keys, until, size = [1280, 800] } of VIEWS) {
   await page.setViewport({ width: size[0], height: size[1] });
   await page.goto(address + path);
   await page.waitForSelector(waitsFor);
+  for (const [selector, value] of selects ?? []) await page.select(selector, value);
   for (const selector of presses ?? []) {
     await page.waitForSelector(selector);
     await page.click(selector);
@@ -84,6 +93,7 @@ for (const { name, path, waitsFor, presses, keys, size = [1280, 800] } of VIEWS)
     await page.keyboard.press(last);
     if (held) await page.keyboard.up(held);
   }
+  if (until) await page.waitForSelector(until);
   await page.waitForNetworkIdle();
   if (keys && path.startsWith('/enter')) await page.waitForSelector('[data-role=kept][data-kept=true]');
   if (path.startsWith('/atlas'))

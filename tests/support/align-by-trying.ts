@@ -1,4 +1,4 @@
-import type { AskedMusic, AskedNote, Moment, StruckKey } from '@/core/asked';
+import type { AskedMusic, AskedNote, AskedMoment, StruckKey } from '@/core/asked';
 import { apartCost, beginCost, keyCost, missingCost, pulseCost } from '@/core/practice/prices';
 import { BEGIN_LATE, EXTRA } from '@/core/practice/alignment-costs.table';
 
@@ -7,7 +7,8 @@ import { BEGIN_LATE, EXTRA } from '@/core/practice/alignment-costs.table';
 export function cheapestByTrying(music: AskedMusic, keys: readonly StruckKey[], msPerQuarter: number | null): number {
   const { moments, notes } = music;
   const noteOf = (i: number): AskedNote => notes[i] as AskedNote;
-  const priceOf = (moment: Moment): number => moment.notes.reduce((sum, note) => sum + missingCost(noteOf(note)), 0);
+  const priceOf = (moment: AskedMoment): number =>
+    moment.notes.reduce((sum, note) => sum + missingCost(noteOf(note)), 0);
   const known = new Map<string, number>();
 
   const from = (key: number, moment: number, taken: readonly number[], anchor: number, begun: boolean): number => {
@@ -18,7 +19,7 @@ export function cheapestByTrying(music: AskedMusic, keys: readonly StruckKey[], 
     const { midi, downMs } = keys[key] as StruckKey;
     const prices = [EXTRA + from(key + 1, moment, taken, anchor, begun)];
     const open = (at: number, price: number, begins: boolean): void =>
-      (moments[at] as Moment).notes.forEach((note) =>
+      (moments[at] as AskedMoment).notes.forEach((note) =>
         prices.push(price + keyCost(noteOf(note), midi, null) + from(key + 1, at, [note], key, begins)),
       );
     let before = 0;
@@ -27,7 +28,7 @@ export function cheapestByTrying(music: AskedMusic, keys: readonly StruckKey[], 
       before += priceOf(target);
     });
     if (moment >= 0) {
-      const here = moments[moment] as Moment;
+      const here = moments[moment] as AskedMoment;
       const ms = downMs - (keys[anchor] as StruckKey).downMs;
       const left = here.notes.filter((note) => !taken.includes(note));
       const apart = msPerQuarter === null ? 0 : apartCost(ms);
@@ -45,9 +46,9 @@ export function cheapestByTrying(music: AskedMusic, keys: readonly StruckKey[], 
         );
       let missing = begun ? 0 : left.reduce((sum, note) => sum + missingCost(noteOf(note)), 0);
       for (let at = moment + 1; at < moments.length; at += 1) {
-        const quarters = (moments[at] as Moment).at - here.at;
+        const quarters = (moments[at] as AskedMoment).at - here.at;
         open(at, missing + (msPerQuarter === null ? 0 : pulseCost(ms, quarters * msPerQuarter)), false);
-        missing += priceOf(moments[at] as Moment);
+        missing += priceOf(moments[at] as AskedMoment);
       }
     }
     const least = Math.min(...prices);

@@ -1,10 +1,10 @@
-import type { AskedMusic, AskedNote, Moment, StruckKey } from '@/core/asked';
+import type { AskedMusic, AskedNote, AskedMoment, StruckKey } from '@/core/asked';
 import { midiNumber, parsePitch } from '@/core/pitch';
 
 /** Music to be played, as `C4 E4+G4 F4:2 r`: each a quarter long unless a length is given, in bars of four quarters, right hand. */
 export function asked(text: string): AskedMusic {
   const notes: AskedNote[] = [];
-  const moments: Moment[] = [];
+  const moments: AskedMoment[] = [];
   let at = 0;
   for (const word of text.split(' ')) {
     const [names = '', length = '1'] = word.split(':');

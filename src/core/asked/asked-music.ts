@@ -33,7 +33,7 @@ export interface HandFrame {
 }
 
 /** Everything that is to be struck at one time, by both hands; notes as indexes. Grace notes belong to the note that they come before. */
-export interface Moment {
+export interface AskedMoment {
   readonly at: number;
   readonly notes: readonly number[];
   readonly barIndex: number;
@@ -57,7 +57,7 @@ export interface AskedBar {
 /** What a player is asked to play. Notes in order of time, low ones first. */
 export interface AskedMusic {
   readonly notes: readonly AskedNote[];
-  readonly moments: readonly Moment[];
+  readonly moments: readonly AskedMoment[];
   readonly bars: readonly AskedBar[];
   readonly frames: Readonly<Record<Hand, readonly HandFrame[]>>;
   /** What the hand that is not asked for would play in these bars. */

@@ -5,7 +5,7 @@ import { playedBars, playingOrder, type PlayedBar } from '../playback';
 import { leftOutBefore, type Hand, type HandNote, type Measure, type Part } from '../score';
 import { beatTicks } from '../time';
 import { childElements } from '../xml';
-import type { AskedBar, AskedMusic, AskedNote, HandFrame, Moment } from './asked-music';
+import type { AskedBar, AskedMusic, AskedNote, HandFrame, AskedMoment } from './asked-music';
 
 /** A piece in one key, as far as a player meets it. Notes as `handNotes` gives them. */
 export interface PlayedPiece {
@@ -138,8 +138,8 @@ function momentsOf(
   notes: readonly AskedNote[],
   bars: readonly AskedBar[],
   cuts: ReadonlySet<number>,
-): readonly Moment[] {
-  const moments: Moment[] = [];
+): readonly AskedMoment[] {
+  const moments: AskedMoment[] = [];
   let bar = 0;
   let lastBar = -1;
   for (const [i, note] of notes.entries()) {

@@ -1,9 +1,9 @@
-/* eslint max-params: ["error", 6] -- done for every way and key, some million times: nothing may be made on the way */
-import type { AskedMusic, AskedNote, Moment, StruckKey } from '../asked';
+/* eslint max-params: ["error", 6] -- done for every path and key, some million times: nothing may be made on the way */
+import type { AskedMusic, AskedNote, AskedMoment, StruckKey } from '../asked';
 import * as cost from './alignment-costs.table';
 import { lookUp, type Looked } from './look-up';
 import { apartCost, beginCost, missingCost, pulseCost } from './prices';
-import { beginningFrom, createWays, TINY, type Ways } from './ways';
+import { beginningFrom, createPaths, TINY, type Paths } from './paths';
 
 /** What became of a key that was struck: it stands for a note, or for none. `begins`: the player began anew with it. Notes and moments as indexes. */
 export interface KeyFate {
@@ -21,24 +21,24 @@ export interface Alignment {
 /** How long a quarter note is where a key is struck, by the key's index. Unit: ms. Null: nothing is known of it, and time counts for nothing. */
 export type TempoAt = ((key: number) => number) | null;
 
-/** The cheapest way to lay played keys along written notes. Exact: what is dropped on the way could only become dearer than beginning anew from the best.
+/** The cheapest path to lay played keys along written notes. Exact: what is dropped on the way could only become dearer than beginning anew from the best.
  * The notes of one moment come in any order; from each key the player may begin anew at any moment. What was not played after the last key costs nothing.
- * Cost: about O(keys x ways that are still open), which are some fifty. */
+ * Cost: about O(keys x paths that are still open), which are some fifty. */
 export function align(music: AskedMusic, keys: readonly StruckKey[], tempoAt: TempoAt): Alignment {
-  const search: Search = { music, keys, tempoAt, looked: lookUp(music), ways: createWays(music.moments.length) };
-  const { ways } = search;
-  let from = ways.beginRow();
-  ways.take(-1, 0, -1, 0, -1, -1);
+  const search: Search = { music, keys, tempoAt, looked: lookUp(music), paths: createPaths(music.moments.length) };
+  const { paths } = search;
+  let from = paths.beginRow();
+  paths.take(-1, 0, -1, 0, -1, -1);
   for (let key = 0; key < keys.length; key += 1) {
-    const best = cheapestOf(ways, from, ways.count());
-    const to = ways.beginRow();
+    const best = cheapestOf(paths, from, paths.count());
+    const to = paths.beginRow();
     // The best goes first: what follows it is what the others are measured by.
     goOn(search, best, key);
     beginAnew(search, best, key);
-    for (let way = from; way < to; way += 1) if (way !== best) goOn(search, way, key);
+    for (let path = from; path < to; path += 1) if (path !== best) goOn(search, path, key);
     from = to;
   }
-  return told(ways, cheapestOf(ways, from, ways.count()));
+  return told(paths, cheapestOf(paths, from, paths.count()));
 }
 
 interface Search {
@@ -46,29 +46,29 @@ interface Search {
   readonly keys: readonly StruckKey[];
   readonly tempoAt: TempoAt;
   readonly looked: Looked;
-  readonly ways: Ways;
+  readonly paths: Paths;
 }
 
 /** The dearest new beginning. */
 const DEAREST_BEGIN = cost.BEGIN_ANEW + Math.max(...Object.values(cost.BEGIN_ANEW_AT)) + TINY;
 
-/** What a way of this row may cost at most to become the best still. One that stands dearer than the best and a new beginning never does: the best could begin anew where it goes
+/** What a path of this row may cost at most to become the best still. One that stands dearer than the best and a new beginning never does: the best could begin anew where it goes
  * next, and would owe nothing of the moment that it enters. */
-function limitOf({ ways }: Search): number {
-  return ways.leastCost() + DEAREST_BEGIN;
+function limitOf({ paths }: Search): number {
+  return paths.leastCost() + DEAREST_BEGIN;
 }
 
 /** The bit of a mask that says: the player began anew here, and what is left out of this moment costs nothing. */
 const BEGUN = 1 << 30;
 
-/** A way with one more key: taken for nothing, for a note of the moment at which it stands, or for the first of a later one. Called for every way and key: nothing is made here. */
+/** A path with one more key: taken for nothing, for a note of the moment at which it stands, or for the first of a later one. Called for every path and key: nothing is made here. */
 function goOn(search: Search, parent: number, key: number): void {
-  const { music, keys, ways, looked } = search;
-  const moment = ways.moment(parent);
-  const mask = ways.mask(parent);
-  const anchor = ways.anchor(parent);
-  const sofar = ways.cost(parent);
-  if (sofar + cost.EXTRA <= limitOf(search)) ways.take(moment, mask, anchor, sofar + cost.EXTRA, parent, -1);
+  const { music, keys, paths, looked } = search;
+  const moment = paths.moment(parent);
+  const mask = paths.mask(parent);
+  const anchor = paths.anchor(parent);
+  const sofar = paths.cost(parent);
+  if (sofar + cost.EXTRA <= limitOf(search)) paths.take(moment, mask, anchor, sofar + cost.EXTRA, parent, -1);
   if (moment < 0) {
     openMoment(search, parent, key, 0, sofar, 'goes-on');
     const price = (m: number): number => Math.min(cost.BEGIN_LATE, looked.leftOut[m] as number);
@@ -77,13 +77,13 @@ function goOn(search: Search, parent: number, key: number): void {
   }
   const { midi, downMs } = keys[key] as StruckKey;
   const ms = downMs - (keys[anchor] as StruckKey).downMs;
-  const { notes } = music.moments[moment] as Moment;
+  const { notes } = music.moments[moment] as AskedMoment;
   const apart = sofar + (search.tempoAt === null ? 0 : apartCost(ms));
   for (let i = 0; i < notes.length; i += 1) {
     if (mask & (1 << i)) continue;
     const note = notes[i] as number;
     const price = apart + looked.keyCost(note, midi);
-    if (price <= limitOf(search)) ways.take(moment, mask | (1 << i), key, price, parent, note);
+    if (price <= limitOf(search)) paths.take(moment, mask | (1 << i), key, price, parent, note);
   }
   let left = sofar + missingOf(search, moment, mask);
   for (let later = moment + 1; later < music.moments.length && left <= limitOf(search); later += 1) {
@@ -103,19 +103,20 @@ function openMoment(
   how: 'goes-on' | 'begins',
 ): void {
   const { midi } = search.keys[key] as StruckKey;
-  const { notes } = search.music.moments[moment] as Moment;
+  const { notes } = search.music.moments[moment] as AskedMoment;
   const [from, begun] = how === 'begins' ? [beginningFrom(parent), BEGUN] : [parent, 0];
   for (let i = 0; i < notes.length; i += 1) {
     const note = notes[i] as number;
     const whole = price + search.looked.keyCost(note, midi);
-    if (whole <= limitOf(search)) search.ways.take(moment, (1 << i) | begun, key, whole, from, note);
+    if (whole <= limitOf(search)) search.paths.take(moment, (1 << i) | begun, key, whole, from, note);
   }
 }
 
-/** From the best way so far the player may begin anew at any moment. */
+/** From the best path so far the player may begin anew at any moment. */
 function beginAnew(search: Search, parent: number, key: number): void {
-  const priceOf = (m: number): number => beginCost(search.music.moments[m] as Moment);
-  if (search.ways.moment(parent) >= 0) beginAtMoments(search, { parent, key, cost: search.ways.cost(parent), priceOf });
+  const priceOf = (m: number): number => beginCost(search.music.moments[m] as AskedMoment);
+  if (search.paths.moment(parent) >= 0)
+    beginAtMoments(search, { parent, key, cost: search.paths.cost(parent), priceOf });
 }
 
 interface Beginning {
@@ -129,7 +130,7 @@ function beginAtMoments(search: Search, { parent, key, cost: sofar, priceOf }: B
   const { music, keys, looked } = search;
   const begin = (moment: number): void => {
     // From the front the first moment is no new beginning.
-    if (moment === 0 && search.ways.moment(parent) < 0) return;
+    if (moment === 0 && search.paths.moment(parent) < 0) return;
     const price = sofar + priceOf(moment);
     if (price <= limitOf(search)) openMoment(search, parent, key, moment, price, 'begins');
   };
@@ -143,28 +144,28 @@ function beginAtMoments(search: Search, { parent, key, cost: sofar, priceOf }: B
 function timeCost({ music, tempoAt, looked }: Search, from: number, to: number, key: number, ms: number): number {
   if (tempoAt === null || looked.cuts[from] !== looked.cuts[to]) return 0;
   const { moments } = music;
-  return pulseCost(ms, ((moments[to] as Moment).at - (moments[from] as Moment).at) * tempoAt(key));
+  return pulseCost(ms, ((moments[to] as AskedMoment).at - (moments[from] as AskedMoment).at) * tempoAt(key));
 }
 
 function missingOf({ music, looked }: Search, moment: number, mask: number): number {
   if (mask & BEGUN || mask === looked.full[moment]) return 0;
-  const { notes } = music.moments[moment] as Moment;
+  const { notes } = music.moments[moment] as AskedMoment;
   return notes.reduce((sum, note, i) => (mask & (1 << i) ? sum : sum + missingCost(music.notes[note] as AskedNote)), 0);
 }
 
-function cheapestOf(ways: Ways, from: number, to: number): number {
+function cheapestOf(paths: Paths, from: number, to: number): number {
   let best = from;
-  for (let way = from + 1; way < to; way += 1) if (ways.cost(way) < ways.cost(best) - TINY) best = way;
+  for (let path = from + 1; path < to; path += 1) if (paths.cost(path) < paths.cost(best) - TINY) best = path;
   return best;
 }
 
-function told(ways: Ways, last: number): Alignment {
+function told(paths: Paths, last: number): Alignment {
   const fates: KeyFate[] = [];
-  for (let at = last; ways.parent(at) >= 0; at = ways.parent(at)) {
-    const note = ways.note(at);
-    fates.push(note < 0 ? NO_FATE : { note, moment: ways.moment(at), begins: ways.begins(at) });
+  for (let at = last; paths.parent(at) >= 0; at = paths.parent(at)) {
+    const note = paths.note(at);
+    fates.push(note < 0 ? NO_FATE : { note, moment: paths.moment(at), begins: paths.begins(at) });
   }
-  return { fates: fates.reverse(), cost: ways.cost(last) };
+  return { fates: fates.reverse(), cost: paths.cost(last) };
 }
 
 const NO_FATE: KeyFate = { note: null, moment: null, begins: false };

@@ -1,4 +1,4 @@
-import type { AskedMusic, AskedNote, Moment, StruckKey } from '../asked';
+import type { AskedMusic, AskedNote, AskedMoment, StruckKey } from '../asked';
 import type { FaultFacts } from './fault-at';
 import type { Heard } from './heard';
 import type { HeardMoment, HeardNote } from './heard-moments';
@@ -113,7 +113,9 @@ const WITH_NEXT_MS = 120;
 
 /** The hand whose notes lie nearest to a key. */
 function handNear(music: AskedMusic, { moment }: HeardMoment, midi: number): AskedNote['hand'] | null {
-  const own = [moment - 1, moment, moment + 1].flatMap((m) => (music.moments[m] as Moment | undefined)?.notes ?? []);
+  const own = [moment - 1, moment, moment + 1].flatMap(
+    (m) => (music.moments[m] as AskedMoment | undefined)?.notes ?? [],
+  );
   const notes = own.map((note) => music.notes[note] as AskedNote);
   const near = notes.toSorted((a, b) => Math.abs(a.midi - midi) - Math.abs(b.midi - midi))[0];
   return near?.hand ?? null;

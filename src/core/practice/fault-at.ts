@@ -1,4 +1,4 @@
-import type { AskedMusic, AskedNote, Moment, StruckKey } from '../asked';
+import type { AskedMusic, AskedNote, AskedMoment, StruckKey } from '../asked';
 import { midiNumber, spellKey, type Pitch } from '../pitch';
 import type { HeardNote } from './heard-moments';
 import type { PlayFault, PlayFaultKind } from './play-fault';
@@ -24,7 +24,7 @@ export function faultAt(music: AskedMusic, keys: readonly StruckKey[], facts: Fa
   const heard = facts.heard.toSorted((a, b) => a.note - b.note);
   const notes = [...heard.map(({ note }) => note), ...absent];
   const firstNote = notes.length > 0 ? (music.notes[notes[0] as number] as AskedNote) : null;
-  const moment = place ? (music.moments[place.moment] as Moment) : null;
+  const moment = place ? (music.moments[place.moment] as AskedMoment) : null;
   const at = firstNote ?? (music.notes[moment?.notes[0] ?? 0] as AskedNote);
   const firstKey = heard[0]?.key ?? extra[0];
   const hands = new Set(notes.map((note) => (music.notes[note] as AskedNote).hand));

@@ -1,4 +1,4 @@
-import type { AskedMusic, AskedNote, Moment, StruckKey } from '../asked';
+import type { AskedMusic, AskedNote, AskedMoment, StruckKey } from '../asked';
 import type { Alignment } from './alignment';
 import { medianOf } from './statistics';
 
@@ -37,7 +37,7 @@ export function heardRuns(music: AskedMusic, keys: readonly StruckKey[], { fates
     const tempo = msPerQuarterIn(music, keys, run);
     const heard: HeardMoment[] = [];
     for (const { moment, notes } of run) {
-      const { at } = music.moments[moment] as Moment;
+      const { at } = music.moments[moment] as AskedMoment;
       const before = heard.at(-1);
       const expected = before && tempo !== null ? before.atMs + (at - before.quarters) * tempo : null;
       const paired = pairByPitch(music, keys, notes);
@@ -70,7 +70,7 @@ function msPerQuarterIn(
   const ratios = run.slice(1).map(({ moment, notes }, i) => {
     const before = run[i] as (typeof run)[number];
     const ms = downOf(keys, notes[0] as HeardNote) - downOf(keys, before.notes[0] as HeardNote);
-    return ms / ((moments[moment] as Moment).at - (moments[before.moment] as Moment).at);
+    return ms / ((moments[moment] as AskedMoment).at - (moments[before.moment] as AskedMoment).at);
   });
   return ratios.length === 0 ? null : medianOf(ratios);
 }

@@ -1,4 +1,4 @@
-import type { AskedMusic, AskedNote, Moment } from '../asked';
+import type { AskedMusic, AskedNote, AskedMoment } from '../asked';
 import type { FaultFacts } from './fault-at';
 import type { Heard } from './heard';
 import type { Run } from './heard-moments';
@@ -77,7 +77,7 @@ function endOf(music: AskedMusic, { r, to, next }: End): readonly FaultFacts[] {
     const absent = requiredIn(music, to + 1, begins - 1);
     return absent.length === 0 ? [] : [missingFault(music, absent, r)];
   }
-  const first = (music.moments[begins] as Moment).notes[0] as number;
+  const first = (music.moments[begins] as AskedMoment).notes[0] as number;
   return [stoppedFault(to + 1, r, (music.notes[first] as AskedNote).bar)];
 }
 

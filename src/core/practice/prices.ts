@@ -1,4 +1,4 @@
-import type { AskedNote, Moment } from '../asked';
+import type { AskedNote, AskedMoment } from '../asked';
 import { midiNumber } from '../pitch';
 import * as cost from './alignment-costs.table';
 
@@ -45,6 +45,6 @@ export function missingCost({ isGrace }: Pick<AskedNote, 'isGrace'>): number {
   return isGrace ? cost.MISSING_GRACE : cost.MISSING;
 }
 
-export function beginCost({ place }: Moment): number {
+export function beginCost({ place }: AskedMoment): number {
   return cost.BEGIN_ANEW + cost.BEGIN_ANEW_AT[place];
 }

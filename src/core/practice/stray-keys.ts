@@ -1,4 +1,4 @@
-import type { AskedMusic, AskedNote, Moment, StruckKey } from '../asked';
+import type { AskedMusic, AskedNote, AskedMoment, StruckKey } from '../asked';
 import type { FaultFacts } from './fault-at';
 import type { Heard } from './heard';
 import type { HeardMoment, Run } from './heard-moments';
@@ -93,7 +93,7 @@ function absentNear(
 function isOrnament(music: AskedMusic, run: Run, { after }: StrayKey, midi: number): boolean {
   const around = [run[after], run[after + 1]].flatMap((one) => (one ? [one] : []));
   return around.some(({ moment }) =>
-    (music.moments[moment] as Moment).notes.some((note) => {
+    (music.moments[moment] as AskedMoment).notes.some((note) => {
       const { hasOrnament, midi: own } = music.notes[note] as AskedNote;
       return hasOrnament && Math.abs(own - midi) <= ORNAMENT;
     }),

@@ -1,4 +1,4 @@
-import type { AskedNote, Moment } from '../asked';
+import type { AskedNote, AskedMoment } from '../asked';
 import { keysAround, placesFor } from './places';
 import type { MakeSlip } from './make-slip';
 
@@ -47,6 +47,6 @@ export const addsNote: MakeSlip = (playing, chance, isFree) => {
     from: moment,
     to: moment + 1,
     at: moment,
-    notes: (music.moments[moment] as Moment).notes,
+    notes: (music.moments[moment] as AskedMoment).notes,
   };
 };

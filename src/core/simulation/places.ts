@@ -1,4 +1,4 @@
-import type { AskedMusic, AskedNote, Moment } from '../asked';
+import type { AskedMusic, AskedNote, AskedMoment } from '../asked';
 import type { Chance } from './chance';
 import type { Playing, Stroke } from './pupil';
 
@@ -40,5 +40,5 @@ export function withStrokes(
 /** The keys that are asked for at a moment and beside it. */
 export function keysAround({ moments, notes }: AskedMusic, moment: number, beside: number): ReadonlySet<number> {
   const near = moments.slice(Math.max(0, moment - beside), moment + beside + 1);
-  return new Set(near.flatMap((one: Moment) => one.notes.map((note) => (notes[note] as AskedNote).midi)));
+  return new Set(near.flatMap((one: AskedMoment) => one.notes.map((note) => (notes[note] as AskedNote).midi)));
 }

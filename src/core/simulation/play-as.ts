@@ -1,4 +1,4 @@
-import type { AskedMusic, AskedNote, Moment } from '../asked';
+import type { AskedMusic, AskedNote, AskedMoment } from '../asked';
 import { chanceOf, type Chance } from './chance';
 import type { Performed, Playing, Pupil, Slip, Stroke } from './pupil';
 import type { SlipMade } from './make-slip';
@@ -41,7 +41,7 @@ export function playAs(pupil: Pupil, music: AskedMusic): Performed {
 function slipOf(music: AskedMusic, weakness: Slip['weakness'], { notes, at }: SlipMade): Slip {
   const asked = notes.map((note) => music.notes[note] as AskedNote);
   const hands = new Set(asked.map(({ hand }) => hand));
-  const first = music.notes[(music.moments[at] as Moment).notes[0] as number] as AskedNote;
+  const first = music.notes[(music.moments[at] as AskedMoment).notes[0] as number] as AskedNote;
   return {
     weakness,
     hand: hands.size === 1 ? (asked[0]?.hand ?? null) : null,

@@ -1,4 +1,4 @@
-import type { AskedNote, Moment } from '../asked';
+import type { AskedNote, AskedMoment } from '../asked';
 import { placesFor, withStrokes, type Place } from './places';
 import type { Playing, Stroke } from './pupil';
 import type { MakeSlip, SlipMade } from './make-slip';
@@ -94,7 +94,7 @@ export const hesitates: MakeSlip = (playing, chance, isFree) => {
     from: moment,
     to: moment,
     at: moment,
-    notes: (music.moments[moment] as Moment).notes,
+    notes: (music.moments[moment] as AskedMoment).notes,
   };
 };
 
@@ -133,7 +133,7 @@ export const beginsAgain: MakeSlip = (playing, chance, isFree) => {
     from: moment,
     to: moment,
     at: moment,
-    notes: (music.moments[moment] as Moment).notes.filter((note) => !(music.notes[note] as AskedNote).isGrace),
+    notes: (music.moments[moment] as AskedMoment).notes.filter((note) => !(music.notes[note] as AskedNote).isGrace),
   };
 };
 

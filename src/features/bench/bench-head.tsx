@@ -84,8 +84,8 @@ export function BenchHead({
           className="btn btn-sm btn-square size-9"
           href={practiceAddress(piece.id, address.key)}
           data-role="practise"
-          aria-label={w.practice.practise}
-          title={withKey(w.practice.practiseTitle, BENCH_KEYS.practise)}
+          aria-label={w.practice.pupilsPage}
+          title={withKey(w.practice.pupilsPageTitle, BENCH_KEYS.practise)}
         >
           <Ear size={16} aria-hidden />
         </Link>

@@ -120,7 +120,7 @@ export function benchKeys(
     { key: 'PageUp', does: w.bench.lineOfMusicBefore, act: () => scrollMusic(-1) },
     { key: BENCH_KEYS.survey, does: w.bench.surveyOfAllKeys, act: onSurvey },
     { key: BENCH_KEYS.stand, does: w.bench.ontoMusicStandNewKey, act: onStand },
-    { key: BENCH_KEYS.practise, does: w.practice.practiseTitle, act: onPractise },
+    { key: BENCH_KEYS.practise, does: w.practice.pupilsPageTitle, act: onPractise },
     { key: BENCH_KEYS.enter, does: w.bench.changeNotesKey, act: onEnter },
     { key: BENCH_KEYS.save, does: w.bench.saveAsMusicXmlKey, act: () => save('musicxml') },
     { key: 'Escape', does: w.bench.chooseNoHandNote, act: onEscape },

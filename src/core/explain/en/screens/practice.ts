@@ -3,8 +3,8 @@ import type { Terms } from '../terms';
 export const practice = (t: Terms) => ({
   pupilsPageShowsPiece: 'The pupil’s page has one piece in one key, to be played and listened to. Choose one.',
   openingPage: 'Opening the pupil’s page …',
-  practise: 'Practise',
-  practiseTitle: 'Practise: play it, and hear what was right',
+  pupilsPage: 'The pupil’s page',
+  pupilsPageTitle: 'The pupil’s page: play it, and hear what was right',
   toBench: 'Back to the Bench',
   heading: (title: string, key: string) => `${title}, in ${key}`,
   what: 'What is played',

@@ -1,21 +1,21 @@
-/* eslint max-params: ["error", 6] -- done for every way and key, some million times: nothing may be made on the way */
+/* eslint max-params: ["error", 6] -- done for every path and key, some million times: nothing may be made on the way */
 import { BROKEN_PULSE } from './alignment-costs.table';
 
-/** Ways of laying keys along notes, as far as they have come, a row of them for each key; by number. A way stands at a moment (-1 in front of all), has taken some of its notes
- * (`mask`, a bit each), the last of them with the key `anchor`. `parent` is the way that it comes from (-1 for none), `note` what its last key was taken for (-1 for none).
+/** Paths of laying keys along notes, as far as they have come, a row of them for each key; by number. A path stands at a moment (-1 in front of all), has taken some of its notes
+ * (`mask`, a bit each), the last of them with the key `anchor`. `parent` is the path that it comes from (-1 for none), `note` what its last key was taken for (-1 for none).
  * Kept as columns of numbers: there are some hundred thousand of them in ten minutes of playing. */
-export interface Ways {
-  readonly moment: (way: number) => number;
-  readonly mask: (way: number) => number;
-  readonly anchor: (way: number) => number;
-  readonly cost: (way: number) => number;
-  readonly parent: (way: number) => number;
-  readonly note: (way: number) => number;
+export interface Paths {
+  readonly moment: (path: number) => number;
+  readonly mask: (path: number) => number;
+  readonly anchor: (path: number) => number;
+  readonly cost: (path: number) => number;
+  readonly parent: (path: number) => number;
+  readonly note: (path: number) => number;
   /** Whether the player began anew with its last key. */
-  readonly begins: (way: number) => boolean;
-  /** Begins the next row; gives the number of its first way. */
+  readonly begins: (path: number) => boolean;
+  /** Begins the next row; gives the number of its first path. */
   readonly beginRow: () => number;
-  /** Takes a way into the row, unless its place was reached more cheaply. `from` is the parent, as `beginningFrom` tells it where the player begins anew. */
+  /** Takes a path into the row, unless its place was reached more cheaply. `from` is the parent, as `beginningFrom` tells it where the player begins anew. */
   readonly take: (moment: number, mask: number, anchor: number, cost: number, from: number, note: number) => void;
   /** The cheapest of the row so far. */
   readonly leastCost: () => number;
@@ -25,20 +25,20 @@ export interface Ways {
 /** Costs that differ by less are equal. */
 export const TINY = 1e-9;
 
-/** Where a way comes from when the player begins anew with it: told apart from going on by its sign. */
+/** Where a path comes from when the player begins anew with it: told apart from going on by its sign. */
 export function beginningFrom(parent: number): number {
   return -2 - parent;
 }
 
-/** No ways yet, for a music of so many moments. */
-export function createWays(momentCount: number): Ways {
+/** No paths yet, for a music of so many moments. */
+export function createPaths(momentCount: number): Paths {
   const moments: number[] = [];
   const masks: number[] = [];
   const anchors: number[] = [];
   const costs: number[] = [];
   const origins: number[] = [];
   const notes: number[] = [];
-  // The ways of this row that stand at a moment hang together: the last one that came, and the one before each.
+  // The paths of this row that stand at a moment hang together: the last one that came, and the one before each.
   const last = new Int32Array(momentCount + 1);
   const rowOf = new Int32Array(momentCount + 1).fill(-1);
   const before: number[] = [];
@@ -46,13 +46,13 @@ export function createWays(momentCount: number): Ways {
   let least = Infinity;
 
   return {
-    moment: (way) => moments[way] as number,
-    mask: (way) => masks[way] as number,
-    anchor: (way) => anchors[way] as number,
-    cost: (way) => costs[way] as number,
-    parent: (way) => parentOf(origins[way] as number),
-    note: (way) => notes[way] as number,
-    begins: (way) => (origins[way] as number) <= beginningFrom(0),
+    moment: (path) => moments[path] as number,
+    mask: (path) => masks[path] as number,
+    anchor: (path) => anchors[path] as number,
+    cost: (path) => costs[path] as number,
+    parent: (path) => parentOf(origins[path] as number),
+    note: (path) => notes[path] as number,
+    begins: (path) => (origins[path] as number) <= beginningFrom(0),
     beginRow: () => {
       row += 1;
       least = Infinity;
