@@ -1,4 +1,4 @@
-export type { AskedBar, AskedMusic, AskedNote, HandFrame, AskedMoment } from './asked-music';
+export type { AskedBar, AskedMoment, AskedMusic, AskedNote } from './asked-music';
 export { askedOf } from './asked-of';
-export type { AskedPart, PlayedPiece } from './asked-of';
+export type { AskedPart } from './asked-of';
 export type { StruckKey } from '../read';
