@@ -10,6 +10,7 @@ import { freePort, serve } from './lib/server.mjs';
 import { measureAgainst } from './bench/against.mjs';
 import { measureCore, plainLoadMs } from './bench/core.mjs';
 import { measureFingerings, measureFlags, measureSpeed } from './bench/hands.mjs';
+import { measureAnswering } from './bench/answering.mjs';
 import { countPresses, measureEntering } from './bench/entering.mjs';
 import { measureJudging } from './bench/judging.mjs';
 import { measureKeyPress } from './bench/key-press.mjs';
@@ -52,6 +53,7 @@ print(
   await measureKeyPress(address, new TextDecoder().decode(piece), plainLoadMs),
 );
 print('Along the rail of stages in Chromium, Mill Wheel:', await measureStageSteps(address));
+print('The pupil’s page in Chromium, from a MIDI event to the light on its note:', await measureAnswering(address));
 print('Entering in Chromium, 30 presses in the middle of a piece:', await measureEntering(address));
 print('The shelf of 1,000 made pieces of 8 to 32 bars, two hands, in Chromium:', await measureShelf(address));
 stop();

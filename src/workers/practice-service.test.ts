@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { USUAL_BENCH as USUAL } from '../../tests/support/bench-options';
+import { musicXml } from '../../tests/support/build-piece';
 import { demoFile } from '../../tests/support/demo-pieces';
 import { createCoreService } from './core-service';
 import { ID_PREFIXES, type Answer, type PieceSource } from './protocol';
@@ -33,6 +34,18 @@ describe('what is practised', () => {
     const left = view.moments.flatMap(({ keys }) => keys).filter(({ hand }) => hand === 'left');
     expect(new Set(left.map(({ noteId }) => noteId))).toEqual(new Set(view.faint));
     expect((await valueOf(service.practice(SOURCE, IN_D, { ...RIGHT, hand: 'both' }, 30))).faint).toEqual([]);
+  });
+});
+
+describe('a stretch', () => {
+  it('is known of the hand that is practised, for the hand that plays', async () => {
+    const wide = musicXml({ right: 'C4q/1 D4q/2 E4h/3', left: 'C3+C4w/5/1' });
+    const source = { ...SOURCE, musicXml: wide };
+    const asked = (spanMm: number, hand: 'left' | 'right') =>
+      service.practice(source, { ...USUAL, player: { ...USUAL.player, spanMm } }, { hand, bars: null }, 30);
+    expect((await valueOf(asked(130, 'left'))).stretches).toBe(true);
+    expect((await valueOf(asked(130, 'right'))).stretches).toBe(false);
+    expect((await valueOf(asked(220, 'left'))).stretches).toBe(false);
   });
 });
 

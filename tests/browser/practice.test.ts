@@ -85,6 +85,40 @@ describe('a pupil practises', () => {
     await sees(page, 'one key too many, D.');
   });
 
+  it('goes a little faster after a clean run, and round and round until it is enough', async () => {
+    await goTo(page, `${TWO_BARS.replace('tempo=120', 'tempo=90')}&then=faster`);
+    await isThere();
+    await simulatedPlays('');
+    await sees(page, 'Clean: all');
+    await page.locator('[data-role=run]').click();
+    await state('listening');
+    expect(query().get('tempo')).toBe('95');
+    await page.keyboard.press('Enter');
+    await judged();
+    await page.select('[data-role=then]', 'round');
+    await page.keyboard.press('Enter');
+    await state('listening');
+    expect(query().get('then')).toBe('round');
+    await page.keyboard.press('Enter');
+    await judged();
+    await page.keyboard.press('Escape');
+    await state('still');
+  });
+
+  it('ends where the page is hidden, and what was played until then is judged', async () => {
+    await goTo(page, TWO_BARS);
+    await isThere();
+    await page.keyboard.press('Enter');
+    await state('listening');
+    await page.evaluate(() => {
+      Object.defineProperty(document, 'hidden', { configurable: true, value: true });
+      document.dispatchEvent(new Event('visibilitychange'));
+      Reflect.deleteProperty(document, 'hidden');
+    });
+    await judged();
+    await sees(page, 'Nothing was heard.');
+  });
+
   it('by keyboard alone, and nothing is told where nothing was played', async () => {
     await goTo(page, `${TWO_BARS}&way=free`);
     await isThere();

@@ -1,5 +1,6 @@
 import type { StruckKey } from '../asked';
 import type { Language } from '../explain';
+import type { FlagKind } from '../flags';
 import { performanceOf, type Performance } from '../playback';
 import { askedIn, type MoveOptions, type OpenedPiece, type Version } from '../piece';
 import { keyText } from '../pitch';
@@ -33,7 +34,12 @@ export interface PracticeView {
   /** The written tempo at the beginning, in the meter's beats, and how many beats are counted in. */
   readonly bpm: number;
   readonly countIn: number;
+  /** Whether a hand that is practised stretches here: then it must never hurt. */
+  readonly stretches: boolean;
 }
+
+/** Hand notes that ask a hand to open wide. */
+const STRETCHES: readonly FlagKind[] = ['stretch', 'out-of-reach'];
 
 /** A performance as it was judged, in words. */
 export interface JudgedView {
@@ -108,6 +114,9 @@ export function practiceView(
     faint: part.hand === 'both' ? [] : after.notes.filter(({ hand }) => hand !== part.hand).map(({ id }) => id),
     bpm: first ? 60 / first.beatS : 60,
     countIn: first?.beats ?? 4,
+    stretches: after.flags.some(
+      ({ evidence, hand }) => STRETCHES.includes(evidence.kind) && (part.hand === 'both' || hand === part.hand),
+    ),
   });
 }
 

@@ -9,8 +9,20 @@ import { changeQuery, useQuery, type QueryOf } from '@/features/shared/use-query
 export const WAYS = ['along', 'wait', 'free'] as const;
 export type Way = (typeof WAYS)[number];
 
+/** What comes after a run: nothing, a little faster if it was clean, or round and round until one is done. */
+export const AFTERWARDS = ['stop', 'faster', 'round'] as const;
+export type Afterwards = (typeof AFTERWARDS)[number];
+
+/** Tempo in per cent of what is written; a clean run makes it so much faster, up to what is written. */
 export const SLOWEST = 30;
 export const FASTEST = 120;
+const FASTER = 5;
+const AS_WRITTEN = 100;
+
+/** The tempo of the next run, after one at this tempo that was clean. */
+export function fasterThan(tempo: number): number {
+  return tempo >= AS_WRITTEN ? tempo : Math.min(AS_WRITTEN, tempo + FASTER);
+}
 
 const bar = field(number().required().integer().min(0), null);
 
@@ -29,6 +41,7 @@ const SHAPE = {
   to: bar,
   tempo: field(number().required().integer().min(SLOWEST).max(FASTEST), 60),
   way: oneOf<Way, Way>(WAYS, 'along'),
+  then: oneOf<Afterwards, Afterwards>(AFTERWARDS, 'stop'),
   ear: oneOf<Strictness, Strictness>(STRICTNESSES, 'usual'),
 };
 

@@ -4,7 +4,7 @@ import { STRICTNESSES, TOLERANCES, type Strictness } from '@/core/practice';
 import type { PracticeView } from '@/core/views';
 import { INSTRUMENTS, type Instrument, type InstrumentName } from '@/features/shared/devices/use-instrument';
 import { useWords } from '@/features/shared/words/use-words';
-import { FASTEST, SLOWEST, WAYS, type PracticeAddress } from './practice-address';
+import { AFTERWARDS, FASTEST, SLOWEST, WAYS, type Afterwards, type PracticeAddress } from './practice-address';
 
 interface PracticeChoicesProps {
   readonly view: PracticeView;
@@ -21,6 +21,7 @@ export function PracticeChoices(props: PracticeChoicesProps) {
     <div className="flex flex-col gap-3 text-sm">
       <WhatIsPlayed {...props} />
       <HowItIsPlayed {...props} />
+      <WhatComesThen {...props} />
       <WhoListens {...props} />
     </div>
   );
@@ -112,6 +113,28 @@ function HowItIsPlayed({ view, address: { tempo, way }, onChange }: PracticeChoi
         ))}
       </fieldset>
     </>
+  );
+}
+
+function WhatComesThen({ address: { way, then }, onChange }: PracticeChoicesProps) {
+  const w = useWords();
+  if (way === 'free') return null;
+  return (
+    <label className="flex flex-col gap-1">
+      <span className="font-semibold">{w.practice.afterwards}</span>
+      <select
+        className={SELECT}
+        data-role="then"
+        value={then}
+        onChange={(event) => onChange({ then: event.target.value as Afterwards })}
+      >
+        {AFTERWARDS.map((one) => (
+          <option key={one} value={one}>
+            {w.practice.afterwardsNames[one]}
+          </option>
+        ))}
+      </select>
+    </label>
   );
 }
 

@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { ArrowLeft } from 'lucide-react';
 import type { StruckKey } from '@/core/asked';
 import type { JudgeOptions } from '@/core/practice';
@@ -18,9 +18,10 @@ import { coreWorker } from '@/workers/client';
 import { JudgedPanel } from './judged-panel';
 import { PracticeChoices } from './practice-choices';
 import { PracticeMusic } from './practice-music';
-import { practise, type PracticeAddress } from './practice-address';
+import { fasterThan, practise, type PracticeAddress } from './practice-address';
 import { RunButton } from './run-button';
 import { SimulatedPupil } from './simulated-pupil';
+import { useLongDrill } from './use-long-drill';
 import { useRun, type Run } from './use-run';
 
 interface PracticePieceProps {
@@ -87,13 +88,27 @@ function Playing({ view, address, judge, simulate }: PlayingProps) {
   const run = useRun({ view, address, judge });
   const instrument: Instrument = useInstrument(run.hear);
   const [shown, setShown] = useState<readonly string[]>([]);
-  const useful = useWaitedLong(run, address);
+  const begins = useRef<number | null>(null);
+  const hasWaitedLong = useWaitedLong(run, address);
+  const isLong = useLongDrill(run.state.is, `${address.hand}/${address.from}/${address.to}`);
   const judged = run.state.is === 'judged' ? run.state : null;
   const isListening = run.state.is === 'listening';
+  const wasClean = judged?.judged.clean === true;
+  const { then, tempo } = address;
   const start = useCallback((): void => {
     setShown([]);
+    const faster = fasterThan(tempo);
+    if (!wasClean || then !== 'faster' || faster === tempo) return void run.begin();
+    // The next run begins once the page has the new tempo.
+    run.forget();
+    begins.current = faster;
+    practise({ tempo: faster });
+  }, [run, wasClean, then, tempo]);
+  useEffect(() => {
+    if (begins.current !== tempo) return;
+    begins.current = null;
     void run.begin();
-  }, [run]);
+  }, [tempo, run]);
   const shortcuts = useMemo(
     () => [
       isListening
@@ -116,9 +131,19 @@ function Playing({ view, address, judge, simulate }: PlayingProps) {
         <div className="flex flex-wrap items-center gap-3">
           <RunButton state={run.state} onBegin={start} onFinish={run.finish} />
           <p className="min-h-7 flex-1 text-lg" role="status" data-role="run-said">
-            {saidOf(w, run, address, useful)}
+            {saidOf(w, run, address, hasWaitedLong)}
           </p>
         </div>
+        {view.stretches ? (
+          <p className="text-sm" data-role="caution">
+            {w.practice.neverHurts}
+          </p>
+        ) : null}
+        {isLong && !isListening ? (
+          <p className="rounded-box bg-base-200 p-3" role="status" data-role="rest-now">
+            {w.practice.restNow}
+          </p>
+        ) : null}
         {judged ? (
           <JudgedPanel
             judged={judged.judged}

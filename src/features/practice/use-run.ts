@@ -57,7 +57,7 @@ export function useRun({ view, address, judge }: RunOf): Run {
   const timer = useRef<ReturnType<typeof setInterval> | null>(null);
   const lastKey = useRef(0);
   const asked = useRef(0);
-  const { way, tempo, hand, ear } = address;
+  const { way, tempo, hand, ear, then } = address;
 
   const halt = useCallback((): void => {
     asked.current += 1;
@@ -74,11 +74,11 @@ export function useRun({ view, address, judge }: RunOf): Run {
     taking.current = null;
     const keys = taken.finish(performance.now());
     setState({ is: 'judging' });
-    const isAlong = way === 'along';
+    const isCounted = way === 'along';
     const how: JudgeOptions = {
       strictness: ear,
-      bpm: isAlong ? (view.bpm * tempo) / 100 : null,
-      countIn: isAlong ? countsOf(view) : null,
+      bpm: isCounted ? (view.bpm * tempo) / 100 : null,
+      countIn: isCounted ? countsOf(view) : null,
     };
     void judge(keys, how).then((answer) => {
       setState(answer.ok ? { is: 'judged', judged: answer.value, keys } : { is: 'still' });
@@ -90,6 +90,17 @@ export function useRun({ view, address, judge }: RunOf): Run {
   useEffect(() => {
     ended.current = finish;
   }, [finish]);
+
+  // A page that is not looked at is given no time: the other hand would stumble. What was played until then is judged.
+  const isAlong = way === 'along' && state.is === 'listening';
+  useEffect(() => {
+    if (!isAlong) return;
+    const hide = (): void => {
+      if (document.hidden) ended.current();
+    };
+    document.addEventListener('visibilitychange', hide);
+    return () => document.removeEventListener('visibilitychange', hide);
+  }, [isAlong]);
 
   const begin = useCallback(async (): Promise<void> => {
     halt();
@@ -104,7 +115,7 @@ export function useRun({ view, address, judge }: RunOf): Run {
     lastKey.current = 0;
     due.current = zero;
     if (way === 'along') {
-      const options = alongOptions(view, hand, tempo);
+      const options = alongOptions(view, { hand, tempo, then });
       due.current = zero + (countsOf(view) * 60_000) / ((view.bpm * tempo) / 100);
       player.current ??= createPlayer(sounder);
       player.current.begin(options);
@@ -122,7 +133,7 @@ export function useRun({ view, address, judge }: RunOf): Run {
       endedMs ??= now;
       if (now - endedMs > TAIL_MS) ended.current();
     }, TICK_MS);
-  }, [halt, view, way, hand, tempo]);
+  }, [halt, view, way, hand, tempo, then]);
 
   const hear = useCallback(
     (move: KeyMove): void => {
@@ -131,12 +142,14 @@ export function useRun({ view, address, judge }: RunOf): Run {
       if (move.press === 'up') return;
       setFollowed((before) => {
         const after = followKey(moments, before, move.midi, way === 'wait' ? 'waiting' : 'along');
+        if (after.at < moments.length) return after;
+        if (then === 'round') return { ...NOT_BEGUN, lit: after.lit };
         // Who has played the last note is soon done; before that one may think as long as one likes.
-        if (after.at >= moments.length) lastKey.current = performance.now();
+        lastKey.current = performance.now();
         return after;
       });
     },
-    [moments, way],
+    [moments, way, then],
   );
 
   const forget = useCallback((): void => {
@@ -160,8 +173,7 @@ function countsOf({ performance: music }: PracticeView): number {
 
 function alongOptions(
   { performance: music }: PracticeView,
-  hand: PracticeAddress['hand'],
-  tempo: number,
+  { hand, tempo, then }: Pick<PracticeAddress, 'hand' | 'tempo' | 'then'>,
 ): PlayerOptions {
   const span: Span = { startS: 0, endS: music.lengthS };
   const loudness = (own: 'right' | 'left') => (hand !== 'both' && hand !== own ? ('on' as const) : ('off' as const));
@@ -170,7 +182,7 @@ function alongOptions(
     listen: { hands: { right: loudness('right'), left: loudness('left') }, clicks: hand === 'both' ? 'all' : 'none' },
     rate: tempo / 100,
     span,
-    goesOn: 'once',
+    goesOn: then === 'round' ? 'round' : 'once',
     countsIn: 'bar',
   };
 }

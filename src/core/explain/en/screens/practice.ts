@@ -21,6 +21,12 @@ export const practice = (t: Terms) => ({
     wait: 'Nothing moves on until the right keys are down.',
     free: 'When you like, as fast as you like.',
   },
+  afterwards: 'Afterwards',
+  afterwardsNames: {
+    stop: 'it is told what was heard',
+    faster: 'a little faster after each clean run',
+    round: 'round and round, until I am done',
+  },
   strictness: 'Listening',
   strictnesses: { kind: 'kindly', usual: 'as usual', strict: 'strictly' },
   tolerance: (ms: number, perCent: number) => `lets ${ms} ms or ${perCent} % of a beat pass`,
@@ -71,4 +77,7 @@ export const practice = (t: Terms) => ({
     'spreads-chord': 'spreads a chord',
   },
   letItPlay: 'Let it play',
+  neverHurts:
+    'The hand opens wide here. It must never hurt: stop and rest when it does, and ask your teacher for an easier way.',
+  restNow: 'Ten minutes of the same: rest your hands, or play something else for a while.',
 });
