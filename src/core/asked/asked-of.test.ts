@@ -32,6 +32,15 @@ describe('what a player is asked to play', () => {
     expect(first?.notes.map((note) => music.notes[note]?.hand)).toEqual(['left', 'right']);
   });
 
+  it('has no more at one moment than two hands strike', () => {
+    const crowd = Array.from({ length: 15 }, (_, i) => `${'CDEFGAB'[i % 7]}${3 + Math.floor(i / 7)}`).join('+');
+    const music = askedOfText(musicXml({ right: `${crowd}w`, left: 'C2w' }));
+    expect(music.moments.map(({ at, notes }) => [at, notes.length])).toEqual([
+      [0, 12],
+      [0, 4],
+    ]);
+  });
+
   it('is a hand alone where one is asked for; what the other would play stands beside', () => {
     const music = askedOfText(musicXml({ right: 'C4q E4q G4h', left: 'C3h E3h' }), { hand: 'left', bars: null });
     expect(said(music)).toEqual(['C3@0:2', 'E3@2:2']);

@@ -113,6 +113,9 @@ function notesIn(
   );
 }
 
+/** Two hands strike no more at once; what a file has beyond that is a moment of its own, at the same time. */
+const MOST_AT_ONCE = 12;
+
 /** Two times are one within this many quarter notes: thirds of a beat have no exact decimal. */
 const SAME_TIME = 1e-6;
 
@@ -144,7 +147,7 @@ function momentsOf(
   let lastBar = -1;
   for (const [i, note] of notes.entries()) {
     const last = moments.at(-1);
-    if (last && Math.abs(last.at - note.at) < SAME_TIME) {
+    if (last && Math.abs(last.at - note.at) < SAME_TIME && last.notes.length < MOST_AT_ONCE) {
       moments[moments.length - 1] = { ...last, notes: [...last.notes, i] };
       continue;
     }

@@ -67,10 +67,11 @@ function msPerQuarterIn(
   keys: readonly StruckKey[],
   run: readonly { readonly moment: number; readonly notes: readonly HeardNote[] }[],
 ): number | null {
-  const ratios = run.slice(1).map(({ moment, notes }, i) => {
+  const ratios = run.slice(1).flatMap(({ moment, notes }, i) => {
     const before = run[i] as (typeof run)[number];
+    const quarters = (moments[moment] as AskedMoment).at - (moments[before.moment] as AskedMoment).at;
     const ms = downOf(keys, notes[0] as HeardNote) - downOf(keys, before.notes[0] as HeardNote);
-    return ms / ((moments[moment] as AskedMoment).at - (moments[before.moment] as AskedMoment).at);
+    return quarters > 0 ? [ms / quarters] : [];
   });
   return ratios.length === 0 ? null : medianOf(ratios);
 }

@@ -19,7 +19,7 @@ export function tempoAround(
       return { key: notes[0]?.key ?? 0, ms: (atMs - before.atMs) / (quarters - before.quarters) };
     }),
   );
-  const usable = paces.filter(({ ms }) => ms > 0);
+  const usable = paces.filter(({ ms }) => ms > 0 && Number.isFinite(ms));
   if (usable.length < 3) return given === null ? null : () => given;
   const middles = usable.map((_, i) =>
     medianOf(usable.slice(Math.max(0, i - AROUND), i + AROUND + 1).map(({ ms }) => ms)),
@@ -41,9 +41,9 @@ export function paceOf(run: Run, lostMs: ReadonlyMap<number, number>): readonly 
     return { x: quarters, y: atMs - lost };
   });
   const overall = medianOf(
-    points.slice(1).map(({ x, y }, i) => {
+    points.slice(1).flatMap(({ x, y }, i) => {
       const before = points[i] as (typeof points)[number];
-      return (y - before.y) / (x - before.x);
+      return x > before.x ? [(y - before.y) / (x - before.x)] : [];
     }),
   );
   return points.map((_, i) => slopeThrough(points.slice(Math.max(0, i - AROUND), i + AROUND + 1)) ?? overall);

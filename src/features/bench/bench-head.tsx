@@ -80,15 +80,17 @@ export function BenchHead({
         >
           <BookOpen size={16} aria-hidden />
         </Link>
-        <Link
-          className="btn btn-sm btn-square size-9"
-          href={practiceAddress(piece.id, address.key)}
-          data-role="practise"
-          aria-label={w.practice.pupilsPage}
-          title={withKey(w.practice.pupilsPageTitle, BENCH_KEYS.practise)}
-        >
-          <Ear size={16} aria-hidden />
-        </Link>
+        {screen === 'phone' ? null : (
+          <Link
+            className="btn btn-sm btn-square size-9"
+            href={practiceAddress(piece.id, address.key)}
+            data-role="practise"
+            aria-label={w.practice.pupilsPage}
+            title={withKey(w.practice.pupilsPageTitle, BENCH_KEYS.practise)}
+          >
+            <Ear size={16} aria-hidden />
+          </Link>
+        )}
         {screen === 'wide' ? (
           <>
             <Link
@@ -140,7 +142,14 @@ function More({ piece, screen, desk, address, answers, way, surveyAddress, enter
   return (
     <div className="flex flex-col gap-3 p-3">
       {screen === 'phone' ? <FromTo piece={piece} answers={answers} /> : null}
-      {screen === 'phone' ? <RailButton desk={desk} shown={address.stage} /> : null}
+      {screen === 'phone' ? (
+        <>
+          <RailButton desk={desk} shown={address.stage} />
+          <Link className="btn btn-sm h-11" href={practiceAddress(piece.id, address.key)} data-role="practise">
+            <Ear size={16} aria-hidden /> {w.practice.pupilsPage}
+          </Link>
+        </>
+      ) : null}
       {way ? <WayFields {...way} /> : null}
       <div className="flex gap-2">
         <Link className="btn btn-sm h-11 flex-1" href={surveyAddress} data-role="survey">
