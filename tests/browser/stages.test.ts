@@ -111,6 +111,8 @@ describe('a tune that leaps an octave over broken octaves', () => {
     await page.keyboard.press('ArrowRight');
     await page.keyboard.press('2');
     await page.waitForSelector('button[title*="finger 2 on C"]');
+    // What is seen is what is saved.
+    await page.waitForSelector('[data-finger="2"][data-hand=right][data-down=true]');
     expect((await savedStage()).notes[0]?.finger).toBe(2);
     await click('[data-stage=whole]');
     await shows('whole');

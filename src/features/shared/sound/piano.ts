@@ -25,6 +25,16 @@ function sampleFiles(): Readonly<Record<string, string>> {
 /** How long a struck note rings on after its key is let go. Unit: s. */
 const RELEASE_S = 0.4;
 
+/** A click like that of a wooden metronome. */
+function createWood(): MembraneSynth {
+  return new MembraneSynth({
+    pitchDecay: 0.008,
+    octaves: 2,
+    envelope: { attack: 0.001, decay: 0.08, sustain: 0, release: 0.02 },
+    volume: -10,
+  }).toDestination();
+}
+
 /** A grand piano from recordings, and a wooden click for beats. */
 export function createPiano(): Sounder {
   const loaded = new Promise<Sampler>((resolve, reject) => {
@@ -36,12 +46,8 @@ export function createPiano(): Sounder {
       onerror: reject,
     }).toDestination();
   });
-  const wood = new MembraneSynth({
-    pitchDecay: 0.008,
-    octaves: 2,
-    envelope: { attack: 0.001, decay: 0.08, sustain: 0, release: 0.02 },
-    volume: -10,
-  }).toDestination();
+  let wood = createWood();
+  let lastClickS = 0;
   let sampler: Sampler | null = null;
   return {
     ready: async () => {
@@ -52,7 +58,17 @@ export function createPiano(): Sounder {
     strike: (midi, atS, lengthS, loudness) => {
       sampler?.triggerAttackRelease(440 * 2 ** ((midi - 69) / 12), lengthS, atS, loudness);
     },
-    click: (atS, isFirst) => wood.triggerAttackRelease(isFirst ? 'G5' : 'C5', 0.03, atS, isFirst ? 0.9 : 0.5),
-    quiet: () => sampler?.releaseAll(),
+    click: (atS, isFirst) => {
+      lastClickS = atS;
+      wood.triggerAttackRelease(isFirst ? 'G5' : 'C5', 0.03, atS, isFirst ? 0.9 : 0.5);
+    },
+    quiet: () => {
+      sampler?.releaseAll();
+      if (lastClickS <= getContext().currentTime) return;
+      // Clicks that were handed over for later cannot be taken back from it, and it takes none before them: they come where nobody hears them.
+      wood.disconnect();
+      wood = createWood();
+      lastClickS = 0;
+    },
   };
 }
