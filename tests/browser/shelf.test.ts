@@ -79,11 +79,11 @@ describe('a shelf in order', () => {
   });
 
   it('what is not needed now goes into the archive, and comes back', async () => {
-    await page.click('[aria-label="Put “Echo Well” into the archive"]');
+    await page.locator('[aria-label="Put “Echo Well” into the archive"]').click();
     await seesCards(page, 11);
     await page.click('[data-role=archive]');
     await seesFirst(['Echo Well']);
-    await page.click('[aria-label="Put “Echo Well” back on the shelf"]');
+    await page.locator('[aria-label="Put “Echo Well” back on the shelf"]').click();
     await sees(page, 'Nothing is in the archive.');
     await page.click('[data-role=archive]');
     await seesCards(page, 12);
