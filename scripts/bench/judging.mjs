@@ -11,26 +11,6 @@ const CLEAN = 400;
 const LONG_KEYS = 5000;
 const USUAL = { strictness: 'usual', bpm: null, countIn: null };
 
-/** How the judge names what a simulated pupil did. */
-const NAMED = {
-  'forgets-signature': 'forgot-signature',
-  'forgets-accidental': 'forgot-accidental',
-  'hits-next-key': 'neighbour-key',
-  'hits-any-key': 'wrong-key',
-  'mistakes-octave': 'octave',
-  'drops-note': 'missing',
-  'adds-note': 'extra',
-  'comes-early': 'early',
-  'comes-late': 'late',
-  hesitates: 'hesitation',
-  'begins-again': 'stopped',
-  'lets-tie-go': 'too-short',
-  'plays-through-rest': 'too-long',
-  'stays-in-position': 'old-position',
-  'fingers-off': 'finger-off',
-  'spreads-chord': 'spread-chord',
-};
-
 /** What the judge finds of planted faults, all demo pieces in all keys drawn by seed; what it tells of clean playing; and how long ten minutes take it. */
 export async function measureJudging() {
   const core = {
@@ -40,6 +20,7 @@ export async function measureJudging() {
     ...(await import('../../src/core/survey/index.ts')),
   };
   const { USUAL_PLAYER } = await import('../../src/core/fingering/index.ts');
+  const { compare } = await import('../../tests/support/found-slips.ts');
   const pieces = readdirSync(join(ROOT, 'public/demo'))
     .filter((name) => name.endsWith('.musicxml'))
     .map(
@@ -72,23 +53,10 @@ export async function measureJudging() {
     ];
     const pupil = { seed, bpm: 50 + Math.floor(random() * 50), jitterMs: 25, unevenMs: 0, drift: 0.03, weaknesses };
     const { keys, slips } = core.playAs(pupil, music);
-    const left = [...core.judgePlaying(music, keys, USUAL).faults];
-    for (const { weakness, bar, notes } of slips) {
-      counts[weakness].planted += 1;
-      const at = left.findIndex(
-        (fault) =>
-          fault.kind === NAMED[weakness] &&
-          fault.bar === bar &&
-          (fault.notes.length === 0 ||
-            (weakness === 'hesitates'
-              ? fault.notes.some((id) => notes.includes(id))
-              : fault.notes.join() === notes.join())),
-      );
-      if (at < 0) continue;
-      counts[weakness].found += 1;
-      left.splice(at, 1);
-    }
-    made += left.length;
+    const { found, missed, made: others } = compare(slips, core.judgePlaying(music, keys, USUAL));
+    for (const { weakness } of [...found, ...missed]) counts[weakness].planted += 1;
+    for (const { weakness } of found) counts[weakness].found += 1;
+    made += others.length;
   }
   let told = 0;
   let clean = 0;

@@ -93,6 +93,8 @@ describe('POST /api/judge', () => {
     expect(answer.faults.map(({ kind, hand, message }) => [kind, hand, message])).toEqual([
       ['other-hand', 'left', 'The left hand was heard. It rests here.'],
     ]);
+    expect(answer.next).toMatchObject({ hand: 'right', message: expect.stringContaining('right hand alone') });
+    expect(answer.next?.message).toContain('let the other hand rest');
   });
 
   it('knows only the kinds that are promised', () => expect(PLAY_FAULT_KINDS).toHaveLength(17));

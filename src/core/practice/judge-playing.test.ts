@@ -1,7 +1,8 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import type { AskedMusic } from '../asked';
 import { playAs, WEAKNESSES, type Pupil, type Weakness } from '../simulation';
-import { compare, demoMusic } from '../../../tests/support/practising';
+import { compare } from '../../../tests/support/found-slips';
+import { demoMusic } from '../../../tests/support/practising';
 import { chance } from '../../../tests/support/histories';
 import { judgePlaying } from './judge-playing';
 

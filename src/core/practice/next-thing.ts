@@ -58,7 +58,9 @@ export function nextThing(music: AskedMusic, faults: readonly PlayFault[], bpm: 
   }
   const inside = faults.filter(({ barIndex }) => barIndex >= from && barIndex <= to);
   const about = inside.reduce((most, fault) => (WEIGHT[fault.kind] > WEIGHT[most.kind] ? fault : most));
-  const hands = new Set(inside.map(({ hand }) => hand));
+  // A hand that was heard and not asked for is not the one to practise.
+  const asked = new Set(music.notes.map(({ hand }) => hand));
+  const hands = asked.size === 1 ? asked : new Set(inside.map(({ hand }) => hand));
   const [only] = hands;
   return {
     from: numberOf(music, from),

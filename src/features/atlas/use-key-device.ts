@@ -1,13 +1,10 @@
 'use client';
 
-import { useEffect, useMemo, useRef, useState } from 'react';
-import { computerKeys, midiKeys, screenKeys, simulatedKeys } from '@/features/shared/devices/devices';
-import { DeviceTrouble } from '@/features/shared/devices/key-device';
-import { useMessages } from '@/features/shared/messages';
-import { useWords } from '@/features/shared/words/use-words';
+import { useCallback, useMemo } from 'react';
+import type { KeyMove } from '@/features/shared/devices/key-device';
+import { useInstrument, type InstrumentName } from '@/features/shared/devices/use-instrument';
 
-export const DEVICES = ['screen', 'midi', 'simulated'] as const;
-export type DeviceChoice = (typeof DEVICES)[number];
+export type DeviceChoice = InstrumentName;
 
 /** The keyboard that answers. */
 export interface AnsweringKeys {
@@ -19,62 +16,35 @@ export interface AnsweringKeys {
   readonly play: (midis: readonly number[]) => void;
 }
 
-/** How fast the keyboard that plays by itself answers. Unit: ms. */
+/** How fast the keyboard that plays by itself answers, how much of that it holds a key (ms), and how fast a key goes down (as MIDI has it). */
 const EACH_MS = 180;
+const HELD_MS = 160;
+const VELOCITY = 64;
 
-/** Listens to a keyboard and tells of each key that is struck. The computer's keys begin at middle C under A. */
+/** Listens to a keyboard and tells of each key that is struck. */
 export function useKeyDevice(onKey: (midi: number) => void): AnsweringKeys {
-  const w = useWords();
-  const { say } = useMessages();
-  const [device, choose] = useState<DeviceChoice>('screen');
-  const [screen] = useState(() => screenKeys());
-  const [simulated] = useState(() => simulatedKeys());
-  const told = useRef(onKey);
-  useEffect(() => {
-    told.current = onKey;
-  }, [onKey]);
-  useEffect(() => {
-    const wanted = {
-      screen: [screen, computerKeys(MIDDLE_C)],
-      midi: [midiKeys(w), screen],
-      simulated: [simulated, screen],
-    }[device];
-    let isWanted = true;
-    const stops: (() => void)[] = [];
-    for (const one of wanted) {
-      one
-        .listen(({ midi, press: way }) => {
-          if (way === 'down') told.current(midi);
-        })
-        .then(
-          (stop) => (isWanted ? stops.push(stop) : stop()),
-          (trouble: unknown) => {
-            if (isWanted && trouble instanceof DeviceTrouble)
-              say({ kind: 'trouble', text: trouble.message, hint: trouble.hint });
-          },
-        );
-    }
-    return () => {
-      isWanted = false;
-      stops.forEach((stop) => stop());
-    };
-  }, [w, device, screen, simulated, say]);
+  const hear = useCallback(
+    ({ midi, press }: KeyMove): void => {
+      if (press === 'down') onKey(midi);
+    },
+    [onKey],
+  );
+  const { name, choose, touch, perform } = useInstrument(hear);
   return useMemo(
     () => ({
-      device,
+      device: name,
       choose,
-      touch: (midi: number) => {
-        screen.move(midi, 'down');
-        screen.move(midi, 'up');
+      touch,
+      play: (midis) => {
+        const keys = midis.map((midi, i) => ({
+          midi,
+          downMs: i * EACH_MS,
+          upMs: i * EACH_MS + HELD_MS,
+          velocity: VELOCITY,
+        }));
+        perform(keys, performance.now());
       },
-      play: (midis: readonly number[]) =>
-        void simulated.play(
-          midis.map((midi) => [midi]),
-          EACH_MS,
-        ),
     }),
-    [device, screen, simulated],
+    [name, choose, touch, perform],
   );
 }
-
-const MIDDLE_C = 60;
