@@ -57,6 +57,7 @@ function noteOf(name: string, at: number, length: number): AskedNote {
     tiedFrom: null,
     isDetached: false,
     hasOrnament: false,
+    isRolled: false,
     frame: null,
   };
 }

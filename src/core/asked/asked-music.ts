@@ -22,6 +22,8 @@ export interface AskedNote {
   readonly tiedFrom: number | null;
   readonly isDetached: boolean;
   readonly hasOrnament: boolean;
+  /** Whether its chord is to be rolled, one key after the other. */
+  readonly isRolled: boolean;
   /** Which of its hand's frames it lies in; null where no fingers are known. */
   readonly frame: number | null;
 }

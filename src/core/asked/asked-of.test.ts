@@ -32,6 +32,17 @@ describe('what a player is asked to play', () => {
     expect(first?.notes.map((note) => music.notes[note]?.hand)).toEqual(['left', 'right']);
   });
 
+  it('knows which chords are to be rolled, and which notes have ornaments', () => {
+    const plain = musicXml({ right: 'C4h E4h' });
+    const marked = (mark: string) =>
+      askedOfText(plain.replace('</note>', `<notations>${mark}</notations></note>`)).notes.map(
+        ({ isRolled, hasOrnament }) => [isRolled, hasOrnament],
+      );
+    expect(marked('<arpeggiate/>')[0]).toEqual([true, false]);
+    expect(marked('<ornaments><trill-mark/></ornaments>')[0]).toEqual([false, true]);
+    expect(marked('<slur type="start"/>')[0]).toEqual([false, false]);
+  });
+
   it('has no more at one moment than two hands strike', () => {
     const crowd = Array.from({ length: 15 }, (_, i) => `${'CDEFGAB'[i % 7]}${3 + Math.floor(i / 7)}`).join('+');
     const music = askedOfText(musicXml({ right: `${crowd}w`, left: 'C2w' }));

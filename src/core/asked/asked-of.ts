@@ -2,7 +2,7 @@ import { groupBy } from '../base';
 import type { PlacedPosition } from '../fingering';
 import { signatureLine } from '../notation';
 import { playedBars, playingOrder, type PlayedBar } from '../playback';
-import { leftOutBefore, type Hand, type HandNote, type Measure, type Part } from '../score';
+import { leftOutBefore, type Hand, type HandNote, type Measure, type NoteItem, type Part } from '../score';
 import { beatTicks } from '../time';
 import { childElements } from '../xml';
 import type { AskedBar, AskedMusic, AskedNote, HandFrame, AskedMoment } from './asked-music';
@@ -105,12 +105,17 @@ function notesIn(
       isGrace: note.isGrace,
       tiedFrom: null,
       isDetached: note.detached,
-      hasOrnament: childElements(item.xml, 'notations').some((marks) => childElements(marks, 'ornaments').length > 0),
+      hasOrnament: isMarked(item, 'ornaments'),
+      isRolled: isMarked(item, 'arpeggiate'),
       frame: frameOf.get(note.id) ?? null,
       tieStop: note.tieStop,
       tieStart: note.tieStart,
     })),
   );
+}
+
+function isMarked({ xml }: NoteItem, mark: string): boolean {
+  return childElements(xml, 'notations').some((marks) => childElements(marks, mark).length > 0);
 }
 
 /** Two hands strike no more at once; what a file has beyond that is a moment of its own, at the same time. */

@@ -145,6 +145,13 @@ describe('performances written by hand', () => {
     ],
   ])('%s', (_, music, keys, expected) => expect(told(music, keys)).toEqual(expected));
 
+  it('a chord that is to be rolled is', () => {
+    const rolled = { ...CHORDS, notes: CHORDS.notes.map((note) => ({ ...note, isRolled: note.at === 2 })) };
+    const keys = 'C4+E4+G4@0 C4@2 F4@2.3 A4@2.6 B3+F4+G4@4 C4+E4+G4@6 C4@8 D4@9 E4@10 F4@11 G4@12';
+    expect(told(rolled, keys)).toEqual(['clean']);
+    expect(told(CHORDS, keys)).toEqual(['spread-chord 1:3']);
+  });
+
   it('notes around an ornament are none too many, grace notes may come or not', () => {
     const [plain, graced] = [asked('C4 D4 E4 F4 G4:2 F4 E4 C4:4'), asked('C4 D4 E4 F4 G4:2 F4 E4 C4:4')];
     const turn = {

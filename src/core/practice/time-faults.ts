@@ -139,6 +139,8 @@ function strokeFaults(
     if (own.length === 0) return [];
     const times = own.map(({ key }) => (keys[key] as StruckKey).downMs);
     const spread = Math.max(...times) - Math.min(...times);
+    const isRolled = own.some(({ note }) => (music.notes[note] as AskedNote).isRolled);
+    if (isRolled) return [];
     if (spread > tolerance.chordMs) return [{ kind: 'spread-chord', at, moves: 'alone', heard: own, offMs: spread }];
     const offMs = medianOf(times) - atMs;
     if (Math.abs(offMs) <= tolerance.ms) return [];
