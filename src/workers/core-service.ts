@@ -112,7 +112,7 @@ function coreService(): CoreService {
       return answer(
         says,
         mapped(moved(source, options), ({ piece, before, after }) =>
-          benchView(says, piece, { before, after }, { ...checked, prefixes: ID_PREFIXES }),
+          benchView(says, piece, { before, after }, { ...checked, prefixes: ID_PREFIXES, stage: source.stage?.id }),
         ),
       );
     },

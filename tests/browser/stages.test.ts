@@ -32,7 +32,9 @@ const shows = (stage: string) =>
   page.waitForFunction(
     (wanted: string) =>
       document.querySelector('[data-stage][aria-current]')?.getAttribute('data-stage') === wanted &&
-      document.querySelector('[data-role=paper] figure[aria-busy=false][data-shown=true]') !== null,
+      document.querySelector(
+        `[data-role=paper][data-stage-shown="${wanted}"] figure[aria-busy=false][data-shown=true]`,
+      ) !== null,
     {},
     stage,
   );

@@ -27,6 +27,8 @@ export interface BenchView {
   readonly from: string;
   readonly to: string;
   readonly toText: string;
+  /** The id of the stage that is shown; null for the whole piece. */
+  readonly stage: string | null;
   readonly bars: number;
   /** All parts of the piece, and which is the pupil's. */
   readonly parts: readonly { readonly id: string; readonly name: string; readonly isPupils: boolean }[];
@@ -66,6 +68,8 @@ export interface PageOptions {
   readonly marks: readonly Mark[];
   /** Notes that are shown faintly, without their fingers: a stage leaves them out. */
   readonly faint?: readonly NoteId[] | undefined;
+  /** The id of the stage that is shown, where it is one. */
+  readonly stage?: string | undefined;
   /** Whether room is left for the hand tracks. */
   readonly tracks: 'shown' | 'hidden';
 }
@@ -109,6 +113,7 @@ export function benchView(
     from: says.key(before.key),
     to: says.key(after.key),
     toText: keyText(after.key),
+    stage: page.stage ?? null,
     bars: piece.part.measures.length,
     parts: piece.score.parts.map(({ id, name }) => ({ id, name: name || id, isPupils: id === piece.part.id })),
     page: engravingPage(page.view === 'both' ? layers : layers.slice(1), systemBreaks(piece.score, page.columns)),

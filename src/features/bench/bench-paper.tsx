@@ -70,6 +70,7 @@ export function BenchPaper({
         data-scrolls
         data-role="paper"
         data-key={view?.toText}
+        data-stage-shown={view?.stage ?? 'whole'}
       >
         {page && paper.view === 'fingers' ? (
           <FingerPageView

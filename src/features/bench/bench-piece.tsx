@@ -62,7 +62,7 @@ export function BenchPiece({ piece, address, settings, desk, pupils, pupil }: Be
   useRememberedKey(piece, address.key, trouble === null);
   // What is left out may be seen, and is not heard.
   const player = usePlayer(answers.inStage, answers.options);
-  const taken = useTakenUp({ view, address, selectNote, playBars: player.playBars });
+  const taken = useTakenUp({ view, address, stageIsSeen: answers.stageIsSeen, selectNote, playBars: player.playBars });
   // What stands beside the paper may come a little later than the paper itself.
   const later = useDeferredValue(view);
   const actions = useDecide(piece.id, pupil?.id ?? null, later?.toText ?? '');

@@ -12,7 +12,7 @@ import { useWords } from '@/features/shared/words/use-words';
 import { useAnswer, type Answered } from '@/features/shared/use-answer';
 import type { Answer, Beside, BenchPageOptions, BenchOptions, EngraveLayout, PieceSource } from '@/workers/protocol';
 import { askBench, askEngraving } from '@/workers/questions';
-import type { BenchAddress } from './bench-address';
+import { addressNow, type BenchAddress } from './bench-address';
 import { useLadder, type LadderAnswers } from './use-ladder';
 
 /** Everything the Bench asks the core for: the piece in the wanted key, and the ladder of all keys. */
@@ -23,6 +23,8 @@ export interface BenchAnswers extends LadderAnswers {
   readonly stages: StagesAnswers;
   /** The notes that the stage leaves out, where they are to be seen faintly; the whole piece is then shown. */
   readonly faint: readonly string[];
+  /** Whether the stage that is asked for is the one on the screen. */
+  readonly stageIsSeen: () => boolean;
   /** Has a stage made and engraved before anyone looks at it. */
   readonly prepareStage: (stage: string) => Promise<void>;
   /** What goes into a piece file beside the music. */
@@ -75,7 +77,13 @@ export function useBench(whom: BenchFor, address: BenchAddress, page: BenchPage 
     [piece, part],
   );
   const view = useAnswer(subject, askView);
-  return { source, inStage, beside, options, stages, faint, view, ...keys, prepare, prepareStage };
+  const stageIsSeen = (): boolean => {
+    const { stage } = addressNow();
+    const asked = stage === 'whole' ? null : stage;
+    // With what is left out shown faintly, the whole piece is what is seen.
+    return asked === (view.value?.stage ?? null) || (stage === address.stage && faint.length > 0);
+  };
+  return { source, inStage, beside, options, stages, faint, view, ...keys, prepare, prepareStage, stageIsSeen };
 }
 
 /** How the piece is wanted: in all keys alike, and in the one of the address. */

@@ -15,7 +15,7 @@ export interface TakenUp {
   readonly at: number | null;
   readonly moment: Moment | null;
   readonly note: KeyDown | null;
-  /** The note that is taken up when a key is pressed, whether or not the screen has caught up. */
+  /** The note that is taken up when a key is pressed, whether or not the screen has caught up with the key of the piece. */
   readonly noteNow: () => KeyDown | null;
   readonly handNote: HandNoteView | null;
   readonly choose: (handNote: string | null) => void;
@@ -28,12 +28,14 @@ export interface TakenUp {
 interface TakingUp {
   readonly view: BenchView | null;
   readonly address: BenchAddress;
+  /** Whether the stage that is asked for is the one on the screen. */
+  readonly stageIsSeen: () => boolean;
   readonly selectNote: (id: string) => void;
   /** Plays some bars once, if the teacher wants to hear what is chosen. */
   readonly playBars: (from: number, to: number) => void;
 }
 
-export function useTakenUp({ view, address, selectNote, playBars }: TakingUp): TakenUp {
+export function useTakenUp({ view, address, stageIsSeen, selectNote, playBars }: TakingUp): TakenUp {
   const [panel, onPanel] = useState<SidePanel>('notes');
   // A hand note belongs to the key in which it was chosen.
   const [chosen, setChosen] = useState<{ readonly key: string; readonly name: string } | null>(null);
@@ -68,8 +70,9 @@ export function useTakenUp({ view, address, selectNote, playBars }: TakingUp): T
     at,
     moment: view && at !== null ? (view.momentsAfter[at] ?? null) : null,
     note,
-    // While another key is on its way the note is the same one: notes keep their names from key to key.
-    noteNow: () => takenOf(struckAt(view, addressNow().at), taken),
+    // While another key is on its way the note is the same one: notes keep their names from key to key. While another
+    // stage is on its way, what is struck there is not known yet.
+    noteNow: () => (stageIsSeen() ? takenOf(struckAt(view, addressNow().at), taken) : null),
     handNote: view?.handNotes.find(({ name }) => name === chosenName) ?? null,
     choose,
     takeUp,
