@@ -25,6 +25,7 @@ const ORDER = [
   'piece',
   'survey',
   'stages',
+  'homework',
   'explain',
   'views',
 ];

@@ -29,6 +29,8 @@ const CORE_QUESTIONS = [
   'practice',
   'judge',
   'simulate',
+  'steps',
+  'askedMusic',
   'stop',
   'sideBySide',
   'atlasCard',

@@ -1,7 +1,7 @@
-import type { StruckKey } from '@/core/asked';
+import type { AskedMusic, StruckKey } from '@/core/asked';
 import type { JudgeOptions } from '@/core/practice';
 import type { Pupil } from '@/core/simulation';
-import type { JudgedView, PractisedPart, PracticeView } from '@/core/views';
+import type { JudgedView, PractisedPart, PracticeView, StepsKept, StepsView } from '@/core/views';
 import type { Answer, BenchOptions, PieceSource } from './question-parts';
 
 /** What is asked about practising a piece in a key. */
@@ -16,6 +16,10 @@ export interface PracticeQuestions {
     keys: readonly StruckKey[],
     how: JudgeOptions,
   ): Answer<JudgedView>;
+  /** The steps of the piece for the pupil: the teacher's, or those that are proposed. */
+  steps(source: PieceSource, options: BenchOptions, kept: StepsKept): Answer<StepsView>;
+  /** What is to be struck of it, for what is judged key by key as it is played. */
+  askedMusic(source: PieceSource, options: BenchOptions, part: PractisedPart): Answer<AskedMusic>;
   /** How the simulated pupil plays it, from the first note on. */
   simulate(source: PieceSource, options: BenchOptions, part: PractisedPart, pupil: Pupil): Answer<readonly StruckKey[]>;
 }

@@ -1,9 +1,18 @@
-import { array, mixed, number, object, type Schema } from 'yup';
+import { array, mixed, number, object, string, type Schema } from 'yup';
 import type { StruckKey } from '@/core/asked';
+import {
+  STEP_KINDS,
+  STEP_OPENINGS,
+  STEP_WAYS,
+  type PracticeStep,
+  type StepKind,
+  type StepOpening,
+  type StepWay,
+} from '@/core/homework';
 import { STRICTNESSES, type JudgeOptions, type Strictness } from '@/core/practice';
 import type { Hand } from '@/core/score';
 import { WEAKNESSES, type Pupil, type Weakness } from '@/core/simulation';
-import type { PractisedPart } from '@/core/views';
+import type { PractisedPart, StepsKept } from '@/core/views';
 
 function oneOf<T extends string>(values: readonly T[]) {
   return mixed<T>()
@@ -47,4 +56,26 @@ export const simulatedPupilSchema: Schema<Pupil> = object({
   unevenMs: number().required().min(0).max(1000),
   drift: number().required().min(0).max(0.5),
   weaknesses: array(oneOf<Weakness>(WEAKNESSES)).required(),
+});
+
+/** So often in a row at most, and so slow and fast (per cent of what is written) a step is. */
+const MOST_TIMES = 9;
+
+export const practiceStepSchema: Schema<PracticeStep> = object({
+  id: string().required(),
+  kind: oneOf<StepKind>(STEP_KINDS),
+  words: string().defined().max(300),
+  hand: oneOf<Hand | 'both'>(['both', 'right', 'left']),
+  bars: object({ from: barIndex, to: barIndex }).nullable().defined(),
+  stage: string().nullable().defined(),
+  key: string().nullable().defined(),
+  tempo: number().required().integer().min(30).max(120),
+  way: oneOf<StepWay>(STEP_WAYS),
+  times: number().required().integer().min(1).max(MOST_TIMES),
+  opens: oneOf<StepOpening>(STEP_OPENINGS),
+});
+
+export const stepsKeptSchema: Schema<StepsKept> = object({
+  kept: array(practiceStepSchema.required()).nullable().defined(),
+  ownStages: array(object({ id: string().required(), title: string().required() })).required(),
 });

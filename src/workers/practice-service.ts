@@ -1,13 +1,27 @@
 /* eslint max-params: ["error", 5] -- what is asked of a worker crosses as a list of values */
+import type { AskedMusic } from '@/core/asked';
 import { languageOf, type Language } from '@/core/explain';
 import { ok, type Fault, type Result } from '@/core/base';
 import { askedIn, type MoveOptions } from '@/core/piece';
 import { playAs } from '@/core/simulation';
-import { judgedView, practisedBars, practiceView, type PractisedPiece } from '@/core/views';
+import {
+  judgedView,
+  practisedBars,
+  practiceView,
+  stepsView,
+  type PractisedPart,
+  type PractisedPiece,
+} from '@/core/views';
 import { fullOptions } from './asked-piece';
 import type { OpenedPieces } from './opened-pieces';
 import type { PracticeQuestions } from './practice-protocol';
-import { judgeOptionsSchema, practisedPartSchema, simulatedPupilSchema, struckKeysSchema } from './practice-schemas';
+import {
+  judgeOptionsSchema,
+  practisedPartSchema,
+  simulatedPupilSchema,
+  stepsKeptSchema,
+  struckKeysSchema,
+} from './practice-schemas';
 import { ID_PREFIXES, type Answer, type BenchOptions, type PieceSource } from './protocol';
 import { columnsSchema, wordingSchema } from './protocol-schemas';
 import { answer } from './trouble';
@@ -48,17 +62,30 @@ export function practiceQuestions({ moved }: Pick<OpenedPieces, 'moved'>): Pract
         judgedView(said(options.wording), piece, { part: checked, options: full }, played),
       );
     },
+    steps: (source, options, kept) => {
+      const checked = stepsKeptSchema.validateSync(kept, { strict: true });
+      return withPiece(source, options, (piece) => ok(stepsView(said(options.wording), piece, checked)));
+    },
+    askedMusic: (source, options, part) => {
+      const checked = practisedPartSchema.validateSync(part, { strict: true });
+      return withPiece(source, options, (piece, full) => askedPart(piece, checked, full));
+    },
     simulate: (source, options, part, pupil) => {
       const checked = practisedPartSchema.validateSync(part, { strict: true });
       const who = simulatedPupilSchema.validateSync(pupil, { strict: true });
       return withPiece(source, options, (whole, full) => {
-        const practised = practisedBars(whole, checked, full);
-        if (!practised.ok) return practised;
-        const { piece, after } = practised.value;
-        return ok(playAs(who, askedIn(piece, after, { hand: checked.hand, bars: null })).keys);
+        const asked = askedPart(whole, checked, full);
+        return asked.ok ? ok(playAs(who, asked.value).keys) : asked;
       });
     },
   };
+}
+
+function askedPart(whole: PractisedPiece, part: PractisedPart, options: MoveOptions): Result<AskedMusic, Fault> {
+  const practised = practisedBars(whole, part, options);
+  if (!practised.ok) return practised;
+  const { piece, after } = practised.value;
+  return ok(askedIn(piece, after, { hand: part.hand, bars: null }));
 }
 
 function said(wording: BenchOptions['wording']): Language {

@@ -7,6 +7,7 @@ import { faultWords } from './faults';
 import { sourceWords } from './finger-sources';
 import { flagWords } from './flags';
 import { changesWords, handsWords, positionParts, positionWords, sharedPlaceWords, spanText } from './hands';
+import { inARowWords, stepTitle, stepTold } from './homework';
 import { kindNames } from './kinds';
 import { LABEL_NAMES, labelWords } from './labels';
 import { kindWords, MARK_NAMES, markText } from './marks';
@@ -87,6 +88,8 @@ const WITH_TERMS = {
   stageMisfitWords,
   stageTitle,
   stageWhy,
+  stepTitle,
+  stepTold,
   verdictWords,
 } as const;
 
@@ -107,6 +110,7 @@ export function english(t: Terms) {
     ...withTerms(t, WITH_TERMS),
     blackWordsOf,
     costWords,
+    inARowWords,
     listed,
     priceWords,
     serviceFaultWords,
