@@ -3,6 +3,7 @@ import type { HistoryChange, HistoryHead } from './door/history-records';
 import { broughtToForm5 } from './migrations';
 import type { FindRecord, FitPack, PieceRecord, PlanEntry, PupilRecord } from './records/records';
 import { FORM } from './records/records';
+import type { RunRecord } from './records/run-record';
 import type { AsideRecord, KeptId } from './records/tables';
 
 /** A record of `kept`. */
@@ -19,6 +20,8 @@ export type StudioDatabase = Dexie & {
   readonly plan: EntityTable<PlanEntry, 'id'>;
   /** Answers of finding games. */
   readonly answers: EntityTable<FindRecord, 'id'>;
+  /** What was practised, run by run. */
+  readonly runs: EntityTable<RunRecord, 'id'>;
   readonly kept: EntityTable<KeptRecord, 'id'>;
   /** What could not be understood. */
   readonly aside: EntityTable<AsideRecord, 'id'>;
@@ -53,6 +56,7 @@ export const STORES: readonly { readonly version: number; readonly stores: Reado
     // What these held stands in history, pieces and answers by now.
     { version: 6, stores: { journal: null, steps: null, pending: null, finds: null } },
     { version: 7, stores: { photos: 'piece' } },
+    { version: 8, stores: { runs: 'id, piece, pupil, atMs' } },
   ];
 
 const DATABASE_NAME = 'new-thumb';

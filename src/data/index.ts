@@ -20,6 +20,8 @@ export { MOST_TAG_LETTERS, decidedSchema, pupilSchema } from './records/records'
 export { wordingOf } from './records/settings';
 export { stagesBesideSchema } from './records/stage-fields';
 export type { NewPiece, PieceRecord, PupilRecord } from './records/records';
+export { PLAYED_ON } from './records/run-record';
+export type { PlayedOn, RunRecord } from './records/run-record';
 export type { Settings } from './records/settings';
 export { shelfFits } from './shelf-fits';
 export {
@@ -47,6 +49,7 @@ export {
   usePieces,
   usePlan,
   usePupils,
+  useRuns,
   useSetAside,
   useSettings,
   useStoreState,

@@ -11,6 +11,7 @@ import {
   type PlanEntry,
   type PupilRecord,
 } from './records/records';
+import { RUN, type RunRecord } from './records/run-record';
 import { SETTINGS, type Settings } from './records/settings';
 import { TABLES, understandIn, type AsideRecord, type Saved, type TableName } from './records/tables';
 import { understoodRecord, type Shape } from './records/understand';
@@ -56,6 +57,11 @@ export async function planOf(database: StudioDatabase, pupil: string): Promise<r
 /** All answers of finding games, oldest first. */
 export async function allFinds(database: StudioDatabase): Promise<readonly FindRecord[]> {
   return readable(FIND, await database.answers.toArray()).toSorted((a, b) => a.atMs - b.atMs);
+}
+
+/** All runs through a piece, the last first. */
+export async function runsOf(database: StudioDatabase, piece: string): Promise<readonly RunRecord[]> {
+  return readable(RUN, await database.runs.where('piece').equals(piece).toArray()).toSorted((a, b) => b.atMs - a.atMs);
 }
 
 /** The settings: what was chosen, and what is usual for each that was not, or that cannot be understood. Each by itself. */

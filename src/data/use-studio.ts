@@ -32,11 +32,13 @@ import {
   lastSaved,
   pieceById,
   planOf,
+  runsOf,
   setAside,
   type SetAside,
 } from './reading';
 import type { Desk } from './records/desk';
 import type { FindRecord, PieceRecord, PlanEntry, PupilRecord } from './records/records';
+import type { RunRecord } from './records/run-record';
 import type { Settings } from './records/settings';
 
 /** How the browser's store stands to this tab. `old`: another tab opened it in a newer version. `gone`: it was deleted or closed. `blocked`: it cannot
@@ -220,6 +222,14 @@ export function useFinds(pupil: string | null): readonly FindRecord[] | undefine
   return useLiveQuery(
     async () => (await allFinds(studioDatabase())).filter((find) => find.pupil === pupil).toReversed(),
     [pupil],
+  );
+}
+
+/** What was practised of a piece by a pupil or any hand, the last first; undefined until it is read. */
+export function useRuns(piece: string | null, pupil: string | null): readonly RunRecord[] | undefined {
+  return useLiveQuery(
+    async () => (piece === null ? [] : (await runsOf(studioDatabase(), piece)).filter((run) => run.pupil === pupil)),
+    [piece, pupil],
   );
 }
 

@@ -4,7 +4,6 @@ import {
   STEP_KINDS,
   STEP_OPENINGS,
   STEP_WAYS,
-  type PracticeStep,
   type StepKind,
   type StepOpening,
   type StepWay,
@@ -61,7 +60,7 @@ export const simulatedPupilSchema: Schema<Pupil> = object({
 /** So often in a row at most, and so slow and fast (per cent of what is written) a step is. */
 const MOST_TIMES = 9;
 
-export const practiceStepSchema: Schema<PracticeStep> = object({
+export const practiceStepSchema = object({
   id: string().required(),
   kind: oneOf<StepKind>(STEP_KINDS),
   words: string().defined().max(300),

@@ -9,7 +9,7 @@ import { clearStores, openTab, stored, worldOfTabs } from './support/world-of-ta
 /** How many histories are lived through. */
 const HISTORIES = rounds(50, 200);
 
-const ALL = ['pieces', 'pupils', 'plan', 'answers', 'kept', 'aside', 'history', 'changes'];
+const ALL = ['pieces', 'pupils', 'plan', 'answers', 'runs', 'kept', 'aside', 'history', 'changes'];
 
 let teacher: Teacher;
 beforeAll(async () => {

@@ -1,9 +1,11 @@
 import type { Result } from '@/core/base';
+import { stepOf } from '@/core/homework';
 import type { Command, EnterCommand, StoreFault } from '@/data/door/commands';
 import type { Done, EnteredSteps } from '@/data/door/door';
 import type { How, Next, UndoRedoResult, UndoRedo } from '@/data/door/undo-redo';
 import type { StudioContents } from '@/data/file/contents';
-import { newPiece, newPupil } from './studio';
+import { aRun, newPiece, newPupil } from './studio';
+
 
 /** A studio with tabs in which a history can be lived through: in memory, or in a real browser. */
 export interface World {
@@ -79,15 +81,18 @@ export const MAY_CHANGE: { readonly [Kind in Command['kind']]: readonly RegExp[]
   'pupil.remove': [/^pupils\/\w+$/],
   'plan.add': [/^plan\/\w+$/],
   'plan.remove': [/^plan\/\w+$/],
+  'piece.homework': [/^pieces\/\w+\/homework$/],
+  'run.remove': [/^runs\/\w+$/],
   'settings.change': [/^kept\/settings/],
   'demo.bring': [/^(pieces|pupils)\/d\w*$/, /^kept\/settings/],
   'demo.put-away': [/^(pieces|pupils)\/d\w*$/, /^kept\/settings/],
-  'studio.take-in': [/^(pieces|pupils|plan|answers|aside)\//, /^kept\/(settings|carried|desk)/],
+  'studio.take-in': [/^(pieces|pupils|plan|answers|runs|aside)\//, /^kept\/(settings|carried|desk)/],
   'aside.delete': [/^aside\//],
   'note.key': [/^pieces\/\w+\/lastKey$/],
   'note.used': [/^pieces\/\w+\/usedAt$/],
   'note.desk': [/^kept\/desk/],
   'note.find': [/^answers\//],
+  'note.run': [/^runs\//],
   'note.saved': [/^kept\/saved/],
   'note.first-visit': [],
 };
@@ -225,6 +230,17 @@ async function anyCommand(world: World, { below, of }: Chance, made: number): Pr
           atMs: made,
         },
       };
+    case 'note.run':
+      return { kind, run: aRun(`r${below(4)}`, id, made) };
+    case 'piece.homework':
+      return {
+        kind,
+        id,
+        whose: { pupil: null, key: of([null, 'D-major']) },
+        steps: below(3) === 0 ? null : [stepOf('slow', { times: 1 + below(5) })],
+      };
+    case 'run.remove':
+      return { kind, ids: [`r${below(4)}`] };
     case 'note.saved':
       return { kind, atMs: made };
     default:
@@ -367,7 +383,7 @@ export async function liveThrough(
       fail(`edit ${number} cannot be taken back in order`);
   const end = await world.records();
   const rest = differences(start, end).filter(
-    (place) => !noted.has(place) && !/lastKey$/.test(place) && !/^(answers|kept)\//.test(place),
+    (place) => !noted.has(place) && !/lastKey$/.test(place) && !/^(answers|runs|kept)\//.test(place),
   );
   if (rest.length > 0) fail(`taken back to the start, this is left: ${rest.join(', ')}`);
   const settings = end.get('kept/settings')?.['value'];

@@ -5,6 +5,7 @@ import { openDatabase, type StudioDatabase } from '@/data/database';
 import { createStudio, type Studio } from '@/data/door/studio';
 import { nextToUndoOrRedo, undoOrRedoEdit, type How, type UndoRedo } from '@/data/door/undo-redo';
 import { contentsOf, type StudioContents } from '@/data/file/contents';
+import type { RunRecord } from '@/data/records/run-record';
 import type { NewPiece, PupilRecord } from '@/data/records/records';
 
 /** Builders for tests of the studio: terse records, and a teacher at one or two tabs. */
@@ -79,4 +80,33 @@ export async function written(database: StudioDatabase): Promise<string> {
 
 export async function contents(database: StudioDatabase): Promise<StudioContents> {
   return contentsOf(viewOf(database));
+}
+
+/** A run through a piece. */
+export function aRun(id: string, piece: string, atMs: number): Omit<RunRecord, 'form'> {
+  return {
+    id,
+    pupil: null,
+    piece,
+    title: 'a tune',
+    edition: null,
+    key: 'D-major',
+    stage: null,
+    step: 'slow',
+    hand: 'both',
+    bars: null,
+    way: 'along',
+    tempo: 60,
+    ear: 'usual',
+    bpm: 72,
+    countIn: 4,
+    playedOn: 'screen',
+    atMs,
+    tookMs: 9000,
+    outcome: 'unclean',
+    written: 12,
+    right: 11,
+    faults: [{ kind: 'missing', bar: '2', beat: 1, notes: ['n3'] }],
+    midi: 'TVRoZA==',
+  };
 }

@@ -1,9 +1,11 @@
+import type { PracticeStep } from '@/core/homework';
 import type { Finger } from '@/core/score';
 import type { Whose } from '../decided';
 import type { StudioContents, TakingIn } from '../file/contents';
 import type { Field } from '../records/field';
 import type { Desk } from '../records/desk';
 import type { Decided, FindRecord, NewPiece, PieceRecord, PupilRecord } from '../records/records';
+import type { RunRecord } from '../records/run-record';
 import type { Settings } from '../records/settings';
 import type { RecordPlace } from './history-records';
 
@@ -92,6 +94,14 @@ export type EditCommand =
       readonly atMs: number;
     }
   | { readonly kind: 'plan.remove'; readonly ids: readonly string[] }
+  /** The teacher's steps for a piece, for a pupil and a key or for all; null for those that are proposed. */
+  | {
+      readonly kind: 'piece.homework';
+      readonly id: string;
+      readonly whose: Whose;
+      readonly steps: readonly PracticeStep[] | null;
+    }
+  | { readonly kind: 'run.remove'; readonly ids: readonly string[] }
   | { readonly kind: 'settings.change'; readonly change: Partial<Settings> }
   | { readonly kind: 'demo.bring'; readonly pieces: readonly NewPiece[]; readonly pupils: readonly PupilRecord[] }
   | { readonly kind: 'demo.put-away' }
@@ -139,6 +149,7 @@ export type NoteCommand =
   | { readonly kind: 'note.used'; readonly id: string; readonly atMs: number }
   | { readonly kind: 'note.desk'; readonly change: Partial<Desk> }
   | { readonly kind: 'note.find'; readonly find: Omit<FindRecord, 'form'> }
+  | { readonly kind: 'note.run'; readonly run: Omit<RunRecord, 'form'> }
   | { readonly kind: 'note.saved'; readonly atMs: number }
   /** The demo studio on a first visit: there is nothing before it to go back to. Changes nothing where anything is there. */
   | {

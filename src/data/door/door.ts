@@ -40,6 +40,7 @@ export async function runCommand(
       case 'note.used':
       case 'note.desk':
       case 'note.find':
+      case 'note.run':
       case 'note.saved':
       case 'note.first-visit':
         return note(database, command);

@@ -82,6 +82,10 @@ export async function wantedBy(view: StudioView, command: EditCommand | NoteComm
       return ok(await planned(view, command));
     case 'plan.remove':
       return ok(command.ids.map((id) => ({ table: 'plan', id, field: [], value: undefined })));
+    case 'piece.homework':
+      return ok([homework(command)]);
+    case 'run.remove':
+      return ok(command.ids.map((id) => ({ table: 'runs', id, field: [], value: undefined })));
     case 'settings.change':
       return ok(ofKept('settings', command.change));
     case 'demo.bring':
@@ -100,6 +104,8 @@ export async function wantedBy(view: StudioView, command: EditCommand | NoteComm
       return ok(ofKept('desk', command.change));
     case 'note.find':
       return ok([{ table: 'answers', id: command.find.id, field: [], value: { ...command.find, form: FORM } }]);
+    case 'note.run':
+      return ok([{ table: 'runs', id: command.run.id, field: [], value: { ...command.run, form: FORM } }]);
     case 'note.saved':
       return ok([
         { table: 'kept', id: 'saved', field: [], value: { id: 'saved', form: FORM, value: { atMs: command.atMs } } },
@@ -188,6 +194,12 @@ function noStageFingers({
       ofPiece(id, ['stageFingers', entryKey(['stageFingers'], { stage, pupil: whose.pupil, key, note })], undefined),
     ),
   );
+}
+
+/** The steps of one list, an entry of its own. */
+function homework({ id, whose, steps }: EditCommand & { readonly kind: 'piece.homework' }): Wanted {
+  const entry = steps === null ? undefined : { ...whose, steps };
+  return ofPiece(id, ['homework', entryKey(['homework'], whose)], entry);
 }
 
 function entriesBetween(

@@ -8,6 +8,7 @@ export interface StudioContents {
   readonly pupils: readonly unknown[];
   readonly plan: readonly unknown[];
   readonly answers: readonly unknown[];
+  readonly runs: readonly unknown[];
   readonly settings: unknown;
   readonly desk: unknown;
   readonly aside: readonly AsideRecord[];
@@ -16,7 +17,7 @@ export interface StudioContents {
 }
 
 /** The lists of records, by what they are called in the file. */
-export const LISTS = ['pieces', 'pupils', 'plan', 'answers'] as const satisfies readonly (keyof StudioContents &
+export const LISTS = ['pieces', 'pupils', 'plan', 'answers', 'runs'] as const satisfies readonly (keyof StudioContents &
   TableName)[];
 
 /** How a file is taken in: what is new comes in, and where both have something else, what is here stays or what the file has takes its place;
@@ -44,11 +45,12 @@ export async function contentsOf(view: StudioView): Promise<StudioContents> {
     const record = await view.get({ table: 'kept', id });
     return isPlain(record) ? record['value'] : undefined;
   };
-  const [pieces, pupils, plan, answers] = [
+  const [pieces, pupils, plan, answers, runs] = [
     await listed('pieces'),
     await listed('pupils'),
     await listed('plan'),
     await listed('answers'),
+    await listed('runs'),
   ];
   const carried = await valueOf('carried');
   const aside = [...((await view.all('aside')) as readonly AsideRecord[]), ...unreadable].toSorted((a, b) =>
@@ -59,6 +61,7 @@ export async function contentsOf(view: StudioView): Promise<StudioContents> {
     pupils,
     plan,
     answers,
+    runs,
     settings: (await valueOf('settings')) ?? {},
     desk: (await valueOf('desk')) ?? {},
     aside,

@@ -1,7 +1,7 @@
 import { viewOf } from '../door/view';
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { contents, does, emptyStudio, newPiece, newPupil, tabOf, turns, written } from '../../../tests/support/studio';
+import { aRun, contents, does, emptyStudio, newPiece, newPupil, tabOf, turns, written } from '../../../tests/support/studio';
 import { unwrap } from '@/core/base';
 import type { StudioDatabase } from '../database';
 
@@ -65,6 +65,7 @@ async function fullStudio(): Promise<void> {
     kind: 'note.find',
     find: { id: 'f1', pupil: 'ada', kind: 'all-of', asked: 'Play every F.', verdict: 'right', tookMs: 5, atMs: 3 },
   });
+  await does(studio, { kind: 'note.run', run: aRun('r1', 'a', 5) });
   await does(studio, { kind: 'settings.change', change: { look: 'paper' } });
   await does(studio, { kind: 'note.desk', change: { zoom: 130 } });
   await studio.pieces.put({ id: 'odd', musicXml: 7 } as never);

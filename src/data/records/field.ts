@@ -15,6 +15,7 @@ const KEYED_LISTS: Readonly<Record<string, (entry: unknown) => string | null>> =
   'decided/fingers': (entry) => keyFrom(entry, ['pupil', 'key', 'note']),
   'decided/aside': (entry) => keyFrom(entry, ['pupil', 'key', 'flag']),
   'decided/marks': (entry) => keyFrom(entry, ['pupil', 'key', 'kind', 'note']),
+  homework: (entry) => keyFrom(entry, ['pupil', 'key']),
   ownStages: (entry) => keyFrom(entry, ['id']),
   stageFingers: (entry) => keyFrom(entry, ['stage', 'pupil', 'key', 'note']),
 };

@@ -6,6 +6,7 @@ import { inKeyOrder } from './field';
 import { handFields, USUAL_HAND } from './hand-fields';
 import { forWhom, NO_STAGES, stageFields } from './stage-fields';
 import type { Shape } from './understand';
+import { practiceStepSchema } from '@/workers/practice-schemas';
 
 /** What the teacher decided of a piece: fingers, hand notes put away with a reason, marks for the pupil. */
 export const decidedSchema = object({
@@ -61,6 +62,8 @@ export const pieceRecordSchema = object({
   remarks: array(object({ message: string().required(), bar: string() })).required(),
   decided: decidedSchema.required(),
   ...stageFields,
+  /** The teacher's steps for practising it: for a pupil and a key, or for all. */
+  homework: array(object({ ...forWhom, steps: array(practiceStepSchema.required()).required() })).required(),
   /** The piece of which this one is a stage, by its id, and what the stage is called; null where it is none. */
   stageOf: object({ piece: string().required(), stage: string().required(), title: string().required() })
     .nullable()
@@ -89,6 +92,7 @@ const USUAL_PIECE = {
   remarks: [],
   decided: NOTHING_DECIDED,
   ...NO_STAGES,
+  homework: [],
   stageOf: null,
   tags: [],
   place: 'shelf' as const,
@@ -118,12 +122,13 @@ export type NewPiece = Pick<PieceRecord, 'id' | 'origin' | 'fileName' | 'musicXm
       | 'stagesAdded'
       | 'stageFingers'
       | 'stageOf'
+      | 'homework'
     >
   >;
 
 /** A new piece with everything that a record has. */
 export function pieceRecord(piece: NewPiece): PieceRecord {
-  const { respelled, tags, decided, ownStages, stageFingers, ...rest } = { ...USUAL_PIECE, ...definedOf(piece) };
+  const { respelled, tags, decided, ownStages, stageFingers, homework, ...rest } = { ...USUAL_PIECE, ...definedOf(piece) };
   const { fingers, aside, marks } = decided;
   const ordered = {
     fingers: inKeyOrder(['decided', 'fingers'], fingers),
@@ -135,6 +140,7 @@ export function pieceRecord(piece: NewPiece): PieceRecord {
     respelled: inKeyOrder(['respelled'], respelled) as string[],
     tags: inKeyOrder(['tags'], tags) as string[],
     decided: { ...decided, ...ordered } as Decided,
+    homework: inKeyOrder(['homework'], homework) as PieceRecord['homework'],
     ownStages: inKeyOrder(['ownStages'], ownStages) as PieceRecord['ownStages'],
     stageFingers: inKeyOrder(['stageFingers'], stageFingers) as PieceRecord['stageFingers'],
   };

@@ -2,11 +2,12 @@ import { mixed, number, object, string, type InferType } from 'yup';
 import { isPlain } from './field';
 import { DESK } from './desk';
 import { FIND, PIECE, PLAN_ENTRY, PUPIL } from './records';
+import { RUN } from './run-record';
 import { SETTINGS } from './settings';
 import { understand, type Shape, type Understood } from './understand';
 
 /** The tables that hold what is the teacher's. All of it is changed through the door, and all of it goes into the studio file. */
-export const TABLES = ['pieces', 'pupils', 'plan', 'answers', 'kept', 'aside'] as const;
+export const TABLES = ['pieces', 'pupils', 'plan', 'answers', 'runs', 'kept', 'aside'] as const;
 export type TableName = (typeof TABLES)[number];
 
 /** The records of `kept`: the settings, how the desk was left, what a studio file held beside what we know, and when the last one was saved. */
@@ -44,6 +45,7 @@ const SHAPES: Readonly<Record<Exclude<TableName, 'kept'>, Shape<unknown>>> = {
   pupils: PUPIL,
   plan: PLAN_ENTRY,
   answers: FIND,
+  runs: RUN,
   aside: { schema: asideSchema, usual: {} },
 };
 

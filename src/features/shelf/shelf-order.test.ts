@@ -18,6 +18,7 @@ const piece = (id: string, more: Partial<PieceRecord> = {}): PieceRecord => ({
   stagesLeft: [],
   stagesAdded: [],
   stageFingers: [],
+  homework: [],
   stageOf: null,
   part: null,
   respelled: [],

@@ -82,7 +82,7 @@ export function stored(page: Page): Promise<[string, Readonly<Record<string, unk
         const opening = indexedDB.open('new-thumb');
         opening.onerror = () => reject(new Error('no studio'));
         opening.onsuccess = () => {
-          const tables = ['pieces', 'pupils', 'plan', 'answers', 'kept', 'aside', 'history'];
+          const tables = ['pieces', 'pupils', 'plan', 'answers', 'runs', 'kept', 'aside', 'history'];
           const reading = opening.result.transaction(tables);
           const found: [string, Readonly<Record<string, unknown>>][] = [];
           for (const table of tables) {

@@ -5,6 +5,7 @@ export const store = () => ({
     pupils: 'pupil',
     plan: 'entry of a plan',
     answers: 'answer of a finding game',
+    runs: 'run of the record',
     kept: 'setting',
     aside: 'thing from elsewhere',
   },
@@ -13,6 +14,7 @@ export const store = () => ({
     pupils: 'pupils',
     plan: 'entries of plans',
     answers: 'answers of finding games',
+    runs: 'runs of the record',
   },
   gone: (record: string) => ({
     message: `This ${record} is not there any more: it was taken away meanwhile, perhaps in another tab.`,
