@@ -1,13 +1,6 @@
 import { array, mixed, number, object, string, type Schema } from 'yup';
 import type { StruckKey } from '@/core/asked';
-import {
-  STEP_KINDS,
-  STEP_OPENINGS,
-  STEP_WAYS,
-  type StepKind,
-  type StepOpening,
-  type StepWay,
-} from '@/core/homework';
+import { STEP_KINDS, STEP_OPENINGS, STEP_WAYS, type StepKind, type StepOpening, type StepWay } from '@/core/homework';
 import { STRICTNESSES, type JudgeOptions, type Strictness } from '@/core/practice';
 import type { Hand } from '@/core/score';
 import { WEAKNESSES, type Pupil, type Weakness } from '@/core/simulation';

@@ -90,6 +90,7 @@ export function aRun(id: string, piece: string, atMs: number): Omit<RunRecord, '
     piece,
     title: 'a tune',
     edition: null,
+    music: 'piece',
     key: 'D-major',
     stage: null,
     step: 'slow',

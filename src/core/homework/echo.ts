@@ -73,7 +73,7 @@ export interface CalledKey {
 
 /** What is played to the pupil of a phrase. */
 export function callOf(music: AskedMusic, phrase: Phrase): readonly CalledKey[] {
-  const { notes, moments } = partOf(music, phrase);
+  const { notes, moments } = phraseMusic(music, phrase);
   const begin = moments[0]?.at ?? 0;
   return notes.map(({ midi, at, length }) => ({ midi, at: at - begin, length }));
 }
@@ -94,7 +94,7 @@ export function judgeEcho(
   keys: readonly StruckKey[],
   strictness: Strictness,
 ): EchoJudgement {
-  const asked = partOf(music, phrase);
+  const asked = phraseMusic(music, phrase);
   const heard = OCTAVES.map((octave): EchoJudgement => {
     const inPlace = keys.map((key) => ({ ...key, midi: key.midi - octave }));
     return { octave, judgement: judgePlaying(asked, inPlace, { strictness, bpm: null, countIn: null }) };
@@ -103,7 +103,7 @@ export function judgeEcho(
 }
 
 /** The music of some moments alone. */
-function partOf(music: AskedMusic, { from, to }: Phrase): AskedMusic {
+export function phraseMusic(music: AskedMusic, { from, to }: Phrase): AskedMusic {
   const moments = music.moments.slice(from, to);
   const wanted = moments.flatMap(({ notes }) => notes);
   const placeOf = new Map(wanted.map((note, i) => [note, i]));

@@ -1,10 +1,28 @@
-import type { PracticeStep } from './practice-step';
+import { NOT_SCORED, type PlayFaultKind } from '../practice';
+import type { PracticeStep, StepWay } from './practice-step';
 
 /** What came of one run through a step. */
 export interface StepRun {
   readonly step: string;
   readonly atMs: number;
   readonly outcome: 'clean' | 'unclean' | 'ticked';
+}
+
+/** What is told of a run that was judged. */
+export interface JudgedRun {
+  readonly clean: boolean;
+  readonly notes: { readonly written: number; readonly right: number };
+  readonly faults: readonly { readonly kind: PlayFaultKind }[];
+}
+
+/** What is a matter of time, and of no weight where each moment is waited for. */
+const OF_TIME: readonly PlayFaultKind[] = ['early', 'late', 'hesitation', 'stopped', 'spread-chord'];
+
+/** Whether a run counts as clean: where each moment is waited for, right notes alone are wanted. */
+export function outcomeOf(way: StepWay, { clean, notes, faults }: JudgedRun): 'clean' | 'unclean' {
+  if (way !== 'wait') return clean ? 'clean' : 'unclean';
+  const weighing = faults.filter(({ kind }) => !OF_TIME.includes(kind) && !NOT_SCORED.includes(kind));
+  return notes.written > 0 && weighing.length === 0 ? 'clean' : 'unclean';
 }
 
 /** How a step stands: how often in a row it was clean just now, whether it was once clean as often as asked, and whether it may be begun. */

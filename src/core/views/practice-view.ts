@@ -44,6 +44,8 @@ const STRETCHES: readonly FlagKind[] = ['stretch', 'out-of-reach'];
 /** A performance as it was judged, in words. */
 export interface JudgedView {
   readonly clean: boolean;
+  /** How many notes were asked for, and how many of them were right. */
+  readonly notes: { readonly written: number; readonly right: number };
   readonly right: readonly string[];
   readonly faults: readonly JudgedFault[];
   readonly beside: readonly string[];
@@ -53,6 +55,9 @@ export interface JudgedView {
 export interface JudgedFault {
   readonly kind: PlayFaultKind;
   readonly words: string;
+  /** Where it began; the bar as printed. */
+  readonly bar: string;
+  readonly beat: number;
   readonly notes: readonly NoteId[];
   /** Whether it makes the performance unclean, or is told beside. */
   readonly weighs: boolean;
@@ -136,10 +141,13 @@ export function judgedView(
   const wholeIndex = (index: number): number => index + (part.bars?.from ?? 0);
   return ok({
     clean: judged.clean,
+    notes: { written: judged.written, right: judged.right },
     right: is.rightWords(judged),
     faults: judged.faults.map((fault) => ({
       kind: fault.kind,
       words: is.playFaultWords(fault),
+      bar: fault.bar,
+      beat: fault.beat,
       notes: fault.notes,
       weighs: !NOT_SCORED.includes(fault.kind),
     })),

@@ -1,7 +1,17 @@
 import { viewOf } from '../door/view';
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { aRun, contents, does, emptyStudio, newPiece, newPupil, tabOf, turns, written } from '../../../tests/support/studio';
+import {
+  aRun,
+  contents,
+  does,
+  emptyStudio,
+  newPiece,
+  newPupil,
+  tabOf,
+  turns,
+  written,
+} from '../../../tests/support/studio';
 import { unwrap } from '@/core/base';
 import type { StudioDatabase } from '../database';
 

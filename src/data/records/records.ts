@@ -128,7 +128,10 @@ export type NewPiece = Pick<PieceRecord, 'id' | 'origin' | 'fileName' | 'musicXm
 
 /** A new piece with everything that a record has. */
 export function pieceRecord(piece: NewPiece): PieceRecord {
-  const { respelled, tags, decided, ownStages, stageFingers, homework, ...rest } = { ...USUAL_PIECE, ...definedOf(piece) };
+  const { respelled, tags, decided, ownStages, stageFingers, homework, ...rest } = {
+    ...USUAL_PIECE,
+    ...definedOf(piece),
+  };
   const { fingers, aside, marks } = decided;
   const ordered = {
     fingers: inKeyOrder(['decided', 'fingers'], fingers),

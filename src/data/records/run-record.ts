@@ -25,6 +25,8 @@ const runSchema = object({
   piece: string().required(),
   title: string().defined(),
   edition: string().nullable().defined(),
+  /** Whether it was the piece, or the five fingers of its key. */
+  music: mixed<'piece' | 'warm-up'>().oneOf(['piece', 'warm-up']).required(),
   /** As `D-major`. */
   key: string().required(),
   stage: string().nullable().defined(),
@@ -60,4 +62,7 @@ const runSchema = object({
 });
 export type RunRecord = InferType<typeof runSchema>;
 
-export const RUN: Shape<RunRecord> = { schema: runSchema, usual: { stage: null, step: null, bars: null, midi: null } };
+export const RUN: Shape<RunRecord> = {
+  schema: runSchema,
+  usual: { music: 'piece', stage: null, step: null, bars: null, midi: null },
+};

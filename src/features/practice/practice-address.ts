@@ -36,12 +36,20 @@ const SHAPE = {
     null,
   ),
   pupil: text,
+  /** The stage of the piece by its id; null for the whole. */
+  stage: text,
+  /** The practice step that is shown, by its id; `next` for the one that is open; null where one plays as one likes. */
+  step: text,
+  /** The step from which one came here, to come back to. */
+  of: text,
   hand: oneOf<Hand | 'both', Hand | 'both'>(['both', 'right', 'left'], 'both'),
   from: bar,
   to: bar,
   tempo: field(number().required().integer().min(SLOWEST).max(FASTEST), 60),
   way: oneOf<Way, Way>(WAYS, 'along'),
   then: oneOf<Afterwards, Afterwards>(AFTERWARDS, 'stop'),
+  /** Whether the steps are gone through, or put into order by the teacher. */
+  show: oneOf<'steps' | 'arrange', 'steps' | 'arrange'>(['steps', 'arrange'], 'steps'),
   ear: oneOf<Strictness, Strictness>(STRICTNESSES, 'usual'),
 };
 
@@ -55,4 +63,10 @@ export function usePracticeAddress(): PracticeAddress {
 export function practise(change: Partial<PracticeAddress>, entry: 'push' | 'replace' = 'replace'): void {
   const written = Object.entries(change).map(([name, value]) => [name, value === null ? null : String(value)]);
   changeQuery(Object.fromEntries(written) as Record<string, string | null>, entry);
+}
+
+/** The address of a screen, with what is known of these. */
+export function addressOf(path: string, query: Readonly<Record<string, string | null>>): string {
+  const known = Object.entries(query).filter((entry): entry is [string, string] => entry[1] !== null);
+  return `${path}?${new URLSearchParams(known).toString()}`;
 }

@@ -160,22 +160,30 @@ function WhoListens({ address: { ear }, instrument, onChange }: PracticeChoicesP
           {w.practice.tolerance(TOLERANCES[ear].ms, Math.round(TOLERANCES[ear].share * 100))}
         </span>
       </label>
-      <label className="flex flex-col gap-1">
-        <span className="font-semibold">{w.practice.instrument}</span>
-        <select
-          className={SELECT}
-          data-role="instrument"
-          value={instrument.name}
-          onChange={(event) => instrument.choose(event.target.value as InstrumentName)}
-        >
-          {INSTRUMENTS.map((one) => (
-            <option key={one} value={one}>
-              {w.practice.instruments[one]}
-            </option>
-          ))}
-        </select>
-      </label>
+      <ChosenInstrument instrument={instrument} />
     </>
+  );
+}
+
+/** On what is played. */
+export function ChosenInstrument({ instrument }: { readonly instrument: Instrument }) {
+  const w = useWords();
+  return (
+    <label className="flex flex-col gap-1 text-sm">
+      <span className="font-semibold">{w.practice.instrument}</span>
+      <select
+        className={SELECT}
+        data-role="instrument"
+        value={instrument.name}
+        onChange={(event) => instrument.choose(event.target.value as InstrumentName)}
+      >
+        {INSTRUMENTS.map((one) => (
+          <option key={one} value={one}>
+            {w.practice.instruments[one]}
+          </option>
+        ))}
+      </select>
+    </label>
   );
 }
 

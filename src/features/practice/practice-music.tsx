@@ -12,9 +12,11 @@ import type { Run } from './use-run';
 
 interface PracticeMusicProps {
   readonly view: PracticeView;
-  readonly run: Run;
+  readonly run: Pick<Run, 'followed' | 'moments' | 'state'>;
   /** Notes that are pointed at, by a fault that is looked at. */
   readonly shown: readonly string[];
+  /** Whether the page and the fingers are put away: it is played from memory. */
+  readonly isAway: boolean;
   readonly onTouch: (midi: number) => void;
 }
 
@@ -24,7 +26,7 @@ const MARGIN_PX = 24;
 const ZOOM = 42;
 
 /** The music of what is practised, what was struck of it so far, and the keys with the fingers that come next. */
-export function PracticeMusic({ view, run, shown, onTouch }: PracticeMusicProps) {
+export function PracticeMusic({ view, run, shown, isAway, onTouch }: PracticeMusicProps) {
   const w = useWords();
   const paper = useRef<HTMLDivElement>(null);
   const size = useSize(paper);
@@ -58,6 +60,7 @@ export function PracticeMusic({ view, run, shown, onTouch }: PracticeMusicProps)
     <>
       <section
         ref={paper}
+        hidden={isAway}
         aria-label={w.practice.theMusic}
         className="min-h-40 overflow-x-auto rounded-box border border-base-300 bg-base-100 px-3 py-2"
         data-role="practice-paper"
@@ -79,7 +82,7 @@ export function PracticeMusic({ view, run, shown, onTouch }: PracticeMusicProps)
       </section>
       {judged ? null : (
         <section aria-label={w.practice.theKeys} className="rounded-box border border-base-300 bg-base-100 p-2">
-          <KeyboardMap moment={moment ?? null} range={range} onKey={touch} />
+          <KeyboardMap moment={isAway ? null : (moment ?? null)} range={range} onKey={touch} />
         </section>
       )}
     </>

@@ -6,8 +6,9 @@ import { MissingPiece, WhichPiece } from '@/features/shared/which-piece';
 import { useWords } from '@/features/shared/words/use-words';
 import { usePracticeAddress } from './practice-address';
 import { PracticePiece } from './practice-piece';
+import { StepsPage } from './steps-page';
 
-/** The pupil's page: a piece, or some bars of it, to be played and listened to. */
+/** The pupil's page: a piece step by step, or as one likes, to be played and listened to. */
 export function Practice() {
   const w = useWords();
   const address = usePracticeAddress();
@@ -25,5 +26,9 @@ export function Practice() {
   }
   if (piece === null) return <MissingPiece />;
   if (!piece || !whom) return <p className="p-8">{w.practice.openingPage}</p>;
-  return <PracticePiece key={piece.id} piece={piece} address={address} whom={whom} />;
+  return address.step === null ? (
+    <PracticePiece key={piece.id} piece={piece} address={address} whom={whom} />
+  ) : (
+    <StepsPage key={piece.id} piece={piece} address={address} whom={whom} />
+  );
 }

@@ -20,7 +20,35 @@ interface SimulatedPupilProps {
 }
 
 /** How a hand strays that is no machine. Unit: ms. */
-const JITTER_MS = 20;
+export const JITTER_MS = 20;
+
+interface WeaknessChoiceProps {
+  readonly weakness: Weakness | null;
+  readonly onChoose: (weakness: Weakness | null) => void;
+}
+
+/** What the simulated pupil does wrong. */
+export function WeaknessChoice({ weakness, onChoose }: WeaknessChoiceProps) {
+  const w = useWords();
+  return (
+    <label className="flex flex-col gap-1 text-sm">
+      <span className="font-semibold">{w.practice.weaknesses}</span>
+      <select
+        className="select select-sm h-9 w-full pointer-coarse:h-11"
+        data-role="weakness"
+        value={weakness ?? ''}
+        onChange={(event) => onChoose(event.target.value === '' ? null : (event.target.value as Weakness))}
+      >
+        <option value="">{w.practice.nothingWrong}</option>
+        {WEAKNESSES.map((one) => (
+          <option key={one} value={one}>
+            {w.practice.weaknessNames[one]}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
 
 /** The pupil who is not there: what goes wrong is chosen, and it plays in place of a hand. */
 export function SimulatedPupil({ bpm, run, instrument, simulate, onBegin }: SimulatedPupilProps) {
@@ -60,22 +88,7 @@ export function SimulatedPupil({ bpm, run, instrument, simulate, onBegin }: Simu
   };
   return (
     <div className="flex flex-col gap-2 border-t border-base-300 pt-3 text-sm">
-      <label className="flex flex-col gap-1">
-        <span className="font-semibold">{w.practice.weaknesses}</span>
-        <select
-          className="select select-sm h-9 w-full pointer-coarse:h-11"
-          data-role="weakness"
-          value={weakness ?? ''}
-          onChange={(event) => setWeakness(event.target.value === '' ? null : (event.target.value as Weakness))}
-        >
-          <option value="">{w.practice.nothingWrong}</option>
-          {WEAKNESSES.map((one) => (
-            <option key={one} value={one}>
-              {w.practice.weaknessNames[one]}
-            </option>
-          ))}
-        </select>
-      </label>
+      <WeaknessChoice weakness={weakness} onChoose={setWeakness} />
       <button
         type="button"
         className="btn h-10 pointer-coarse:h-11"

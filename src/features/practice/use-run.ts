@@ -39,15 +39,24 @@ const AHEAD_MS = 80;
 /** Who has played the last note and then nothing more is done. Unit: ms. */
 const SILENCE_MS = 1800;
 
+/** What was played in a run, and how it was listened to. */
+export interface PlayedKeys {
+  readonly keys: readonly StruckKey[];
+  readonly how: JudgeOptions;
+  readonly tookMs: number;
+}
+
 interface RunOf {
   readonly view: PracticeView;
   readonly address: PracticeAddress;
   readonly judge: (keys: readonly StruckKey[], how: JudgeOptions) => Promise<Answer<JudgedView>>;
+  /** Is told of every run in which something was played. */
+  readonly onJudged?: (judged: JudgedView, played: PlayedKeys) => void;
 }
 
 /** A run through what is practised: it begins, it is listened to, and it is judged. */
 // eslint-disable-next-line max-lines-per-function -- small functions that share one run
-export function useRun({ view, address, judge }: RunOf): Run {
+export function useRun({ view, address, judge, onJudged }: RunOf): Run {
   const [state, setState] = useState<RunState>({ is: 'still' });
   const [followed, setFollowed] = useState<Followed>(NOT_BEGUN);
   const moments = useMemo(() => wantedMoments(view.moments, address.hand), [view, address.hand]);
@@ -56,6 +65,7 @@ export function useRun({ view, address, judge }: RunOf): Run {
   const due = useRef<number | null>(null);
   const timer = useRef<ReturnType<typeof setInterval> | null>(null);
   const lastKey = useRef(0);
+  const begun = useRef(0);
   const asked = useRef(0);
   const { way, tempo, hand, ear, then } = address;
 
@@ -73,6 +83,7 @@ export function useRun({ view, address, judge }: RunOf): Run {
     halt();
     taking.current = null;
     const keys = taken.finish(performance.now());
+    const tookMs = performance.now() - begun.current;
     setState({ is: 'judging' });
     const isCounted = way === 'along';
     const how: JudgeOptions = {
@@ -82,8 +93,9 @@ export function useRun({ view, address, judge }: RunOf): Run {
     };
     void judge(keys, how).then((answer) => {
       setState(answer.ok ? { is: 'judged', judged: answer.value, keys } : { is: 'still' });
+      if (answer.ok && keys.length > 0) onJudged?.(answer.value, { keys, how, tookMs });
     });
-  }, [halt, judge, view, way, tempo, ear]);
+  }, [halt, judge, onJudged, view, way, tempo, ear]);
 
   // The timer of a run ends it as things are then.
   const ended = useRef(finish);
@@ -112,6 +124,7 @@ export function useRun({ view, address, judge }: RunOf): Run {
     if (mine !== asked.current) return;
     const zero = performance.now() + AHEAD_MS;
     taking.current = takeDownFrom(zero);
+    begun.current = zero;
     lastKey.current = 0;
     due.current = zero;
     if (way === 'along') {

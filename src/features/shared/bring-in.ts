@@ -4,6 +4,7 @@ import { object, string } from 'yup';
 import { change, decidedSchema, stagesBesideSchema, type NewPiece, type PieceRecord } from '@/data';
 import { coreWorker } from '@/workers/client';
 import type { Beside, Trouble } from '@/workers/protocol';
+import { fromBase64, toBase64 } from './base64';
 import { type Words } from '@/features/shared/words/use-words';
 
 /** What became of the dropped files. */
@@ -26,16 +27,11 @@ function decisionsIn(beside: Beside): Partial<NewPiece> {
   return { part: part ?? null, beside: carried, ...(decided ? { decided } : {}), ...made };
 }
 
-/** Bytes as text, for a record that goes into the studio file. */
-function toBase64(bytes: Uint8Array): string {
-  return btoa(Array.from(bytes, (byte) => String.fromCharCode(byte)).join(''));
-}
-
 /** Reads a piece's MIDI file again with its rhythm set to another grid (0 finds one). The notes that were read before
  * are replaced, in one edit that can be undone, unless they were changed meanwhile. */
 export async function changeGrid(w: Words, piece: PieceRecord, grid: number, words: string): Promise<Trouble | null> {
   if (!piece.midi) return null;
-  const bytes = Uint8Array.from(atob(piece.midi.file), (letter) => letter.charCodeAt(0));
+  const bytes = fromBase64(piece.midi.file);
   const answer = await coreWorker().regrid(bytes, grid === 0 ? null : grid, w.wording);
   if (!answer.ok) return answer.trouble;
   const { musicXml, remarks } = answer.value;

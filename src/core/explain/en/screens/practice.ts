@@ -1,4 +1,7 @@
+import type { PracticeStep } from '../../../homework';
 import type { Terms } from '../terms';
+
+type StepFacts = Pick<PracticeStep, 'way' | 'tempo' | 'times' | 'opens'>;
 
 export const practice = (t: Terms) => ({
   pupilsPageShowsPiece: 'The pupil’s page has one piece in one key, to be played and listened to. Choose one.',
@@ -79,5 +82,81 @@ export const practice = (t: Terms) => ({
   letItPlay: 'Let it play',
   neverHurts:
     'The hand opens wide here. It must never hurt: stop and rest when it does, and ask your teacher for an easier way.',
+  waysFromHere: 'From here',
+  stepByStep: 'Step by step',
+  asILike: 'As I like',
+  record: 'The record',
+  backToStep: 'Back to the step',
+  steps: 'Steps',
+  stepNumber: (number: number, of: number) => `Step ${number} of ${of}`,
+  stepInTrail: (number: number, title: string, state: 'done' | 'open' | 'shut') =>
+    `Step ${number}: ${title}${{ done: ', done', open: '', shut: ', not open yet' }[state]}`,
+  stepDone: 'This step is done.',
+  nextStep: 'Next step',
+  allStepsDone: 'All steps are done.',
+  tickIt: 'Done: tick it',
+  arrangeSteps: 'Arrange the steps',
+  stepsArranged: 'To the steps',
+  stepsAreProposed: 'These steps are proposed. What you change here is yours, for this key.',
+  stepsAreOwn: (key: string | null) =>
+    key === null ? 'These steps are yours, for every key.' : `These steps are yours, for ${key}.`,
+  addStep: 'One more step:',
+  whichStep: 'choose …',
+  stepKinds: {
+    'warm-up': 'warm-up of the key',
+    tapping: 'tapping on the lid',
+    landing: 'landing',
+    'hand-alone': 'a hand alone',
+    fingers: 'fingers without a sound',
+    saying: 'saying the fingers',
+    singing: 'singing the words',
+    counting: 'counting',
+    slow: 'slow play-through',
+    echo: 'call and echo',
+    pulse: 'keeping the pulse',
+    memory: 'from memory',
+    own: 'a step of your own',
+  },
+  stepWays: {
+    along: 'along, with a count-in',
+    wait: 'each note is waited for',
+    free: 'freely',
+    echo: 'call and echo',
+    tick: 'ticked by the pupil',
+  },
+  stepFacts: ({ way, tempo, times, opens }: StepFacts) =>
+    [
+      ...(way === 'tick'
+        ? ['ticked by the pupil']
+        : [`at ${tempo} %`, `clean ${times} ${times === 1 ? 'time' : 'times'}`]),
+      ...(opens === 'any-time' ? ['open at any time'] : []),
+    ].join(', '),
+  editStep: (title: string) => `Change “${title}”`,
+  removeStep: (title: string) => `Take out “${title}”`,
+  stepAdded: 'step added',
+  stepChanged: (title: string) => `step “${title}” changed`,
+  stepRemoved: (title: string) => `step “${title}” taken out`,
+  stepsOrdered: 'order of the steps',
+  asProposed: 'As proposed',
+  asProposedEdit: 'steps as they are proposed',
+  stage: 'Stage',
+  stageOfList: 'as the piece is set',
+  keyOfStep: 'Key',
+  keyOfList: 'as the piece is set',
+  tempoOfStep: (perCent: number) => `Tempo: ${perCent} %`,
+  timesOfStep: 'Clean so often in a row',
+  opensWhen: 'Opens',
+  openings: { 'in-order': 'when the step before is done', 'any-time': 'at any time' },
+  wordsOfStep: 'What the pupil is told',
+  wordsOfKind: 'as usual for such a step',
+  echoBegins: 'You hear a few notes. Then play them, in their place, or an octave higher or lower.',
+  echoListen: (left: number) => (left === 1 ? 'Listen …' : `Listen … ${left} to go`),
+  echoAnswer: (name: string) => `Now you. It begins on ${name}.`,
+  echoRight: (octave: number) =>
+    octave === 0 ? 'The same!' : octave > 0 ? 'The same, an octave higher!' : 'The same, an octave lower!',
+  echoWrong: 'Not the same yet. Listen once more.',
+  echoCut: 'It comes in two halves now.',
+  echoDone: 'All of it was answered.',
+  stopEcho: 'Stop',
   restNow: 'Ten minutes of the same: rest your hands, or play something else for a while.',
 });

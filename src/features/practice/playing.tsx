@@ -1,0 +1,188 @@
+'use client';
+
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { ScreenKeys } from '@/features/shared/key-help';
+import { useWords } from '@/features/shared/words/use-words';
+import type { JudgedNext, PracticeView } from '@/core/views';
+import { JudgedPanel } from './judged-panel';
+import { ChosenInstrument, PracticeChoices } from './practice-choices';
+import { PracticeMusic } from './practice-music';
+import { fasterThan, practise, type PracticeAddress } from './practice-address';
+import { RunButton, type Onward } from './run-button';
+import { SimulatedPupil } from './simulated-pupil';
+import type { HeardInstrument } from './use-heard-instrument';
+import { useLongDrill } from './use-long-drill';
+import type { Practised } from './use-practised';
+import { useRun, type PlayedKeys, type Run } from './use-run';
+import type { JudgedView } from '@/core/views';
+
+interface PlayingProps {
+  readonly view: PracticeView;
+  readonly practised: Practised;
+  readonly address: PracticeAddress;
+  readonly instrument: HeardInstrument;
+  /** What can be chosen beside the music: everything, or only what it is played on. */
+  readonly choices: 'all' | 'instrument';
+  /** Whether the page is seen before it was played. */
+  readonly page: 'shown' | 'away';
+  readonly onJudged: (judged: JudgedView, played: PlayedKeys) => void;
+  readonly onNext: (next: JudgedNext, tempo: number | null) => void;
+  /** Where it goes from here once it was played; null where it is only played once more. */
+  readonly onward: Onward | null;
+}
+
+/** Music to be played: the page, the keys, one large button, and afterwards what was heard. */
+export function Playing(props: PlayingProps) {
+  const w = useWords();
+  const { view, practised, address, instrument, choices, page, onJudged, onNext, onward } = props;
+  const { judge, simulate } = practised;
+  const run = useRun({ view, address, judge, onJudged });
+  const { hears } = instrument;
+  useEffect(() => hears(run.hear), [hears, run.hear]);
+  const [shown, setShown] = useState<readonly string[]>([]);
+  const hasWaitedLong = useWaitedLong(run, address);
+  const isLong = useLongDrill(run.state.is, `${address.hand}/${address.from}/${address.to}`);
+  const judged = run.state.is === 'judged' ? run.state : null;
+  const isListening = run.state.is === 'listening';
+  const start = useStart(run, address, judged?.judged.clean === true, setShown);
+  const goesOn = judged ? onward : null;
+  const shortcuts = useMemo(
+    () => [
+      isListening
+        ? { key: 'Enter', does: w.practice.done, act: run.finish }
+        : goesOn
+          ? { key: 'Enter', does: goesOn.words, act: goesOn.go }
+          : { key: 'Enter', does: judged ? w.practice.again : w.practice.begin, act: start },
+      ...(run.state.is === 'still' ? [] : [{ key: 'Escape', does: w.practice.goBack, act: run.forget }]),
+    ],
+    [w, isListening, judged, goesOn, run, start],
+  );
+  const change = (changed: Partial<PracticeAddress>): void => {
+    run.forget();
+    setShown([]);
+    practise(changed);
+  };
+  const isAway = page === 'away' && judged === null;
+  const beside = (
+    <>
+      {choices === 'all' ? (
+        <PracticeChoices view={view} address={address} instrument={instrument} onChange={change} />
+      ) : (
+        <ChosenInstrument instrument={instrument} />
+      )}
+      {instrument.name === 'simulated' ? (
+        <SimulatedPupil
+          bpm={(view.bpm * address.tempo) / 100}
+          run={run}
+          instrument={instrument}
+          simulate={simulate}
+          onBegin={start}
+        />
+      ) : null}
+    </>
+  );
+  return (
+    <div className={`grid items-start gap-4 ${choices === 'all' ? 'lg:grid-cols-[minmax(0,1fr)_21rem]' : ''}`}>
+      <ScreenKeys keys={shortcuts} />
+      <div className="flex min-w-0 flex-col gap-3">
+        <PracticeMusic view={view} run={run} shown={shown} isAway={isAway} onTouch={instrument.touch} />
+        <div className="flex flex-wrap items-center gap-3">
+          <RunButton state={run.state} onward={goesOn} onBegin={start} onFinish={run.finish} />
+          <p className="min-h-7 flex-1 text-lg" role="status" data-role="run-said">
+            {saidOf(w, run, address, hasWaitedLong)}
+          </p>
+        </div>
+        {view.stretches ? (
+          <p className="text-sm" data-role="caution">
+            {w.practice.neverHurts}
+          </p>
+        ) : null}
+        {isLong && !isListening ? (
+          <p className="rounded-box bg-base-200 p-3" role="status" data-role="rest-now">
+            {w.practice.restNow}
+          </p>
+        ) : null}
+        {judged ? (
+          <JudgedPanel
+            judged={judged.judged}
+            keys={judged.keys}
+            onShow={setShown}
+            onNext={(next) => {
+              run.forget();
+              setShown([]);
+              onNext(next, next.bpm === null ? null : tempoFor(view, next.bpm));
+            }}
+          />
+        ) : null}
+      </div>
+      <aside
+        className="flex flex-col gap-3 rounded-box border border-base-300 bg-base-100 p-4"
+        aria-label={w.practice.what}
+      >
+        {beside}
+      </aside>
+    </div>
+  );
+}
+
+/** Begins a run; after a clean one a little faster, where that is wanted. */
+function useStart(
+  run: Run,
+  { then, tempo }: PracticeAddress,
+  wasClean: boolean,
+  setShown: (notes: readonly string[]) => void,
+): () => void {
+  const begins = useRef<number | null>(null);
+  useEffect(() => {
+    if (begins.current !== tempo) return;
+    begins.current = null;
+    void run.begin();
+  }, [tempo, run]);
+  return useCallback((): void => {
+    setShown([]);
+    const faster = fasterThan(tempo);
+    if (!wasClean || then !== 'faster' || faster === tempo) return void run.begin();
+    // The next run begins once the page has the new tempo.
+    run.forget();
+    begins.current = faster;
+    practise({ tempo: faster });
+  }, [run, wasClean, then, tempo, setShown]);
+}
+
+/** A tempo in beats a minute as a share of what is written, in steps of five and no slower than one may choose. */
+function tempoFor({ bpm: written }: PracticeView, bpm: number): number {
+  return Math.min(120, Math.max(30, Math.round(((bpm / written) * 100) / 5) * 5));
+}
+
+/** Who is waited for is told after so long what for. Unit: ms. */
+const TELLS_AFTER_MS = 2000;
+
+/** Whether a moment has been waited for so long that it helps to say for what. */
+function useWaitedLong({ state, followed }: Run, { way }: PracticeAddress): boolean {
+  const [place, setPlace] = useState<string | null>(null);
+  const here = `${followed.at}/${followed.struck.length}`;
+  const isWaiting = way === 'wait' && state.is === 'listening';
+  useEffect(() => {
+    if (!isWaiting) return;
+    const timer = setTimeout(() => setPlace(here), TELLS_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [isWaiting, here]);
+  return isWaiting && place === here;
+}
+
+function saidOf(
+  w: ReturnType<typeof useWords>,
+  { state, followed, moments }: Run,
+  { way }: PracticeAddress,
+  hasWaitedLong: boolean,
+): string {
+  if (state.is === 'getting-ready') return w.practice.getsReady;
+  if (state.is === 'judging') return w.practice.judging;
+  if (state.is !== 'listening') return '';
+  const next = moments[followed.at];
+  if (hasWaitedLong && next) {
+    const names = next.keys.filter(({ id }) => !followed.struck.includes(id)).map(({ name }) => name);
+    return w.practice.waitsFor(next.bar, next.beat, names.join(', '));
+  }
+  return way === 'along' && followed.lit.length === 0 ? w.practice.counting : w.practice.listening;
+}

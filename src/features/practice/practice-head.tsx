@@ -1,0 +1,53 @@
+import Link from 'next/link';
+import { ArrowLeft, BookOpenCheck, Footprints, Hand } from 'lucide-react';
+import type { PieceRecord } from '@/data';
+import { useWords } from '@/features/shared/words/use-words';
+import type { Trouble } from '@/workers/protocol';
+import { addressOf, type PracticeAddress } from './practice-address';
+
+interface PracticeHeadProps {
+  readonly piece: PieceRecord;
+  readonly address: PracticeAddress;
+  readonly title: string;
+}
+
+const LINK = 'btn btn-ghost btn-sm h-9 font-normal pointer-coarse:h-11';
+
+/** What is practised, and the ways from here: the steps or playing as one likes, the record, the Bench. */
+export function PracticeHead({ piece, address, title }: PracticeHeadProps) {
+  const w = useWords();
+  const { key, pupil, stage, step } = address;
+  const whose = { piece: piece.id, key, pupil, stage };
+  return (
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
+      <h1 className="min-w-0 flex-1 text-2xl font-semibold">{title}</h1>
+      <nav aria-label={w.practice.waysFromHere} className="flex flex-wrap gap-1">
+        {step === null ? (
+          <Link className={LINK} data-role="to-steps" href={addressOf('/practice', { ...whose, step: 'next' })}>
+            <Footprints size={16} aria-hidden /> {w.practice.stepByStep}
+          </Link>
+        ) : (
+          <Link className={LINK} data-role="to-free" href={addressOf('/practice', whose)}>
+            <Hand size={16} aria-hidden /> {w.practice.asILike}
+          </Link>
+        )}
+        <Link className={LINK} data-role="to-record" href={addressOf('/record', { piece: piece.id, pupil })}>
+          <BookOpenCheck size={16} aria-hidden /> {w.practice.record}
+        </Link>
+        <Link className={LINK} href={addressOf('/bench', { piece: piece.id, key, stage })}>
+          <ArrowLeft size={16} aria-hidden /> {w.practice.toBench}
+        </Link>
+      </nav>
+    </div>
+  );
+}
+
+/** What could not be opened, and what to do. */
+export function PracticeTrouble({ trouble }: { readonly trouble: Trouble | null }) {
+  if (!trouble) return null;
+  return (
+    <p role="alert" className="text-error">
+      {trouble.message} {trouble.hint}
+    </p>
+  );
+}

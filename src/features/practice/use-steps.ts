@@ -1,0 +1,82 @@
+'use client';
+
+import { useMemo } from 'react';
+import { nextStep, progressOf, type StepProgress } from '@/core/homework';
+import type { StepsView, StepView } from '@/core/views';
+import { useRuns, type PieceRecord, type PupilRecord } from '@/data';
+import type { ForWhom } from '@/features/shared/for-whom';
+import { useAnswer } from '@/features/shared/use-answer';
+import { useSame } from '@/features/shared/use-same';
+import { coreWorker } from '@/workers/client';
+import type { Trouble } from '@/workers/protocol';
+import type { PracticeAddress } from './practice-address';
+import { usePractisedPiece } from './use-practised';
+
+/** A step with how it stands. */
+export interface StepNow extends StepView {
+  readonly number: number;
+  readonly progress: StepProgress;
+}
+
+/** The steps of a piece for a pupil. */
+export interface Steps {
+  readonly view: StepsView;
+  readonly steps: readonly StepNow[];
+  /** The step that the address names, or the next one; null where all are done. */
+  readonly shown: StepNow | null;
+  readonly next: StepNow | null;
+  /** Whether they are the teacher's, or those that are proposed. */
+  readonly areOwn: boolean;
+}
+
+/** The teacher's list for a pupil in a key: the one made for just this pupil and key, else the nearest that holds for more. */
+export function keptFor(
+  { homework }: Pick<PieceRecord, 'homework'>,
+  pupil: Pick<PupilRecord, 'id'> | null,
+  key: string | null,
+): PieceRecord['homework'][number] | null {
+  const id = pupil?.id ?? null;
+  const whose = [
+    [id, key],
+    [id, null],
+    [null, key],
+    [null, null],
+  ];
+  for (const [forPupil, inKey] of whose) {
+    const found = homework.find((entry) => entry.pupil === forPupil && entry.key === inKey);
+    if (found) return found;
+  }
+  return null;
+}
+
+/** The steps and how they stand; null until they are known. */
+export function useSteps(
+  piece: PieceRecord,
+  whom: ForWhom,
+  { key, stage, step: named }: Pick<PracticeAddress, 'key' | 'stage' | 'step'>,
+): { readonly steps: Steps | null; readonly trouble: Trouble | null } {
+  const { source, options } = usePractisedPiece(piece, whom, { key, stage });
+  const kept = useSame(keptFor(piece, whom.pupil, key)?.steps ?? null);
+  const ownStages = useSame(piece.ownStages.map(({ id, title }) => ({ id, title })));
+  const ask = useMemo(
+    () => () => coreWorker().steps(source, options, { kept, ownStages }),
+    [source, options, kept, ownStages],
+  );
+  const { value: view, trouble } = useAnswer(`${piece.id}/${key}/${stage}`, ask);
+  const runs = useRuns(piece.id, whom.pupil?.id ?? null);
+  const steps = useMemo((): Steps | null => {
+    if (!view || !runs) return null;
+    const list = view.steps.map(({ step }) => step);
+    const own = runs.flatMap((run) => {
+      const step = list.find(({ id }) => id === run.step);
+      const isOfThis = step && run.key === (step.key ?? view.keyText) && run.stage === (step.stage ?? stage);
+      return isOfThis ? [{ step: step.id, atMs: run.atMs, outcome: run.outcome }] : [];
+    });
+    const progress = progressOf(list, own);
+    const now = view.steps.map((one, i): StepNow => ({ ...one, number: i + 1, progress: progress[i] as StepProgress }));
+    const next = now.find(({ step }) => step.id === nextStep(progress)?.id) ?? null;
+    const shown = now.find(({ step, progress: { isOpen } }) => step.id === named && isOpen) ?? next;
+    return { view, steps: now, shown, next, areOwn: kept !== null };
+  }, [view, runs, stage, named, kept]);
+  return { steps, trouble };
+}
