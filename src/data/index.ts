@@ -19,7 +19,7 @@ export type { Desk, KeyboardSize, ShelfOrder } from './records/desk';
 export { MOST_TAG_LETTERS, decidedSchema, pupilSchema } from './records/records';
 export { wordingOf } from './records/settings';
 export { stagesBesideSchema } from './records/stage-fields';
-export type { NewPiece, PieceRecord, PupilRecord } from './records/records';
+export type { NewPiece, PieceRecord, PlanEntry, PupilRecord } from './records/records';
 export { PLAYED_ON } from './records/run-record';
 export type { PlayedOn, RunRecord } from './records/run-record';
 export type { Settings } from './records/settings';

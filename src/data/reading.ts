@@ -59,9 +59,22 @@ export async function allFinds(database: StudioDatabase): Promise<readonly FindR
   return readable(FIND, await database.answers.toArray()).toSorted((a, b) => a.atMs - b.atMs);
 }
 
-/** All runs through a piece, the last first. */
-export async function runsOf(database: StudioDatabase, piece: string): Promise<readonly RunRecord[]> {
-  return readable(RUN, await database.runs.where('piece').equals(piece).toArray()).toSorted((a, b) => b.atMs - a.atMs);
+/** The runs of a pupil or of any hand (null), through one piece or all (null), the last first. */
+export async function runsOf(
+  database: StudioDatabase,
+  piece: string | null,
+  pupil: string | null,
+): Promise<readonly RunRecord[]> {
+  const { runs } = database;
+  const found =
+    piece !== null
+      ? await runs.where('piece').equals(piece).toArray()
+      : pupil !== null
+        ? await runs.where('pupil').equals(pupil).toArray()
+        : await runs.toArray();
+  return readable(RUN, found)
+    .filter((run) => run.pupil === pupil)
+    .toSorted((a, b) => b.atMs - a.atMs);
 }
 
 /** The settings: what was chosen, and what is usual for each that was not, or that cannot be understood. Each by itself. */

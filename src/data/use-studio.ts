@@ -225,12 +225,9 @@ export function useFinds(pupil: string | null): readonly FindRecord[] | undefine
   );
 }
 
-/** What was practised of a piece by a pupil or any hand, the last first; undefined until it is read. */
+/** What was practised of a piece, or of all (null), by a pupil or any hand, the last first; undefined until it is read. */
 export function useRuns(piece: string | null, pupil: string | null): readonly RunRecord[] | undefined {
-  return useLiveQuery(
-    async () => (piece === null ? [] : (await runsOf(studioDatabase(), piece)).filter((run) => run.pupil === pupil)),
-    [piece, pupil],
-  );
+  return useLiveQuery(() => runsOf(studioDatabase(), piece, pupil), [piece, pupil]);
 }
 
 /** How the desk was left. */

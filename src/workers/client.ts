@@ -31,6 +31,8 @@ const CORE_QUESTIONS = [
   'simulate',
   'steps',
   'askedMusic',
+  'playedFile',
+  'keysOfPlayedFile',
   'stop',
   'sideBySide',
   'atlasCard',

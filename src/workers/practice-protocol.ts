@@ -1,4 +1,5 @@
 import type { AskedMusic, StruckKey } from '@/core/asked';
+import type { Wording } from '@/core/explain';
 import type { JudgeOptions } from '@/core/practice';
 import type { Pupil } from '@/core/simulation';
 import type { JudgedView, PractisedPart, PracticeView, StepsKept, StepsView } from '@/core/views';
@@ -20,6 +21,9 @@ export interface PracticeQuestions {
   steps(source: PieceSource, options: BenchOptions, kept: StepsKept): Answer<StepsView>;
   /** What is to be struck of it, for what is judged key by key as it is played. */
   askedMusic(source: PieceSource, options: BenchOptions, part: PractisedPart): Answer<AskedMusic>;
+  /** What was played as a Standard MIDI File, and back. */
+  playedFile(keys: readonly StruckKey[]): Answer<Uint8Array>;
+  keysOfPlayedFile(file: Uint8Array, wording: Wording): Answer<readonly StruckKey[]>;
   /** How the simulated pupil plays it, from the first note on. */
   simulate(source: PieceSource, options: BenchOptions, part: PractisedPart, pupil: Pupil): Answer<readonly StruckKey[]>;
 }

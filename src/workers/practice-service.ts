@@ -3,7 +3,9 @@ import type { AskedMusic } from '@/core/asked';
 import { languageOf, type Language } from '@/core/explain';
 import { ok, type Fault, type Result } from '@/core/base';
 import { askedIn, type MoveOptions } from '@/core/piece';
+import { readPlayedFile } from '@/core/read';
 import { playAs } from '@/core/simulation';
+import { writePlayedFile } from '@/core/write';
 import {
   judgedView,
   practisedBars,
@@ -23,7 +25,7 @@ import {
   struckKeysSchema,
 } from './practice-schemas';
 import { ID_PREFIXES, type Answer, type BenchOptions, type PieceSource } from './protocol';
-import { columnsSchema, wordingSchema } from './protocol-schemas';
+import { bytesSchema, columnsSchema, wordingSchema } from './protocol-schemas';
 import { answer } from './trouble';
 
 /** What is asked about practising pieces. */
@@ -70,6 +72,9 @@ export function practiceQuestions({ moved }: Pick<OpenedPieces, 'moved'>): Pract
       const checked = practisedPartSchema.validateSync(part, { strict: true });
       return withPiece(source, options, (piece, full) => askedPart(piece, checked, full));
     },
+    playedFile: (keys) => ok(writePlayedFile(struckKeysSchema.validateSync(keys, { strict: true }))),
+    keysOfPlayedFile: (file, wording) =>
+      answer(said(wording), readPlayedFile(bytesSchema.validateSync(file, { strict: true }))),
     simulate: (source, options, part, pupil) => {
       const checked = practisedPartSchema.validateSync(part, { strict: true });
       const who = simulatedPupilSchema.validateSync(pupil, { strict: true });

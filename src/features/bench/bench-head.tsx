@@ -18,7 +18,7 @@ import type { BenchAnswers } from './use-bench';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 import { withKey } from '@/features/shared/key-caps';
 import { BENCH_KEYS } from './key-names';
-import { practiceAddress } from './practice-address';
+import { addressOf } from '@/features/shared/address-of';
 
 interface BenchHeadProps {
   readonly piece: PieceRecord;
@@ -83,7 +83,7 @@ export function BenchHead({
         {screen === 'phone' ? null : (
           <Link
             className="btn btn-sm btn-square size-9"
-            href={practiceAddress(piece.id, address.key)}
+            href={addressOf('/practice', { piece: piece.id, key: address.key, stage: address.stage })}
             data-role="practise"
             aria-label={w.practice.pupilsPage}
             title={withKey(w.practice.pupilsPageTitle, BENCH_KEYS.practise)}
@@ -145,7 +145,11 @@ function More({ piece, screen, desk, address, answers, way, surveyAddress, enter
       {screen === 'phone' ? (
         <>
           <RailButton desk={desk} shown={address.stage} />
-          <Link className="btn btn-sm h-11" href={practiceAddress(piece.id, address.key)} data-role="practise">
+          <Link
+            className="btn btn-sm h-11"
+            href={addressOf('/practice', { piece: piece.id, key: address.key, stage: address.stage })}
+            data-role="practise"
+          >
             <Ear size={16} aria-hidden /> {w.practice.pupilsPage}
           </Link>
         </>

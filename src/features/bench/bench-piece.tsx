@@ -20,7 +20,7 @@ import { KeysOnTheWay } from './keys-on-the-way';
 import { goToStage, StageRail, toggleRail } from './stage-rail';
 import { queryNow } from '@/features/shared/use-query';
 import { leave, withLabel } from './paper-tools';
-import { practiceAddress } from './practice-address';
+import { addressOf } from '@/features/shared/address-of';
 import { useBench, type BenchAnswers } from './use-bench';
 import { useBenchActions } from './use-bench-actions';
 import { useDecide } from './use-decide';
@@ -80,7 +80,7 @@ export function BenchPiece({ piece, address, settings, desk, pupils, pupil }: Be
     walk,
     togglePlay: () => (player.isPlaying ? player.stop() : player.play(taken.moment?.barIndex ?? 0)),
     save,
-    ...waysTo(router.push, piece.id, address.key),
+    ...waysTo(router.push, piece.id, address),
     onSurvey: () => router.push(surveyAddress),
     onEscape: () => taken.choose(null),
     stepHandNote: (by) => {
@@ -166,10 +166,10 @@ function Keys({ answers, onChoose }: { readonly answers: BenchAnswers; readonly 
 }
 
 /** The ways from here to other screens that need the piece alone. */
-function waysTo(push: (address: string) => void, piece: string, key: string | null) {
+function waysTo(push: (address: string) => void, piece: string, { key, stage }: BenchAddress) {
   return {
     onEnter: () => push(`/enter?piece=${encodeURIComponent(piece)}`),
     onStand: () => push(`/stand?${queryNow().toString()}`),
-    onPractise: () => push(practiceAddress(piece, key)),
+    onPractise: () => push(addressOf('/practice', { piece, key, stage })),
   };
 }

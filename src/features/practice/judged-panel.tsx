@@ -1,17 +1,18 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
-import { ArrowRight, Square, Volume2 } from 'lucide-react';
+import { useEffect, useRef } from 'react';
+import { ArrowRight } from 'lucide-react';
 import type { StruckKey } from '@/core/asked';
 import type { JudgedNext, JudgedView } from '@/core/views';
-import { pianoSounder } from '@/features/shared/sound/sounder';
 import { useWords } from '@/features/shared/words/use-words';
+import { HearAgain } from './hear-again';
 
 interface JudgedPanelProps {
   readonly judged: JudgedView;
   readonly keys: readonly StruckKey[];
   readonly onShow: (notes: readonly string[]) => void;
-  readonly onNext: (next: JudgedNext) => void;
+  /** Goes to what comes next; null where nobody is to play now. */
+  readonly onNext: ((next: JudgedNext) => void) | null;
 }
 
 /** What was heard: what was right first, then each place to look at again, and one thing to do next. */
@@ -59,7 +60,7 @@ export function JudgedPanel({ judged, keys, onShow, onNext }: JudgedPanelProps) 
           </ol>
         </div>
       ) : null}
-      {next ? (
+      {next && onNext ? (
         <div className="flex flex-wrap items-center gap-3 rounded-box bg-base-200 p-3" data-role="next-thing">
           <p className="flex-1">
             <span className="font-semibold">{w.practice.next}:</span> {next.words}
@@ -80,45 +81,5 @@ export function JudgedPanel({ judged, keys, onShow, onNext }: JudgedPanelProps) 
         </div>
       ) : null}
     </section>
-  );
-}
-
-/** Before the first key of what is heard again. Unit: s. */
-const LEAD_S = 0.1;
-
-/** What was played, heard again. */
-function HearAgain({ keys }: { readonly keys: readonly StruckKey[] }) {
-  const w = useWords();
-  const [isHeard, setHeard] = useState(false);
-  const quiet = useRef<() => void>(() => undefined);
-  useEffect(() => () => quiet.current(), []);
-  const hear = async (): Promise<void> => {
-    const sounder = await pianoSounder();
-    await sounder.ready();
-    sounder.quiet();
-    const first = keys[0]?.downMs ?? 0;
-    const from = sounder.now() + LEAD_S - first / 1000;
-    for (const { midi, downMs, upMs, velocity } of keys)
-      sounder.strike(midi, from + downMs / 1000, (upMs - downMs) / 1000, velocity / 127);
-    const lengthMs = Math.max(...keys.map(({ upMs }) => upMs)) - first;
-    const over = setTimeout(() => setHeard(false), lengthMs + LEAD_S * 1000);
-    quiet.current = () => {
-      clearTimeout(over);
-      sounder.quiet();
-      setHeard(false);
-    };
-    setHeard(true);
-  };
-  return (
-    <button
-      type="button"
-      className="btn h-10 font-normal pointer-coarse:h-11"
-      data-role="hear-again"
-      aria-pressed={isHeard}
-      onClick={() => (isHeard ? quiet.current() : void hear())}
-    >
-      {isHeard ? <Square size={16} aria-hidden /> : <Volume2 size={16} aria-hidden />}
-      {isHeard ? w.practice.stopHearing : w.practice.hearIt}
-    </button>
   );
 }

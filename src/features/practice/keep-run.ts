@@ -1,10 +1,14 @@
+import type { StruckKey } from '@/core/asked';
 import { outcomeOf, type StepWay } from '@/core/homework';
 import type { JudgedView } from '@/core/views';
-import { writePlayedFile } from '@/core/write';
 import { change, type PlayedOn, type RunRecord } from '@/data';
 import { toBase64 } from '@/features/shared/base64';
+import { coreWorker } from '@/workers/client';
 import type { PractisedWhat } from './use-practised';
 import type { PlayedKeys } from './use-run';
+
+/** A run before it is in the record. */
+export type NewRun = Omit<RunRecord, 'form'>;
 
 /** What a run was of. */
 export interface RunOfWhat extends PractisedWhat {
@@ -19,8 +23,8 @@ export interface RunOfWhat extends PractisedWhat {
   readonly playedOn: PlayedOn;
 }
 
-/** A run as it goes into the record: what was judged, and what was played. */
-export function runOf(what: RunOfWhat, judged: JudgedView, played: PlayedKeys, atMs: number): Omit<RunRecord, 'form'> {
+/** A run as it goes into the record: what was judged, without what was played. */
+export function runOf(what: RunOfWhat, judged: JudgedView, played: PlayedKeys, atMs: number): NewRun {
   const { strictness, bpm, countIn } = played.how;
   return {
     ...what,
@@ -35,12 +39,12 @@ export function runOf(what: RunOfWhat, judged: JudgedView, played: PlayedKeys, a
     written: judged.notes.written,
     right: judged.notes.right,
     faults: judged.faults.map(({ kind, bar, beat, notes }) => ({ kind, bar, beat, notes: [...notes] })),
-    midi: played.keys.length === 0 ? null : toBase64(writePlayedFile(played.keys)),
+    midi: null,
   };
 }
 
 /** A step that nobody can hear, ticked by the pupil. */
-export function tickOf(what: RunOfWhat, atMs: number): Omit<RunRecord, 'form'> {
+export function tickOf(what: RunOfWhat, atMs: number): NewRun {
   return {
     ...what,
     id: crypto.randomUUID(),
@@ -58,7 +62,13 @@ export function tickOf(what: RunOfWhat, atMs: number): Omit<RunRecord, 'form'> {
   };
 }
 
-/** Puts a run into the record. */
-export function keepRun(run: Omit<RunRecord, 'form'>): void {
-  void change({ kind: 'note.run', run });
+/** Puts a run into the record, with what was played as a MIDI file. Where that cannot be written, the rest of it is kept. */
+export async function keepRun(run: NewRun, keys: readonly StruckKey[]): Promise<void> {
+  const file =
+    keys.length === 0
+      ? null
+      : await coreWorker()
+          .playedFile(keys)
+          .catch(() => null);
+  await change({ kind: 'note.run', run: { ...run, midi: file?.ok ? toBase64(file.value) : null } });
 }

@@ -64,9 +64,3 @@ export function practise(change: Partial<PracticeAddress>, entry: 'push' | 'repl
   const written = Object.entries(change).map(([name, value]) => [name, value === null ? null : String(value)]);
   changeQuery(Object.fromEntries(written) as Record<string, string | null>, entry);
 }
-
-/** The address of a screen, with what is known of these. */
-export function addressOf(path: string, query: Readonly<Record<string, string | null>>): string {
-  const known = Object.entries(query).filter((entry): entry is [string, string] => entry[1] !== null);
-  return `${path}?${new URLSearchParams(known).toString()}`;
-}

@@ -1,9 +1,10 @@
 import Link from 'next/link';
 import { ArrowLeft, BookOpenCheck, Footprints, Hand } from 'lucide-react';
 import type { PieceRecord } from '@/data';
+import { addressOf } from '@/features/shared/address-of';
 import { useWords } from '@/features/shared/words/use-words';
 import type { Trouble } from '@/workers/protocol';
-import { addressOf, type PracticeAddress } from './practice-address';
+import type { PracticeAddress } from './practice-address';
 
 interface PracticeHeadProps {
   readonly piece: PieceRecord;

@@ -37,7 +37,7 @@ export function PracticePiece({ piece, address, whom }: PracticePieceProps) {
   const keep = useCallback(
     (judged: JudgedView, played: PlayedKeys): void => {
       if (!view) return;
-      keepRun(
+      void keepRun(
         runOf(
           {
             ...what,
@@ -55,6 +55,7 @@ export function PracticePiece({ piece, address, whom }: PracticePieceProps) {
           played,
           Date.now(),
         ),
+        played.keys,
       );
     },
     [view, what, piece, whom.pupil, address.way, address.tempo, instrument.name],

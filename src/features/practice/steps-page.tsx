@@ -109,7 +109,8 @@ function Step({ piece, address, whom, steps, shown, instrument }: StepProps) {
     [what, list, id, fileName, edition, pupil, step, instrument.name],
   );
   const keep = useCallback(
-    (judged: JudgedView, played: PlayedKeys): void => keepRun(runOf(ofWhat, judged, played, Date.now())),
+    (judged: JudgedView, played: PlayedKeys): void =>
+      void keepRun(runOf(ofWhat, judged, played, Date.now()), played.keys),
     [ofWhat],
   );
   const goNext = ({ hand, bars }: JudgedNext, tempo: number | null): void =>
@@ -149,7 +150,7 @@ function Step({ piece, address, whom, steps, shown, instrument }: StepProps) {
           view={view}
           isDone={progress.isDone}
           onTick={() => {
-            keepRun(tickOf(ofWhat, Date.now()));
+            void keepRun(tickOf(ofWhat, Date.now()), []);
             practise({ step: 'next' }, 'push');
           }}
           onward={onward}

@@ -1,8 +1,10 @@
 'use client';
 
+import Link from 'next/link';
 import { ListPlus, X } from 'lucide-react';
 import { parseKey } from '@/core/pitch';
-import { change, usePlan, type PieceRecord, type PupilRecord } from '@/data';
+import { change, usePlan, type PieceRecord, type PlanEntry, type PupilRecord } from '@/data';
+import { addressOf } from '@/features/shared/address-of';
 import { useMessages } from '@/features/shared/messages';
 import { pieceTitle } from '@/features/shared/piece-title';
 import type { RankedKey } from './ranked';
@@ -78,32 +80,58 @@ export function PlanBox({ piece, pupil, keys, chosen, onClear }: PlanBoxProps) {
           </button>
         </>
       ) : null}
-      {pupil && planned.length > 0 ? (
-        <span className="flex flex-wrap items-center gap-1" data-role="planned">
-          {w.survey.planOf(pupil.name)}
-          {planned.map((entry) => (
-            <span key={entry.id} className="flex items-center rounded-field border border-base-300 pl-2">
-              {entry.stage === null
-                ? words(entry.key)
-                : w.stages.step(stageTitleOf(w, piece, entry.stage), words(entry.key))}
-              <button
-                type="button"
-                className="btn btn-ghost btn-sm btn-square size-8"
-                aria-label={w.survey.takeOutOfPlan(words(entry.key))}
-                onClick={() =>
-                  void change(
-                    { kind: 'plan.remove', ids: [entry.id] },
-                    w.survey.takenOutOfPlan(words(entry.key), pupil.name),
-                  )
-                }
-              >
-                <X size={14} aria-hidden />
-              </button>
-            </span>
-          ))}
-        </span>
-      ) : null}
+      {pupil && planned.length > 0 ? <Planned {...{ piece, pupil, planned }} wordsOfKey={words} /> : null}
     </section>
+  );
+}
+
+interface PlannedProps {
+  readonly piece: PieceRecord;
+  readonly pupil: PupilRecord;
+  readonly planned: readonly PlanEntry[];
+  readonly wordsOfKey: (key: string) => string;
+}
+
+/** What the pupil has to learn of this piece already: each the way to its steps of practice. */
+function Planned({ piece, pupil, planned, wordsOfKey }: PlannedProps) {
+  const w = useWords();
+  return (
+    <span className="flex flex-wrap items-center gap-1" data-role="planned">
+      {w.survey.planOf(pupil.name)}
+      {planned.map((entry) => (
+        <span key={entry.id} className="flex items-center rounded-field border border-base-300 pl-2">
+          <Link
+            className="link flex min-h-8 items-center"
+            data-role="practise-planned"
+            title={w.survey.practisePlanned}
+            href={addressOf('/practice', {
+              piece: piece.id,
+              key: entry.key,
+              stage: entry.stage,
+              pupil: pupil.id,
+              step: 'next',
+            })}
+          >
+            {entry.stage === null
+              ? wordsOfKey(entry.key)
+              : w.stages.step(stageTitleOf(w, piece, entry.stage), wordsOfKey(entry.key))}
+          </Link>
+          <button
+            type="button"
+            className="btn btn-ghost btn-sm btn-square size-8"
+            aria-label={w.survey.takeOutOfPlan(wordsOfKey(entry.key))}
+            onClick={() =>
+              void change(
+                { kind: 'plan.remove', ids: [entry.id] },
+                w.survey.takenOutOfPlan(wordsOfKey(entry.key), pupil.name),
+              )
+            }
+          >
+            <X size={14} aria-hidden />
+          </button>
+        </span>
+      ))}
+    </span>
   );
 }
 

@@ -108,3 +108,26 @@ function wayWords(t: Terms, { way, about }: NextThing): string {
 export function heardFactWords(t: Terms, { hand, bars }: HeardFact): string {
   return `${capital(HAND[hand])}: notes with a dot were held on in ${barRanges(t, bars)}.`;
 }
+
+/** What went wrong, by its kind alone. */
+export function playFaultNames(t: Terms): Readonly<Record<PlayFault['kind'], string>> {
+  return {
+    'forgot-signature': 'signature forgotten',
+    'forgot-accidental': `sign in the ${t.bar} forgotten`,
+    'neighbour-key': 'key beside',
+    'wrong-key': 'wrong key',
+    octave: 'other octave',
+    missing: 'note missing',
+    extra: 'key too many',
+    early: 'too early',
+    late: 'too late',
+    hesitation: 'pulse stopped',
+    stopped: 'stopped',
+    'too-short': 'tie let go',
+    'too-long': 'held through a rest',
+    'old-position': 'hand not moved',
+    'finger-off': 'hand one key off',
+    'other-hand': 'other hand heard',
+    'spread-chord': 'chord spread',
+  };
+}

@@ -10,6 +10,7 @@ import { notes } from './notes';
 import { places } from './places';
 import { practice } from './practice';
 import { pupils } from './pupils';
+import { record } from './record';
 import { settings } from './settings';
 import { shared } from './shared';
 import { shelf } from './shelf';
@@ -33,6 +34,7 @@ export function englishScreens(t: Terms) {
     places: places(),
     practice: practice(t),
     pupils: pupils(t),
+    record: record(t),
     settings: settings(t),
     shared: shared(t),
     shelf: shelf(t),

@@ -51,6 +51,7 @@ export const survey = (t: Terms) => ({
   choosePupilAboveToPut: 'Choose a pupil above to put them into a plan.',
   chooseNone: 'Choose none',
   planOf: (name: string) => `In ${name}’s plan:`,
+  practisePlanned: 'The steps of practice for it',
   takeOutOfPlan: (key: string) => `Take ${key} out of the plan`,
   takenOutOfPlan: (key: string, name: string) => `${key} taken out of ${name}’s plan`,
   myOwnOrder: 'my own order',
