@@ -26,11 +26,8 @@ export type { Settings } from './records/settings';
 export { shelfFits } from './shelf-fits';
 export {
   change,
-  compareWithStudio,
   editsAfter,
-  fileText,
   isFirstVisit,
-  keepInFile,
   keepPhoto,
   onRefusal,
   ownSince,
@@ -40,7 +37,6 @@ export {
   useEdition,
   useFinds,
   useHistoryList,
-  useKeptFile,
   useLastSaved,
   useNextUndoRedo,
   usePhotoOf,
@@ -55,5 +51,6 @@ export {
   useStoreState,
   useWaiting,
 } from './use-studio';
+export { compareWithStudio, fileText, handOverText, keepInFile, takeInHandOver, useKeptFile } from './use-files';
 export type { PieceToEnter } from './use-studio';
 export { storeFaultWords } from './words';

@@ -1,27 +1,15 @@
 'use client';
 
-import { viewOf } from './door/view';
 import { useSyncExternalStore } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { openDatabase, type StudioDatabase } from './database';
 import { askToPersist } from './device/browser-store';
-import {
-  allowKeptFile,
-  chooseKeptFile,
-  keptFile,
-  leaveKeptFile,
-  writeKeptFile,
-  type KeptFile,
-} from './device/kept-file';
 import type { Command, StoreFault } from './door/commands';
 import { storeWorker } from '@/workers/client';
 import { enteredSteps, runCommand, type EnteredSteps } from './door/door';
 import type { HistoryHead } from './door/history-records';
 import { createStudio, type Studio, type Waiting, type Write } from './door/studio';
 import { doneAfter, historyList, nextToUndoOrRedo, type Next } from './door/undo-redo';
-import type { StudioContents } from './file/contents';
-import { studioFileText } from './file/studio-file';
-import { compareWith, type Comparison } from './file/take-in';
 import {
   allFinds,
   allPieces,
@@ -284,24 +272,3 @@ export async function ownSince(): Promise<number | null> {
 export function useLastSaved(): number | null | undefined {
   return useLiveQuery(() => lastSaved(studioDatabase()), []);
 }
-
-/** The text of a studio file of everything that is here now, also of what could not be written. */
-export async function fileText(): Promise<string> {
-  return studioFileText(await studio().contents(), new Date().toISOString());
-}
-
-export function compareWithStudio(contents: StudioContents): Promise<readonly Comparison[]> {
-  return compareWith(viewOf(studioDatabase()), contents);
-}
-
-/** How things stand with the file outside of the browser, kept up to date. */
-export function useKeptFile(): KeptFile | undefined {
-  return useLiveQuery(() => keptFile(studioDatabase()), []);
-}
-
-export const keepInFile = {
-  choose: (name: string): Promise<boolean> => chooseKeptFile(studioDatabase(), name),
-  allow: (): Promise<boolean> => allowKeptFile(studioDatabase()),
-  leave: (): Promise<void> => leaveKeptFile(studioDatabase()),
-  write: (): Promise<boolean> => writeKeptFile(studioDatabase(), fileText),
-};

@@ -18,8 +18,13 @@ export interface StudioFileTrouble {
   readonly hint: string;
 }
 
+/** A whole studio, or what a pupil takes home of it. */
+export const FILE_KINDS = ['studio', 'hand-over'] as const;
+export type FileKind = (typeof FILE_KINDS)[number];
+
 /** A studio file as it was read. Nothing of it is in the studio yet. */
 export interface ReadFile {
+  readonly kind: FileKind;
   readonly contents: StudioContents;
   readonly savedAt: string;
   /** What the teacher should know of it: that it is damaged, or from another version. */
@@ -42,11 +47,11 @@ const KNOWN_FIELDS = [
 ];
 
 /** Everything in the studio as the text of one file: one record a line, so that a damaged file loses the lines that are damaged and no more. */
-export function studioFileText(contents: StudioContents, savedAt: string): string {
+export function studioFileText(contents: StudioContents, savedAt: string, kind: FileKind = 'studio'): string {
   const { settings, desk, carried } = contents;
   const lists = [...LISTS, 'aside' as const].map((name) => `${JSON.stringify(name)}: ${lines(contents[name])}`);
   const head = [
-    `"newThumb": "studio"`,
+    `"newThumb": ${JSON.stringify(kind)}`,
     `"version": ${FILE_VERSION}`,
     `"savedAt": ${JSON.stringify(savedAt)}`,
     `"counts": ${JSON.stringify(Object.fromEntries([...LISTS, 'aside' as const].map((name) => [name, contents[name].length])))}`,
@@ -75,7 +80,9 @@ function checksumIn(text: string): string {
 }
 
 const fileSchema = object({
-  newThumb: string().oneOf(['studio']).required(),
+  newThumb: string()
+    .oneOf([...FILE_KINDS])
+    .required(),
   version: number().integer().min(1).required(),
   savedAt: string().defined(),
   counts: mixed<Record<string, number>>().optional(),
@@ -100,6 +107,7 @@ export function readStudioFile(says: FileWords, text: string): Result<ReadFile, 
     ...countRemarks(says, value),
   ];
   return ok({
+    kind: value['newThumb'] as FileKind,
     contents: contentsIn(value, version),
     savedAt: String(value['savedAt'] ?? ''),
     remarks,

@@ -73,7 +73,7 @@ export function PracticeMusic({ view, run, shown, isAway, onTouch }: PracticeMus
             label={w.practice.heading(view.title, view.key)}
             now={lit}
             faint={faint}
-            taken={wrong}
+            wrong={wrong}
             pointed={pointed}
             sought={pointed[0]}
             follows={state.is === 'listening'}

@@ -4,6 +4,7 @@ import { useRef, useState } from 'react';
 import { Download, Upload } from 'lucide-react';
 import { change, compareWithStudio, readStudioFile, usePieces } from '@/data';
 import { loadDemoStudio } from '@/features/shared/demo-studio';
+import { useTakeFiles } from '@/features/shared/use-take-files';
 import { useMessages } from '@/features/shared/messages';
 import { saveStudio } from '@/features/shared/save-studio';
 import { FilePreview, type Looked } from './file-preview';
@@ -15,6 +16,7 @@ import { useWords } from '@/features/shared/words/use-words';
 export function StudioBox() {
   const w = useWords();
   const { say } = useMessages();
+  const takeFiles = useTakeFiles();
   const chooser = useRef<HTMLInputElement>(null);
   const pieces = usePieces() ?? [];
   const hasDemo = pieces.some(({ origin }) => origin === 'demo');
@@ -28,6 +30,7 @@ export function StudioBox() {
         text: `${file.name}: ${read.error.message}`,
         hint: w.settings.nothingWasChanged(read.error.hint),
       });
+    if (read.value.kind === 'hand-over') return takeFiles([file]);
     setLooked({ name: file.name, file: read.value, compared: await compareWithStudio(read.value.contents) });
   };
   return (

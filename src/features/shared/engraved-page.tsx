@@ -31,6 +31,8 @@ interface EngravedPageProps {
   /** Ids of notes that the signature alters, and of those that are taken up. */
   readonly signed?: readonly string[];
   readonly taken?: readonly string[];
+  /** Ids of notes that were played otherwise. */
+  readonly wrong?: readonly string[];
   /** Ids of notes that are faint: they are there to be seen, and not to be played. */
   readonly faint?: readonly string[];
   /** The note that the page moves to when it becomes another one. */
@@ -83,6 +85,7 @@ export function EngravedPage({
   now = NONE,
   signed = NONE,
   taken = NONE,
+  wrong = NONE,
   faint = NONE,
   sought,
   follows = false,
@@ -145,12 +148,13 @@ export function EngravedPage({
   useHeights(drawn, onEngraved);
   useEffect(() => {
     if (!holder.current) return;
+    mark(paperOf(holder.current), 'is-wrong', wrong);
     mark(paperOf(holder.current), 'is-pointed', pointed);
     mark(paperOf(holder.current), 'is-now', now);
     mark(paperOf(holder.current), 'is-signed', signed);
     mark(paperOf(holder.current), 'is-taken', taken);
     mark(paperOf(holder.current), 'is-faint', faint);
-  }, [drawn, pointed, now, signed, taken, faint]);
+  }, [drawn, wrong, pointed, now, signed, taken, faint]);
   useSought(holder, sought, drawn);
   // By name, not by list: a new plan brings a new list of the same notes, and must not scroll away what the teacher looks at.
   const names = now.join(' ');

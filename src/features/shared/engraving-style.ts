@@ -67,6 +67,12 @@ text {
   cursor: pointer;
 }
 
+/* What was played otherwise has a broad halo, until it is the one that is looked at. */
+.is-wrong .notehead path {
+  stroke: color-mix(in oklab, var(--color-error) 55%, transparent);
+  stroke-width: 170px;
+  paint-order: stroke;
+}
 /* What a hand note speaks of has a halo, in the colour of the fingers on the keyboard map; what sounds now is coloured. */
 .is-pointed .notehead path {
   stroke: #d9a441;

@@ -1,10 +1,11 @@
 'use client';
 
 import Link from 'next/link';
-import { ListPlus, X } from 'lucide-react';
+import { ListPlus, Send, X } from 'lucide-react';
 import { parseKey } from '@/core/pitch';
-import { change, usePlan, type PieceRecord, type PlanEntry, type PupilRecord } from '@/data';
+import { change, handOverText, usePlan, type PieceRecord, type PlanEntry, type PupilRecord } from '@/data';
 import { addressOf } from '@/features/shared/address-of';
+import { saveFile } from '@/features/shared/save-file';
 import { useMessages } from '@/features/shared/messages';
 import { pieceTitle } from '@/features/shared/piece-title';
 import type { RankedKey } from './ranked';
@@ -131,7 +132,40 @@ function Planned({ piece, pupil, planned, wordsOfKey }: PlannedProps) {
           </button>
         </span>
       ))}
+      <HandOverButton pupil={pupil} />
     </span>
+  );
+}
+
+/** What the pupil takes home, as a file. */
+function HandOverButton({ pupil }: { readonly pupil: PupilRecord }) {
+  const w = useWords();
+  const { say } = useMessages();
+  const handOver = async (): Promise<void> => {
+    const name = `${fileWord(pupil.name)}.newthumb-handover.json`;
+    saveFile(name, 'application/json', await handOverText(pupil.id));
+    say({ kind: 'done', text: w.survey.handedOver(name) });
+  };
+  return (
+    <button
+      type="button"
+      className="btn btn-sm h-9 font-normal"
+      data-role="hand-over"
+      title={w.survey.handOverTitle(pupil.name)}
+      onClick={() => void handOver()}
+    >
+      <Send size={16} aria-hidden /> {w.survey.handOver}
+    </button>
+  );
+}
+
+/** A name as a part of a file's name. */
+function fileWord(name: string): string {
+  return (
+    name
+      .toLowerCase()
+      .replace(/[^\p{L}\p{N}]+/gu, '-')
+      .replace(/^-|-$/g, '') || 'pupil'
   );
 }
 

@@ -77,6 +77,7 @@ export const shared = (t: Terms) => ({
   ofFolderPassedOverNo: (passedOver: number) =>
     `${passedOver} ${passedOver === 1 ? 'file' : 'files'} of the folder passed over: no MusicXML, ABC or MIDI.`,
   folderCouldNotBeRead: 'The folder could not be read.',
+  handOverTakenIn: (name: string) => `handed over: ${name}`,
   dropFilesThemselves: 'Drop the files themselves.',
   letGoToPutPiece: 'Let go to put the piece on the shelf',
   engraverCouldNotBeStarted: 'The engraver could not be started. Reload the page to try again; the piece is kept.',
