@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { USUAL_BENCH as USUAL } from '../../tests/support/bench-options';
 import { musicXml } from '../../tests/support/build-piece';
 import { demoFile } from '../../tests/support/demo-pieces';
+import { stepOf } from '@/core/homework';
 import { createCoreService } from './core-service';
 import { ID_PREFIXES, type Answer, type PieceSource } from './protocol';
 
@@ -67,5 +68,50 @@ describe('what was played', () => {
     const view = await valueOf(service.practice(SOURCE, IN_D, { hand: 'right', bars: bars ?? null }, 30));
     const ids = view.moments.flatMap((moment) => moment.keys).map(({ noteId }) => noteId);
     expect(ids).toEqual(expect.arrayContaining([...(judged.faults[0]?.notes ?? [])]));
+  });
+});
+
+describe('the steps of a piece', () => {
+  it('are those that are proposed, in words, with the bars as they are printed', async () => {
+    const view = await valueOf(service.steps(SOURCE, IN_D, { kept: null, ownStages: [] }));
+    expect([view.keyText, view.bars.length]).toEqual(['D-major', 8]);
+    expect(view.steps.map(({ title }) => title).slice(0, 3)).toEqual([
+      'Warm up in D major, right hand',
+      'Warm up in D major, left hand',
+      'Tap it on the lid',
+    ]);
+  });
+
+  it('are the teacher’s where there are some, in the teacher’s words', async () => {
+    const own = stepOf('own', { id: 'mine', hand: 'left', bars: { from: 2, to: 3 }, stage: 'a', words: 'Sing it.' });
+    const kept = {
+      kept: [own, stepOf('own', { id: 'lost', bars: { from: 90, to: 99 } })],
+      ownStages: [{ id: 'a', title: 'My way' }],
+    };
+    const [first, lost] = (await valueOf(service.steps(SOURCE, IN_D, kept))).steps;
+    expect([first?.title, first?.told]).toEqual(['Left hand alone, bars 3 and 4 (My way)', 'Sing it.']);
+    expect(lost?.title).toBe('Both hands');
+  });
+
+  it('are refused where they are none', async () => {
+    const broken = { kept: [{ ...stepOf('slow', {}), times: 0 }], ownStages: [] };
+    expect((await service.steps(SOURCE, IN_D, broken)).ok).toBe(false);
+  });
+});
+
+describe('what was played', () => {
+  it('is the same out of its file as it went in, to the millisecond', async () => {
+    const keys = await valueOf(service.simulate(SOURCE, IN_D, RIGHT, PUPIL));
+    const file = await valueOf(service.playedFile(keys));
+    const read = await valueOf(service.keysOfPlayedFile(file, USUAL.wording));
+    expect(read).toHaveLength(keys.length);
+    read.forEach((key, i) => expect(Math.abs(key.downMs - (keys[i]?.downMs ?? 0))).toBeLessThan(1));
+    expect((await service.keysOfPlayedFile(new Uint8Array([1, 2]), USUAL.wording)).ok).toBe(false);
+  });
+
+  it('is what is asked for, where the simulated pupil does nothing wrong', async () => {
+    const music = await valueOf(service.askedMusic(SOURCE, IN_D, RIGHT));
+    const keys = await valueOf(service.simulate(SOURCE, IN_D, RIGHT, PUPIL));
+    expect(keys.map(({ midi }) => midi)).toEqual(music.notes.map(({ midi }) => midi));
   });
 });

@@ -6,7 +6,6 @@ import type { How, Next, UndoRedoResult, UndoRedo } from '@/data/door/undo-redo'
 import type { StudioContents } from '@/data/file/contents';
 import { aRun, newPiece, newPupil } from './studio';
 
-
 /** A studio with tabs in which a history can be lived through: in memory, or in a real browser. */
 export interface World {
   readonly run: (tab: string, command: Command) => Promise<Result<Done, StoreFault>>;

@@ -80,7 +80,7 @@ const HOW: Readonly<Record<PracticeStep['way'], string>> = {
   along: 'Listen to the count, then play along.',
   wait: 'Play on. Nothing moves until the right keys are down.',
   free: 'Play it when you are ready.',
-  echo: 'Listen, and play what you heard: in its place, or an octave higher or lower.',
+  echo: 'Listen, then play what you heard. An octave higher or lower counts too.',
   tick: 'Do it, then tick it.',
 };
 

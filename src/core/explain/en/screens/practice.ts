@@ -149,7 +149,7 @@ export const practice = (t: Terms) => ({
   openings: { 'in-order': 'when the step before is done', 'any-time': 'at any time' },
   wordsOfStep: 'What the pupil is told',
   wordsOfKind: 'as usual for such a step',
-  echoBegins: 'You hear a few notes. Then play them, in their place, or an octave higher or lower.',
+  echoBegins: 'You hear a few notes. Then it is your turn.',
   echoListen: (left: number) => (left === 1 ? 'Listen …' : `Listen … ${left} to go`),
   echoAnswer: (name: string) => `Now you. It begins on ${name}.`,
   echoRight: (octave: number) =>

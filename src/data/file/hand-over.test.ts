@@ -1,0 +1,78 @@
+import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
+import { aRun, contents, does, emptyStudio, newPiece, newPupil } from '../../../tests/support/studio';
+import { WORDS } from '../../../tests/support/usual-words';
+import { unwrap } from '@/core/base';
+import { stepOf } from '@/core/homework';
+import type { StudioDatabase } from '../database';
+import { allPupils, pieceById, planOf } from '../reading';
+import { handOverContents, handOverIn } from './hand-over';
+import { readStudioFile, studioFileText } from './studio-file';
+
+let studio: StudioDatabase;
+let home: StudioDatabase;
+beforeEach(async () => {
+  studio = emptyStudio();
+  home = emptyStudio();
+  await does(studio, { kind: 'piece.add', pieces: [newPiece('tune'), newPiece('other')] });
+  for (const id of ['ada', 'ben']) {
+    await does(studio, { kind: 'pupil.add', pupil: newPupil(id) });
+    const whose = { pupil: id, key: 'D-major' };
+    await does(studio, { kind: 'piece.fingers', id: 'tune', whose, wanted: [{ note: `for-${id}`, finger: 2 }] });
+    await does(studio, { kind: 'piece.homework', id: 'tune', whose, steps: [stepOf('slow', { words: `for ${id}` })] });
+    await does(studio, { kind: 'piece.respell', id: 'tune', entry: `D-major|n1|${id}`, as: 'other' });
+    await does(studio, { kind: 'note.run', run: { ...aRun(`run-${id}`, 'tune', 3), pupil: id } });
+  }
+  await does(studio, {
+    kind: 'plan.add',
+    pupil: 'ada',
+    piece: 'tune',
+    keys: [
+      { id: 'p1', key: 'D-major', stage: 'beats' },
+      { id: 'p2', key: 'G-major' },
+    ],
+    atMs: 1,
+  });
+  await does(studio, { kind: 'plan.add', pupil: 'ben', piece: 'other', keys: [{ id: 'p3', key: 'C-major' }], atMs: 2 });
+  await does(studio, { kind: 'settings.change', change: { look: 'paper' } });
+});
+afterEach(async () => {
+  await studio.delete();
+  await home.delete();
+});
+
+const handedText = async (pupil: string): Promise<string> =>
+  studioFileText(handOverContents(await contents(studio), pupil), '2026-11-27T12:00:00.000Z', 'hand-over');
+
+describe('what a pupil takes home', () => {
+  it('holds the plan, its pieces and the pupil, and nothing of others', async () => {
+    const text = await handedText('ada');
+    const { kind, contents: handed } = unwrap(readStudioFile(WORDS.store, text));
+    expect(kind).toBe('hand-over');
+    expect([handed.pieces.length, handed.pupils.length, handed.plan.length, handed.runs.length]).toEqual([1, 1, 2, 0]);
+    expect(text).not.toContain('ben');
+    expect(text).toContain('for-ada');
+    expect(text).not.toContain('paper');
+  });
+
+  it('is read at home: the same pupil, plan, fingers and steps, first things first', async () => {
+    const { contents: handed } = unwrap(readStudioFile(WORDS.store, await handedText('ada')));
+    await does(home, { kind: 'studio.take-in', contents: handed, how: 'keep' });
+    expect((await allPupils(home)).map(({ id }) => id)).toEqual(['ada']);
+    expect((await planOf(home, 'ada')).map(({ key, stage }) => `${key} ${stage}`)).toEqual([
+      'D-major beats',
+      'G-major null',
+    ]);
+    const piece = await pieceById(home, 'tune');
+    expect(piece?.decided.fingers.map(({ note }) => note)).toEqual(['for-ada']);
+    expect(piece?.respelled).toEqual(['D-major|n1|ada']);
+    const { pupil, plan, homework } = handOverIn(handed);
+    expect([pupil, plan[0]?.stage, homework[0]?.lists[0]?.steps[0]?.words]).toEqual(['ada', 'beats', 'for ada']);
+  });
+
+  it('of a pupil with nothing planned is only the pupil', async () => {
+    await does(studio, { kind: 'plan.remove', ids: ['p1', 'p2'] });
+    const handed = handOverContents(await contents(studio), 'ada');
+    expect([handed.pieces, handed.plan]).toEqual([[], []]);
+    expect(handOverIn(handed)).toEqual({ pupil: null, plan: [], homework: [] });
+  });
+});
