@@ -6,11 +6,11 @@ import { phraseMusic } from '@/core/homework';
 import { playAs, type Weakness } from '@/core/simulation';
 import type { JudgedView, PracticeView } from '@/core/views';
 import { ScreenKeys } from '@/features/shared/key-help';
-import { KeyboardMap, keyboardRange } from '@/features/shared/keyboard-map';
-import { pianoSounder } from '@/features/shared/sound/sounder';
+import { keyboardRange } from '@/features/shared/keyboard-map';
 import { useWords } from '@/features/shared/words/use-words';
 import type { PracticeAddress } from './practice-address';
 import { ChosenInstrument } from './practice-choices';
+import { KeysToPlay } from './keys-to-play';
 import { OnwardButton, type Onward } from './run-button';
 import { JITTER_MS, WeaknessChoice } from './simulated-pupil';
 import { useEcho, type Echo } from './use-echo';
@@ -48,10 +48,6 @@ export function EchoStep({ view, practised, instrument, address, onward, onDone 
     [w, is, isOn, goesOn, answer, begin, stop],
   );
   const range = useMemo(() => keyboardRange(view.moments), [view]);
-  const touch = (midi: number): void => {
-    instrument.touch(midi);
-    void pianoSounder().then((sounder) => sounder.strike(midi, sounder.now(), 0.4, 0.6));
-  };
   return (
     <>
       <ScreenKeys keys={shortcuts} />
@@ -68,9 +64,7 @@ export function EchoStep({ view, practised, instrument, address, onward, onDone 
           {useSaid(echo)}
         </p>
       </div>
-      <section aria-label={w.practice.theKeys} className="rounded-box border border-base-300 bg-base-100 p-2">
-        <KeyboardMap moment={null} range={range} onKey={touch} />
-      </section>
+      <KeysToPlay moment={null} range={range} onTouch={instrument.touch} />
       <div className="flex flex-wrap gap-3">
         {goesOn ? <OnwardButton onward={goesOn} /> : <EchoButton echo={echo} />}
         {isOn ? (

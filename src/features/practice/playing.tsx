@@ -86,7 +86,7 @@ export function Playing(props: PlayingProps) {
       <ScreenKeys keys={shortcuts} />
       <div className="flex min-w-0 flex-col gap-3">
         <PracticeMusic view={view} run={run} shown={shown} isAway={isAway} onTouch={instrument.touch} />
-        <div className="flex flex-wrap items-center gap-3">
+        <div className="flex flex-wrap items-center gap-3 max-sm:sticky max-sm:bottom-2 max-sm:z-10">
           <RunButton state={run.state} onward={goesOn} onBegin={start} onFinish={run.finish} />
           <p className="min-h-7 flex-1 text-lg" role="status" data-role="run-said">
             {saidOf(w, run, address, hasWaitedLong)}
@@ -116,7 +116,7 @@ export function Playing(props: PlayingProps) {
         ) : null}
       </div>
       <aside
-        className="flex flex-col gap-3 rounded-box border border-base-300 bg-base-100 p-4"
+        className={`rounded-box border border-base-300 bg-base-100 p-4 ${choices === 'all' ? 'flex flex-col gap-3' : 'grid items-end gap-3 sm:grid-cols-2'}`}
         aria-label={w.practice.what}
       >
         {beside}

@@ -12,7 +12,7 @@ interface PracticeHeadProps {
   readonly title: string;
 }
 
-const LINK = 'btn btn-ghost btn-sm h-9 font-normal pointer-coarse:h-11';
+const LINK = 'btn btn-ghost btn-sm h-9 min-w-9 font-normal pointer-coarse:h-11 pointer-coarse:min-w-11 max-sm:px-2';
 
 /** What is practised, and the ways from here: the steps or playing as one likes, the record, the Bench. */
 export function PracticeHead({ piece, address, title }: PracticeHeadProps) {
@@ -21,22 +21,22 @@ export function PracticeHead({ piece, address, title }: PracticeHeadProps) {
   const whose = { piece: piece.id, key, pupil, stage };
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
-      <h1 className="min-w-0 flex-1 text-2xl font-semibold">{title}</h1>
+      <h1 className="min-w-0 flex-1 text-2xl font-semibold max-sm:text-lg">{title}</h1>
       <nav aria-label={w.practice.waysFromHere} className="flex flex-wrap gap-1">
         {step === null ? (
           <Link className={LINK} data-role="to-steps" href={addressOf('/practice', { ...whose, step: 'next' })}>
-            <Footprints size={16} aria-hidden /> {w.practice.stepByStep}
+            <Footprints size={16} aria-hidden /> <span className="max-sm:sr-only">{w.practice.stepByStep}</span>
           </Link>
         ) : (
           <Link className={LINK} data-role="to-free" href={addressOf('/practice', whose)}>
-            <Hand size={16} aria-hidden /> {w.practice.asILike}
+            <Hand size={16} aria-hidden /> <span className="max-sm:sr-only">{w.practice.asILike}</span>
           </Link>
         )}
         <Link className={LINK} data-role="to-record" href={addressOf('/record', { piece: piece.id, pupil })}>
-          <BookOpenCheck size={16} aria-hidden /> {w.practice.record}
+          <BookOpenCheck size={16} aria-hidden /> <span className="max-sm:sr-only">{w.practice.record}</span>
         </Link>
         <Link className={LINK} href={addressOf('/bench', { piece: piece.id, key, stage })}>
-          <ArrowLeft size={16} aria-hidden /> {w.practice.toBench}
+          <ArrowLeft size={16} aria-hidden /> <span className="max-sm:sr-only">{w.practice.toBench}</span>
         </Link>
       </nav>
     </div>

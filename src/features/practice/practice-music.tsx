@@ -3,11 +3,11 @@
 import { useMemo, useRef } from 'react';
 import type { PracticeView } from '@/core/views';
 import { EngravedPage } from '@/features/shared/engraved-page';
-import { KeyboardMap, keyboardRange } from '@/features/shared/keyboard-map';
-import { pianoSounder } from '@/features/shared/sound/sounder';
+import { keyboardRange } from '@/features/shared/keyboard-map';
 import { useSize } from '@/features/shared/use-size';
 import { useWords } from '@/features/shared/words/use-words';
 import { ID_PREFIXES } from '@/workers/protocol';
+import { KeysToPlay } from './keys-to-play';
 import type { Run } from './use-run';
 
 interface PracticeMusicProps {
@@ -49,13 +49,6 @@ export function PracticeMusic({ view, run, shown, isAway, onTouch }: PracticeMus
     keys.some(({ noteId, isStruck }) => isStruck && noteId === next?.keys[0]?.id),
   );
   const range = useMemo(() => keyboardRange(view.moments), [view]);
-  const touch = (midi: number): void => {
-    onTouch(midi);
-    void pianoSounder().then(async (sounder) => {
-      await sounder.ready();
-      sounder.strike(midi, sounder.now(), 0.4, 0.6);
-    });
-  };
   return (
     <>
       <section
@@ -80,11 +73,7 @@ export function PracticeMusic({ view, run, shown, isAway, onTouch }: PracticeMus
           />
         ) : null}
       </section>
-      {judged ? null : (
-        <section aria-label={w.practice.theKeys} className="rounded-box border border-base-300 bg-base-100 p-2">
-          <KeyboardMap moment={isAway ? null : (moment ?? null)} range={range} onKey={touch} />
-        </section>
-      )}
+      {judged ? null : <KeysToPlay moment={isAway ? null : (moment ?? null)} range={range} onTouch={onTouch} />}
     </>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { useEffect, useRef } from 'react';
 import { Check, Lock } from 'lucide-react';
 import { useWords } from '@/features/shared/words/use-words';
 import { practise } from './practice-address';
@@ -13,18 +14,26 @@ interface StepTrailProps {
 /** All steps in their order: done, open or still shut. One that is open can be gone to. */
 export function StepTrail({ steps, shown }: StepTrailProps) {
   const w = useWords();
+  const trail = useRef<HTMLOListElement>(null);
+  const id = shown?.step.id;
+  // On a phone it is one row: the step that is shown is brought into sight, and nothing else is moved.
+  useEffect(() => {
+    const list = trail.current;
+    const current = list?.querySelector<HTMLElement>('[aria-current=step]');
+    if (list && current) list.scrollLeft = current.offsetLeft - list.offsetLeft - list.clientWidth / 2;
+  }, [id]);
   return (
     <nav aria-label={w.practice.steps}>
-      <ol className="flex flex-wrap gap-1" data-role="step-trail">
+      <ol ref={trail} className="flex flex-wrap gap-1 max-sm:flex-nowrap max-sm:overflow-x-auto" data-role="step-trail">
         {steps.map((one) => {
           const { step, title, number, progress } = one;
-          const isShown = step.id === shown?.step.id;
+          const isShown = step.id === id;
           const state = progress.isDone ? 'done' : progress.isOpen ? 'open' : 'shut';
           return (
-            <li key={step.id}>
+            <li key={step.id} className="shrink-0">
               <button
                 type="button"
-                className={`btn btn-sm size-9 min-h-0 px-0 font-normal pointer-coarse:size-11 ${isShown ? 'btn-neutral' : ''}`}
+                className={`btn btn-sm size-9 min-h-0 px-0 font-normal pointer-coarse:size-11 ${isShown ? 'btn-neutral' : state === 'shut' ? '' : 'border-secondary bg-base-100'}`}
                 data-step={step.id}
                 data-state={state}
                 aria-current={isShown ? 'step' : undefined}

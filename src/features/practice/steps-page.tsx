@@ -83,14 +83,12 @@ interface StepProps extends StepsPageProps {
 
 function Step({ piece, address, whom, steps, shown, instrument }: StepProps) {
   const w = useWords();
-  const { step, title, told, number, progress } = shown;
+  const { step, progress } = shown;
   const { view: list } = steps;
   const what = useStepMusic(step, list.keyText, address.stage);
   const practised = usePractised(piece, whom, what);
   const { view, trouble } = practised;
   const effective = useMemo(() => addressAt(address, step), [address, step]);
-  const head = useRef<HTMLHeadingElement>(null);
-  useEffect(() => head.current?.focus({ preventScroll: true }), []);
   const { edition, fileName, id } = piece;
   const pupil = whom.pupil?.id ?? null;
   const ofWhat = useMemo(
@@ -129,21 +127,7 @@ function Step({ piece, address, whom, steps, shown, instrument }: StepProps) {
   const onward = progress.isDone ? { words: w.practice.nextStep, go: () => practise({ step: 'next' }, 'push') } : null;
   return (
     <>
-      <section aria-label={w.practice.stepNumber(number, steps.steps.length)} className="flex flex-col gap-1">
-        <p className="text-sm text-secondary">{w.practice.stepNumber(number, steps.steps.length)}</p>
-        <h2 ref={head} tabIndex={-1} className="text-3xl font-semibold focus:outline-none" data-role="step-title">
-          {title}
-        </h2>
-        <p className="text-xl" data-role="step-told">
-          {told}
-        </p>
-        {step.way === 'tick' ? null : (
-          <p className="flex items-center gap-2" role="status" data-role="in-a-row" data-in-a-row={progress.inARow}>
-            {progress.isDone ? <Check size={20} aria-hidden /> : null}
-            {progress.isDone ? w.practice.stepDone : w.says.inARowWords(progress.inARow, step.times)}
-          </p>
-        )}
-      </section>
+      <StepHead shown={shown} of={steps.steps.length} />
       <PracticeTrouble trouble={trouble} />
       {view && step.way === 'tick' ? (
         <TickStep
@@ -177,6 +161,37 @@ function Step({ piece, address, whom, steps, shown, instrument }: StepProps) {
         />
       ) : null}
     </>
+  );
+}
+
+/** What is to be done, and how far one is with it. */
+function StepHead({ shown, of }: { readonly shown: StepNow; readonly of: number }) {
+  const w = useWords();
+  const { step, title, told, number, progress } = shown;
+  const head = useRef<HTMLHeadingElement>(null);
+  // A new step is read out at once, without moving the page.
+  useEffect(() => head.current?.focus({ preventScroll: true }), []);
+  return (
+    <section aria-label={w.practice.stepNumber(number, of)} className="flex flex-col gap-1">
+      <p className="text-sm text-secondary">{w.practice.stepNumber(number, of)}</p>
+      <h2
+        ref={head}
+        tabIndex={-1}
+        className="text-3xl font-semibold focus:outline-none max-sm:text-2xl"
+        data-role="step-title"
+      >
+        {title}
+      </h2>
+      <p className="text-xl max-sm:text-lg" data-role="step-told">
+        {told}
+      </p>
+      {step.way === 'tick' ? null : (
+        <p className="flex items-center gap-2" role="status" data-role="in-a-row" data-in-a-row={progress.inARow}>
+          {progress.isDone ? <Check size={20} aria-hidden /> : null}
+          {progress.isDone ? w.practice.stepDone : w.says.inARowWords(progress.inARow, step.times)}
+        </p>
+      )}
+    </section>
   );
 }
 

@@ -24,8 +24,8 @@ interface KeyboardMapProps {
   readonly old?: readonly OldFinger[];
   /** How far the hand reaches, in mm: shown as a band from the thumb. */
   readonly reachMm?: number;
-  /** The keys whole, or only as much of them as shows where the fingers are. */
-  readonly part?: 'whole' | 'front';
+  /** The keys whole, only as much of them as shows where the fingers are, or whole and wide enough to be played on. */
+  readonly part?: 'whole' | 'front' | 'playing';
   readonly onKey?: (midi: number) => void;
 }
 
@@ -60,6 +60,11 @@ const BAND_ROOM_MM = 16;
 /** From where to where keys are seen where only their front is. Unit: mm from the fallboard. */
 const FRONT_MM = [64, 138] as const;
 
+const HEIGHTS = { whole: 'max-h-32', front: 'max-h-14', playing: 'max-h-44 pointer-coarse:max-h-60' } as const;
+
+/** So wide a white key is at least where it is played on. Unit: px. */
+const PLAYED_KEY_PX = 30;
+
 /** The keyboard in true proportions (mm), with the fingers on their keys at one moment: filled where a key is down,
  * hollow where a finger only rests. Right-hand fingers are round, left-hand ones square. */
 export function KeyboardMap({
@@ -82,7 +87,10 @@ export function KeyboardMap({
       viewBox={`${left - 2} ${top} ${right - left + 4} ${bottom - top}`}
       role="img"
       aria-label={moment ? wordsOf(w, moment) : w.shared.keyboard}
-      className={`mx-auto w-full ${isFront ? 'max-h-14' : 'max-h-32'}`}
+      className={`mx-auto w-full ${HEIGHTS[part]}`}
+      style={
+        part === 'playing' ? { minWidth: keys.filter(({ isBlack }) => !isBlack).length * PLAYED_KEY_PX } : undefined
+      }
       data-role="keyboard"
     >
       {keys.map((key) => (

@@ -128,7 +128,7 @@ export const practice = (t: Terms) => ({
     [
       ...(way === 'tick'
         ? ['ticked by the pupil']
-        : [`at ${tempo} %`, `clean ${times} ${times === 1 ? 'time' : 'times'}`]),
+        : [`at ${tempo} %`, times === 1 ? 'clean once' : `clean ${times} times in a row`]),
       ...(opens === 'any-time' ? ['open at any time'] : []),
     ].join(', '),
   editStep: (title: string) => `Change “${title}”`,
