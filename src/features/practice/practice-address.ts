@@ -38,7 +38,7 @@ const SHAPE = {
   pupil: text,
   /** The stage of the piece by its id; null for the whole. */
   stage: text,
-  /** The practice step that is shown, by its id; `next` for the one that is open; null where one plays as one likes. */
+  /** The practice step that is shown, by its id; `next` for the one that is open, `end` behind the last one; null where one plays as one likes. */
   step: text,
   /** The step from which one came here, to come back to. */
   of: text,

@@ -17,7 +17,7 @@ import { StepsPanel } from './steps-panel';
 import { TickStep } from './tick-step';
 import { useHeardInstrument, type HeardInstrument } from './use-heard-instrument';
 import { usePractised, type PractisedWhat } from './use-practised';
-import { useSteps, type StepNow, type Steps } from './use-steps';
+import { stepBehind, useSteps, type StepNow, type Steps } from './use-steps';
 import type { PlayedKeys } from './use-run';
 
 interface StepsPageProps {
@@ -33,11 +33,12 @@ export function StepsPage({ piece, address, whom }: StepsPageProps) {
   const instrument = useHeardInstrument();
   const { shown } = steps ?? {};
   const keyNow = steps?.view.keyText;
-  // The address names the key, and the step that is shown, so that it stays when it is done.
+  const isNamed = steps?.steps.some(({ step }) => step.id === address.step) === true;
+  // The address names the key, and the step that is shown, so that it stays when it is done. One that it names already opens once it is known that it may.
   useEffect(() => {
-    if (shown && address.step !== shown.step.id) practise({ step: shown.step.id });
+    if (shown && !isNamed && address.step !== 'end') practise({ step: shown.step.id });
     if (keyNow !== undefined && address.key === null) practise({ key: keyNow });
-  }, [shown, keyNow, address.step, address.key]);
+  }, [shown, keyNow, isNamed, address.step, address.key]);
   const isArranged = address.show === 'arrange';
   return (
     <div
@@ -134,8 +135,9 @@ function Step({ piece, address, whom, steps, shown, instrument }: StepProps) {
           view={view}
           isDone={progress.isDone}
           onTick={() => {
-            void keepRun(tickOf(ofWhat, Date.now()), []);
-            practise({ step: 'next' }, 'push');
+            void keepRun(tickOf(ofWhat, Date.now()), []).then(() =>
+              practise({ step: stepBehind(steps, step.id) ?? 'end' }, 'push'),
+            );
           }}
           onward={onward}
         />

@@ -33,8 +33,9 @@ export interface Echo {
 /** Before a call, and before the next one after it was told how the answer was. Unit: ms. */
 const LEAD_MS = 400;
 const TELL_MS = 1600;
-/** An answer is over after so long without a key. Unit: ms. */
+/** An answer is over after so long without a key; sooner, once it has as many notes as the call. Unit: ms. */
 const SILENCE_MS = 1500;
+const WHOLE_MS = 700;
 const LOUDNESS = 0.6;
 
 interface EchoOf {
@@ -56,6 +57,8 @@ export function useEcho({ view, address, practised, onDone }: EchoOf): Echo {
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   const taking = useRef<TakeDown | null>(null);
   const begun = useRef(0);
+  const struck = useRef(0);
+  const wanted = useRef(0);
   const played = useRef<readonly StruckKey[]>([]);
   const now = useRef<{ readonly music: AskedMusic; readonly state: EchoState } | null>(null);
   const { tempo, ear } = address;
@@ -111,6 +114,9 @@ export function useEcho({ view, address, practised, onDone }: EchoOf): Echo {
   const listen = useCallback((): void => {
     setIs('answering');
     taking.current = takeDownFrom(begun.current);
+    struck.current = 0;
+    const phrase = now.current?.state.todo[0];
+    wanted.current = now.current && phrase ? callOf(now.current.music, phrase).length : 0;
   }, []);
 
   useEffect(() => {
@@ -152,7 +158,9 @@ export function useEcho({ view, address, practised, onDone }: EchoOf): Echo {
     (move: KeyMove): void => {
       if (!taking.current) return;
       taking.current.hear(move);
-      later(answer, SILENCE_MS);
+      struck.current += move.press === 'down' ? 1 : 0;
+      const isWhole = move.press === 'up' && struck.current >= wanted.current;
+      later(answer, isWhole ? WHOLE_MS : SILENCE_MS);
     },
     [later, answer],
   );

@@ -49,6 +49,12 @@ export function keptFor(
   return null;
 }
 
+/** The first step behind this one that is not done; null where there is none. */
+export function stepBehind({ steps }: Pick<Steps, 'steps'>, id: string): string | null {
+  const at = steps.findIndex(({ step }) => step.id === id);
+  return steps.slice(at + 1).find(({ progress }) => !progress.isDone)?.step.id ?? null;
+}
+
 /** The steps and how they stand; null until they are known. */
 export function useSteps(
   piece: PieceRecord,
