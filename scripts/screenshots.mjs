@@ -39,6 +39,25 @@ const VIEWS = [
     until: '[data-role=judged]',
   },
   {
+    name: 'record',
+    path: '/record?pupil=demo-tam&piece=lantern-walk',
+    waitsFor: '[data-run]',
+    presses: ['[data-run]'],
+    until: '[data-role=judged]',
+  },
+  {
+    name: 'steps',
+    path: '/practice?piece=lantern-walk&key=D-major&pupil=demo-tam&step=next',
+    waitsFor: '[data-role=practice-paper] figure[aria-busy=false]',
+    size: [820, 1180],
+  },
+  {
+    name: 'steps-phone',
+    path: '/practice?piece=lantern-walk&key=D-major&pupil=demo-tam&step=next',
+    waitsFor: '[data-role=practice-paper] figure[aria-busy=false]',
+    size: [390, 844],
+  },
+  {
     name: 'commands',
     path: '/bench?piece=market-chords&key=Eb-major&pupil=any',
     waitsFor: ENGRAVED,

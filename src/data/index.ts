@@ -8,7 +8,7 @@ export { askToPersist, roomLeft } from './device/browser-store';
 export type { Room } from './device/browser-store';
 export type { TakingIn } from './file/contents';
 export { readStudioFile } from './file/studio-file';
-export type { ReadFile } from './file/studio-file';
+export type { ReadFile, StudioFileTrouble } from './file/studio-file';
 export type { Comparison } from './file/take-in';
 export { fitName, fitStamp } from './fits';
 export type { KeptFit } from './fit-bytes';
@@ -20,7 +20,6 @@ export { MOST_TAG_LETTERS, decidedSchema, pupilSchema } from './records/records'
 export { wordingOf } from './records/settings';
 export { stagesBesideSchema } from './records/stage-fields';
 export type { NewPiece, PieceRecord, PlanEntry, PupilRecord } from './records/records';
-export { PLAYED_ON } from './records/run-record';
 export type { PlayedOn, RunRecord } from './records/run-record';
 export type { Settings } from './records/settings';
 export { shelfFits } from './shelf-fits';

@@ -2,6 +2,10 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
+import { toBase64 } from '@/features/shared/base64';
+import { writePlayedFile } from '@/core/write';
+import type { Studio } from '@/data/door/studio';
+import { aRun } from '../support/studio';
 import { arriveAtShelf, goTo, seesCards, seesKey, textOf, type Teacher } from './support/teacher';
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
@@ -72,6 +76,15 @@ async function resize(width: number, height: number): Promise<void> {
   await page.waitForFunction((wanted: number) => window.innerWidth === wanted, {}, width);
 }
 
+/** Runs in the page: puts a run into the record. */
+async function putRun(run: object): Promise<void> {
+  const { newThumb } = window as unknown as { readonly newThumb: { readonly studio: Pick<Studio, 'run'> } };
+  await newThumb.studio.run({ kind: 'note.run', run: run as never }, '');
+}
+
+/** One key that was struck. */
+const ONE_KEY = toBase64(writePlayedFile([{ midi: 62, downMs: 0, upMs: 400, velocity: 64 }]));
+
 const SIZES = [
   [1280, 800],
   [1440, 900],
@@ -110,6 +123,25 @@ describe.each(SIZES)('at %i by %i', (width, height) => {
     await goTo(page, '/survey?piece=mill-wheel&show=stages');
     await page.waitForSelector('[data-role=stages-by-key][data-whole=true]');
     expect(await overflow()).toBe(0);
+    expect(await findingsInBothLooks()).toEqual([]);
+    await goTo(page, '/bench?piece=market-chords&key=Eb-major&at=1:1');
+    await seesKey(page, 'Eb-major');
+  });
+
+  it('the steps of practice, their order and the record have neither', async () => {
+    const query = 'piece=mill-wheel&key=D-major&pupil=demo-tam';
+    await page.evaluate(putRun, { ...aRun('run', 'mill-wheel', 1), pupil: 'demo-tam', midi: ONE_KEY });
+    await goTo(page, `/practice?${query}&step=next`);
+    await page.waitForSelector('[data-role=practice-paper] figure[aria-busy=false]');
+    expect([await overflow(), await cutThings()]).toEqual([0, []]);
+    expect(await findingsInBothLooks()).toEqual([]);
+    await page.locator('[data-role=arrange-steps]').click();
+    await page.locator('[data-entry=slow] [data-role=edit-step]').click();
+    await page.waitForSelector('[data-role=step-form]');
+    expect([await overflow(), await findings()]).toEqual([0, []]);
+    await goTo(page, `/record?${query}&run=run`);
+    await page.waitForSelector('[data-role=record-run] [data-role=judged]');
+    expect([await overflow(), await cutThings()]).toEqual([0, []]);
     expect(await findingsInBothLooks()).toEqual([]);
     await goTo(page, '/bench?piece=market-chords&key=Eb-major&at=1:1');
     await seesKey(page, 'Eb-major');

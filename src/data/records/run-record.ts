@@ -5,7 +5,7 @@ import type { Hand } from '@/core/score';
 import type { Shape } from './understand';
 
 /** On what a run was played. */
-export const PLAYED_ON = ['screen', 'midi', 'simulated'] as const;
+const PLAYED_ON = ['screen', 'midi', 'simulated'] as const;
 export type PlayedOn = (typeof PLAYED_ON)[number];
 
 function oneOf<T extends string>(values: readonly T[]) {

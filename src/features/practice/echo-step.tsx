@@ -9,11 +9,13 @@ import { ScreenKeys } from '@/features/shared/key-help';
 import { keyboardRange } from '@/features/shared/keyboard-map';
 import { useWords } from '@/features/shared/words/use-words';
 import type { PracticeAddress } from './practice-address';
+import { Cautions } from './cautions';
 import { ChosenInstrument } from './practice-choices';
 import { KeysToPlay } from './keys-to-play';
 import { OnwardButton, type Onward } from './run-button';
 import { JITTER_MS, WeaknessChoice } from './simulated-pupil';
 import { useEcho, type Echo } from './use-echo';
+import { useLongDrill } from './use-long-drill';
 import type { HeardInstrument } from './use-heard-instrument';
 import type { Practised } from './use-practised';
 import type { PlayedKeys } from './use-run';
@@ -47,6 +49,7 @@ export function EchoStep({ view, practised, instrument, address, onward, onDone 
     ],
     [w, is, isOn, goesOn, answer, begin, stop],
   );
+  const isLong = useLongDrill(isOn ? 'listening' : 'still', 'echo');
   const range = useMemo(() => keyboardRange(view.moments), [view]);
   return (
     <>
@@ -73,6 +76,7 @@ export function EchoStep({ view, practised, instrument, address, onward, onDone 
           </button>
         ) : null}
       </div>
+      <Cautions view={view} isLong={isLong && !isOn} />
       <aside
         className="flex flex-col gap-3 rounded-box border border-base-300 bg-base-100 p-4"
         aria-label={w.practice.what}

@@ -4,6 +4,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { useWords } from '@/features/shared/words/use-words';
 import type { JudgedNext, PracticeView } from '@/core/views';
+import { Cautions } from './cautions';
 import { JudgedPanel } from './judged-panel';
 import { ChosenInstrument, PracticeChoices } from './practice-choices';
 import { PracticeMusic } from './practice-music';
@@ -92,16 +93,7 @@ export function Playing(props: PlayingProps) {
             {saidOf(w, run, address, hasWaitedLong)}
           </p>
         </div>
-        {view.stretches ? (
-          <p className="text-sm" data-role="caution">
-            {w.practice.neverHurts}
-          </p>
-        ) : null}
-        {isLong && !isListening ? (
-          <p className="rounded-box bg-base-200 p-3" role="status" data-role="rest-now">
-            {w.practice.restNow}
-          </p>
-        ) : null}
+        <Cautions view={view} isLong={isLong && !isListening} />
         {judged ? (
           <JudgedPanel
             judged={judged.judged}

@@ -6,6 +6,7 @@ import type { PracticeView } from '@/core/views';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { useWords } from '@/features/shared/words/use-words';
 import { PracticeMusic } from './practice-music';
+import { Cautions } from './cautions';
 import { NOT_BEGUN, wantedMoments } from './follow';
 import { OnwardButton, type Onward } from './run-button';
 
@@ -36,6 +37,7 @@ export function TickStep({ view, isDone, onTick, onward }: TickStepProps) {
     <>
       <ScreenKeys keys={shortcuts} />
       <PracticeMusic view={view} run={still} shown={[]} isAway={false} onTouch={() => undefined} />
+      <Cautions view={view} isLong={false} />
       {goesOn ? (
         <OnwardButton onward={goesOn} />
       ) : (

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
-import { readStudioFile, studio, takeInHandOver, type PlanEntry, type ReadFile } from '@/data';
+import { readStudioFile, studio, takeInHandOver, type PlanEntry, type ReadFile, type StudioFileTrouble } from '@/data';
 import { addressOf } from './address-of';
 import { bringIn } from './bring-in';
 import { useMessages } from './messages';
@@ -16,7 +16,9 @@ export function useTakeFiles(): (files: readonly File[]) => void {
   return useCallback(
     (files) => {
       const take = async (): Promise<void> => {
-        const [handed, others] = await handOvers(w, files);
+        const { handed, refused, others } = await handOvers(w, files);
+        for (const { name, trouble } of refused)
+          say({ kind: 'trouble', text: `${name}: ${trouble.message}`, hint: trouble.hint });
         for (const { name, contents } of handed) {
           const taken = await takeInHandOver(contents, w.shared.handOverTakenIn(name));
           const first = taken?.plan[0];
@@ -41,21 +43,27 @@ export function useTakeFiles(): (files: readonly File[]) => void {
   );
 }
 
-interface Handed {
-  readonly name: string;
-  readonly contents: ReadFile['contents'];
+/** Files of ours among those that were dropped: what was handed over, and what was refused; and all others. */
+interface Sorted {
+  readonly handed: readonly { readonly name: string; readonly contents: ReadFile['contents'] }[];
+  readonly refused: readonly { readonly name: string; readonly trouble: StudioFileTrouble }[];
+  readonly others: readonly File[];
 }
 
-/** The files that were handed over for a pupil, and all others. */
-async function handOvers(w: Words, files: readonly File[]): Promise<readonly [readonly Handed[], readonly File[]]> {
-  const handed: Handed[] = [];
-  const others: File[] = [];
-  for (const file of files) {
-    const read = file.name.endsWith('.json') ? readStudioFile(w.store, await file.text()) : null;
-    if (read?.ok && read.value.kind === 'hand-over') handed.push({ name: file.name, contents: read.value.contents });
-    else others.push(file);
-  }
-  return [handed, others];
+async function handOvers(w: Words, files: readonly File[]): Promise<Sorted> {
+  const sorted: Sorted = { handed: [], refused: [], others: [] };
+  const withFile = async ({ handed, refused, others }: Sorted, file: File): Promise<Sorted> => {
+    const text = file.name.endsWith('.json') ? await file.text() : '';
+    if (!text.includes('"newThumb"')) return { handed, refused, others: [...others, file] };
+    const read = readStudioFile(w.store, text);
+    const { name } = file;
+    if (!read.ok) return { handed, refused: [...refused, { name, trouble: read.error }], others };
+    const { kind, contents } = read.value;
+    return kind === 'hand-over'
+      ? { handed: [...handed, { name, contents }], refused, others }
+      : { handed, refused: [...refused, { name, trouble: w.shared.wholeStudio }], others };
+  };
+  return files.reduce(async (before, file) => withFile(await before, file), Promise.resolve(sorted));
 }
 
 /** Where the first thing that was planned is practised. */

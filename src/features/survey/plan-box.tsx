@@ -133,6 +133,13 @@ function Planned({ piece, pupil, planned, wordsOfKey }: PlannedProps) {
         </span>
       ))}
       <HandOverButton pupil={pupil} />
+      <Link
+        className="link flex min-h-8 items-center px-2"
+        data-role="to-record"
+        href={addressOf('/record', { pupil: pupil.id })}
+      >
+        {w.practice.record}
+      </Link>
     </span>
   );
 }

@@ -77,6 +77,10 @@ export const shared = (t: Terms) => ({
   ofFolderPassedOverNo: (passedOver: number) =>
     `${passedOver} ${passedOver === 1 ? 'file' : 'files'} of the folder passed over: no MusicXML, ABC or MIDI.`,
   folderCouldNotBeRead: 'The folder could not be read.',
+  wholeStudio: {
+    message: 'This file holds a whole studio.',
+    hint: 'Look into it in Settings, under “The studio in one file”.',
+  },
   handOverTakenIn: (name: string) => `handed over: ${name}`,
   dropFilesThemselves: 'Drop the files themselves.',
   letGoToPutPiece: 'Let go to put the piece on the shelf',
