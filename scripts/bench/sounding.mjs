@@ -75,7 +75,9 @@ function takeDownSources() {
 /** Runs in the page: renders each recording as it was started, and finds when it is heard. Unit: s on the audio clock. */
 async function renderedOnsets(heard, lookedForS) {
   const onsets = [];
-  for (const { when, now, rate, buffer } of globalThis.startedSources) {
+  // What is rendered here is not to be taken down again.
+  const started = [...globalThis.startedSources];
+  for (const { when, now, rate, buffer } of started) {
     // What was handed over too late begins when it was handed over.
     const begins = Math.max(when, now);
     const { sampleRate } = buffer;

@@ -11,7 +11,7 @@ interface JudgedPanelProps {
   readonly judged: JudgedView;
   readonly keys: readonly StruckKey[];
   readonly onShow: (notes: readonly string[]) => void;
-  /** Goes to what comes next; null where nobody is to play now. */
+  /** Goes to what comes next; null where there is no way to it, or nobody is to play now. */
   readonly onNext: ((next: JudgedNext) => void) | null;
 }
 
@@ -60,14 +60,16 @@ export function JudgedPanel({ judged, keys, onShow, onNext }: JudgedPanelProps) 
           </ol>
         </div>
       ) : null}
-      {next && onNext ? (
+      {next ? (
         <div className="flex flex-wrap items-center gap-3 rounded-box bg-base-200 p-3" data-role="next-thing">
           <p className="flex-1">
             <span className="font-semibold">{w.practice.next}:</span> {next.words}
           </p>
-          <button type="button" className="btn btn-primary h-11" data-role="go-next" onClick={() => onNext(next)}>
-            {w.practice.goThere} <ArrowRight size={18} aria-hidden />
-          </button>
+          {onNext ? (
+            <button type="button" className="btn btn-primary h-11" data-role="go-next" onClick={() => onNext(next)}>
+              {w.practice.goThere} <ArrowRight size={18} aria-hidden />
+            </button>
+          ) : null}
         </div>
       ) : null}
       {extra.length > 0 ? (

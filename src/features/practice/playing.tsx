@@ -27,7 +27,8 @@ interface PlayingProps {
   /** Whether the page is seen before it was played. */
   readonly page: 'shown' | 'away';
   readonly onJudged: (judged: JudgedView, played: PlayedKeys) => void;
-  readonly onNext: (next: JudgedNext, tempo: number | null) => void;
+  /** Goes to what is to be done next; null where there is no way to it. */
+  readonly onNext: ((next: JudgedNext, tempo: number | null) => void) | null;
   /** Where it goes from here once it was played; null where it is only played once more. */
   readonly onward: Onward | null;
 }
@@ -63,6 +64,11 @@ export function Playing(props: PlayingProps) {
     setShown([]);
     practise(changed);
   };
+  const goTo = (next: JudgedNext): void => {
+    run.forget();
+    setShown([]);
+    onNext?.(next, next.bpm === null ? null : tempoFor(view, next.bpm));
+  };
   const isAway = page === 'away' && judged === null;
   const beside = (
     <>
@@ -95,16 +101,7 @@ export function Playing(props: PlayingProps) {
         </div>
         <Cautions view={view} isLong={isLong && !isListening} />
         {judged ? (
-          <JudgedPanel
-            judged={judged.judged}
-            keys={judged.keys}
-            onShow={setShown}
-            onNext={(next) => {
-              run.forget();
-              setShown([]);
-              onNext(next, next.bpm === null ? null : tempoFor(view, next.bpm));
-            }}
-          />
+          <JudgedPanel judged={judged.judged} keys={judged.keys} onShow={setShown} onNext={onNext && goTo} />
         ) : null}
       </div>
       <aside

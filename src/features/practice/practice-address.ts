@@ -40,8 +40,10 @@ const SHAPE = {
   stage: text,
   /** The practice step that is shown, by its id; `next` for the one that is open, `end` behind the last one; null where one plays as one likes. */
   step: text,
-  /** The step from which one came here, to come back to. */
+  /** The step from which one came here, to come back to; the key and the stage in which it is played, where they are others than those of its list. */
   of: text,
+  inKey: text,
+  inStage: text,
   hand: oneOf<Hand | 'both', Hand | 'both'>(['both', 'right', 'left'], 'both'),
   from: bar,
   to: bar,

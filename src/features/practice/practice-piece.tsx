@@ -23,7 +23,9 @@ interface PracticePieceProps {
 /** A piece to be played as one likes: everything can be chosen. */
 export function PracticePiece({ piece, address, whom }: PracticePieceProps) {
   const w = useWords();
-  const { key, stage, hand, from, to, of } = address;
+  const { hand, from, to, of } = address;
+  const key = address.inKey ?? address.key;
+  const stage = address.inStage ?? address.stage;
   const what: PractisedWhat = useSame({
     music: 'piece',
     key,
@@ -66,7 +68,12 @@ export function PracticePiece({ piece, address, whom }: PracticePieceProps) {
       'push',
     );
   const back =
-    of === null ? null : { words: w.practice.backToStep, go: () => practise({ step: of, of: null }, 'push') };
+    of === null
+      ? null
+      : {
+          words: w.practice.backToStep,
+          go: () => practise({ step: of, of: null, inKey: null, inStage: null }, 'push'),
+        };
   return (
     <div
       className="mx-auto flex w-full max-w-7xl flex-col gap-3 px-4 py-3"

@@ -1,6 +1,6 @@
 'use client';
 
-import { useId, useMemo, type ReactNode } from 'react';
+import { useId, useMemo, useState, type ReactNode } from 'react';
 import { STEP_OPENINGS, STEP_WAYS, type PracticeStep, type StepOpening, type StepWay } from '@/core/homework';
 import { fifteenKeys, keyText, parseKey } from '@/core/pitch';
 import type { Hand } from '@/core/score';
@@ -66,19 +66,7 @@ export function StepForm({ piece, whom, step, bars, keyText: listKey, onChange }
         ]}
         onChoose={(key) => onChange({ key: key === '' ? null : key })}
       />
-      <label className="flex flex-col gap-1">
-        <span className="font-semibold">{w.practice.tempoOfStep(step.tempo)}</span>
-        <input
-          type="range"
-          min={SLOWEST}
-          max={FASTEST}
-          step={5}
-          value={step.tempo}
-          data-role="step-tempo"
-          className="h-9 accent-[var(--color-primary)]"
-          onChange={(event) => onChange({ tempo: Number(event.target.value) })}
-        />
-      </label>
+      <TempoOfStep key={step.tempo} tempo={step.tempo} onChoose={(tempo) => onChange({ tempo })} />
       <Choice
         label={w.practice.timesOfStep}
         role="step-times"
@@ -108,6 +96,33 @@ export function StepForm({ piece, whom, step, bars, keyText: listKey, onChange }
         />
       </label>
     </div>
+  );
+}
+
+/** How fast: what is passed over while it is dragged is no edit. */
+function TempoOfStep({ tempo, onChoose }: { readonly tempo: number; readonly onChoose: (tempo: number) => void }) {
+  const w = useWords();
+  const [dragged, setDragged] = useState(tempo);
+  const choose = (): void => {
+    if (dragged !== tempo) onChoose(dragged);
+  };
+  return (
+    <label className="flex flex-col gap-1">
+      <span className="font-semibold">{w.practice.tempoOfStep(dragged)}</span>
+      <input
+        type="range"
+        min={SLOWEST}
+        max={FASTEST}
+        step={5}
+        value={dragged}
+        data-role="step-tempo"
+        className="h-9 accent-[var(--color-primary)]"
+        onChange={(event) => setDragged(Number(event.target.value))}
+        onPointerUp={choose}
+        onKeyUp={choose}
+        onBlur={choose}
+      />
+    </label>
   );
 }
 

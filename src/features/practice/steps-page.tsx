@@ -117,6 +117,8 @@ function Step({ piece, address, whom, steps, shown, instrument }: StepProps) {
       {
         step: null,
         of: step.id,
+        inKey: step.key,
+        inStage: step.stage,
         hand,
         from: bars?.from ?? null,
         to: bars?.to ?? null,
@@ -159,7 +161,7 @@ function Step({ piece, address, whom, steps, shown, instrument }: StepProps) {
           choices="instrument"
           page={step.kind === 'memory' ? 'away' : 'shown'}
           onJudged={keep}
-          onNext={goNext}
+          onNext={what.music === 'piece' ? goNext : null}
         />
       ) : null}
     </>

@@ -24,9 +24,6 @@ export interface Steps {
   readonly steps: readonly StepNow[];
   /** The step that the address names, or the next one; null where all are done. */
   readonly shown: StepNow | null;
-  readonly next: StepNow | null;
-  /** Whether they are the teacher's, or those that are proposed. */
-  readonly areOwn: boolean;
 }
 
 /** The teacher's list for a pupil in a key: the one made for just this pupil and key, else the nearest that holds for more. */
@@ -82,7 +79,7 @@ export function useSteps(
     const now = view.steps.map((one, i): StepNow => ({ ...one, number: i + 1, progress: progress[i] as StepProgress }));
     const next = now.find(({ step }) => step.id === nextStep(progress)?.id) ?? null;
     const shown = now.find(({ step, progress: { isOpen } }) => step.id === named && isOpen) ?? next;
-    return { view, steps: now, shown, next, areOwn: kept !== null };
-  }, [view, runs, stage, named, kept]);
+    return { view, steps: now, shown };
+  }, [view, runs, stage, named]);
   return { steps, trouble };
 }
