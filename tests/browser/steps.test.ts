@@ -179,6 +179,7 @@ describe('the pupil’s evening', () => {
   });
 
   it('ends with the last step; a step that is done can be gone to again', async () => {
+    await page.waitForSelector('[data-role=tick]');
     await page.keyboard.press('Enter');
     await page.waitForSelector('[data-role=all-done]');
     await click('[data-step=warm-up-right]');
