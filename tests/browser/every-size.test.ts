@@ -31,7 +31,11 @@ interface Axe {
 
 /** What axe finds on the screen as it is. */
 async function findings(): Promise<readonly string[]> {
-  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(AXE);
+  if (!(await page.evaluate(() => 'axe' in window))) {
+    await page.evaluate(AXE);
+    // Colours that are still on their way are neither look's.
+    await page.addStyleTag({ content: '* { transition: none !important; }' });
+  }
   const { violations } = await page.evaluate(() => (window as unknown as { axe: Axe }).axe.run());
   return violations.flatMap(({ id, nodes }) => nodes.map(({ target }) => `${id}: ${target.join(' ')}`));
 }

@@ -41,6 +41,7 @@ export function KeysToPlay({ moment, range, onTouch }: KeysToPlayProps) {
     <section
       ref={room}
       aria-label={w.practice.theKeys}
+      tabIndex={0}
       className="overflow-x-auto rounded-box border border-base-300 bg-base-100 p-2"
     >
       <KeyboardMap moment={moment} range={range} part="playing" onKey={touch} />
