@@ -194,7 +194,7 @@ describe('the teacher afterwards', () => {
   it('reads what was practised and how it went', async () => {
     await click('[data-role=to-record]');
     await runs(9);
-    await sees(page, 'What Tam Oakhollow practised: Two Gates');
+    await sees(page, 'What Tam Oakhollow played: Two Gates');
     const outcomes = await page.$$eval('[data-run]', (all) => all.map((run) => run.getAttribute('data-outcome')));
     expect(outcomes.filter((outcome) => outcome === 'unclean')).toHaveLength(1);
     expect(outcomes.filter((outcome) => outcome === 'ticked')).toHaveLength(2);

@@ -11,17 +11,31 @@ export function proposeSteps(subject: Subject): readonly PracticeStep[] {
   const { hands } = subject;
   const alone = hands.length > 1 ? hands : [];
   return [
-    ...hands.map((hand) => stepOf('warm-up', { id: `warm-up-${hand}`, hand, way: 'free', times: 1 })),
-    stepOf('tapping', { way: 'tick' }),
+    ...hands.map((hand) => stepOf('warm-up', { id: `warm-up-${hand}`, hand })),
+    stepOf('tapping', {}),
     ...landingSteps(subject),
     ...alone.map((hand) => stepOf('hand-alone', { id: `alone-${hand}`, hand })),
     ...passes(subject),
     stepOf('slow', {}),
-    ...hands.slice(0, 1).map((hand) => stepOf('echo', { hand, way: 'echo', times: 1 })),
-    stepOf('pulse', { tempo: STEP_TEMPO.pulse }),
-    stepOf('memory', { way: 'free', times: 1 }),
+    ...hands.slice(0, 1).map((hand) => stepOf('echo', { hand })),
+    stepOf('pulse', {}),
+    stepOf('memory', {}),
   ];
 }
+
+/** What is other in a kind of step: nobody hears it, it is played once, more slowly, by one hand. */
+const USUAL: Partial<Record<StepKind, Partial<PracticeStep>>> = {
+  'warm-up': { way: 'free', times: 1 },
+  tapping: { way: 'tick' },
+  landing: { tempo: STEP_TEMPO.landing },
+  fingers: { way: 'tick' },
+  saying: { way: 'tick' },
+  singing: { way: 'tick' },
+  counting: { times: 1 },
+  echo: { way: 'echo', times: 1, hand: 'right' },
+  pulse: { tempo: STEP_TEMPO.pulse },
+  memory: { way: 'free', times: 1 },
+};
 
 /** A step of a kind as it usually is, with what is different about this one. */
 export function stepOf(kind: StepKind, different: Partial<Omit<PracticeStep, 'kind'>>): PracticeStep {
@@ -37,6 +51,7 @@ export function stepOf(kind: StepKind, different: Partial<Omit<PracticeStep, 'ki
     way: 'along',
     times: CLEAN_IN_A_ROW,
     opens: 'in-order',
+    ...USUAL[kind],
     ...different,
   };
 }
@@ -45,10 +60,10 @@ export function stepOf(kind: StepKind, different: Partial<Omit<PracticeStep, 'ki
 function passes(subject: Subject): readonly PracticeStep[] {
   const isSung = notesOf(subject.part).some((note) => syllableAt(note) !== null);
   return [
-    stepOf('fingers', { way: 'tick' }),
-    stepOf('saying', { way: 'tick' }),
-    ...(isSung ? [stepOf('singing', { way: 'tick' })] : []),
-    stepOf('counting', { times: 1 }),
+    stepOf('fingers', {}),
+    stepOf('saying', {}),
+    ...(isSung ? [stepOf('singing', {})] : []),
+    stepOf('counting', {}),
   ];
 }
 
@@ -68,6 +83,5 @@ function landingStep({ bars }: Landing, hand: Hand, n: number): PracticeStep {
     id: `landing-${hand}-${n}`,
     hand,
     bars: { from: Math.min(...bars), to: Math.max(...bars) },
-    tempo: STEP_TEMPO.landing,
   });
 }

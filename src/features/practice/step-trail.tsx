@@ -37,7 +37,7 @@ export function StepTrail({ steps, shown }: StepTrailProps) {
                 data-step={step.id}
                 data-state={state}
                 aria-current={isShown ? 'step' : undefined}
-                aria-label={w.practice.stepInTrail(number, title, state)}
+                aria-label={w.practice.stepInTrail(number, title, w.practice.stepStates[state])}
                 title={title}
                 disabled={state === 'shut'}
                 onClick={() => practise({ step: step.id }, 'push')}

@@ -6,7 +6,7 @@ import { STEP_KINDS, stepOf, type PracticeStep, type StepKind } from '@/core/hom
 import { change, type PieceRecord } from '@/data';
 import type { ForWhom } from '@/features/shared/for-whom';
 import { Grip, SortableList, useSortableEntry } from '@/features/shared/sortable-list';
-import { useWords } from '@/features/shared/words/use-words';
+import { useWords, type Words } from '@/features/shared/words/use-words';
 import { StepForm } from './step-form';
 import { keptFor, type StepNow, type Steps } from './use-steps';
 
@@ -15,17 +15,6 @@ interface StepsPanelProps {
   readonly whom: ForWhom;
   readonly steps: Steps;
 }
-
-/** Kinds that no ear can follow, and what is played once: how they usually are when a teacher adds them. */
-const USUAL: Partial<Record<StepKind, Partial<Omit<PracticeStep, 'kind'>>>> = {
-  'warm-up': { way: 'free', times: 1 },
-  tapping: { way: 'tick' },
-  fingers: { way: 'tick' },
-  saying: { way: 'tick' },
-  singing: { way: 'tick' },
-  echo: { way: 'echo', times: 1, hand: 'right' },
-  memory: { way: 'free', times: 1 },
-};
 
 /** The steps as the teacher gives them: put into order, taken out, added, changed. */
 export function StepsPanel({ piece, whom, steps }: StepsPanelProps) {
@@ -41,7 +30,7 @@ export function StepsPanel({ piece, whom, steps }: StepsPanelProps) {
     );
   const add = (kind: StepKind): void => {
     const id = crypto.randomUUID();
-    put([...list, stepOf(kind, { ...USUAL[kind], id })], w.practice.stepAdded);
+    put([...list, stepOf(kind, { id })], w.practice.stepAdded);
     setEdited(id);
   };
   return (
@@ -129,6 +118,12 @@ export function StepsPanel({ piece, whom, steps }: StepsPanelProps) {
   );
 }
 
+/** What is asked of a step, in a line. */
+function factsOf(w: Words, { way, tempo, times, opens }: PracticeStep): string {
+  const asked = way === 'tick' ? w.practice.stepWays.tick : w.practice.stepAsked(tempo, times);
+  return [asked, ...(opens === 'any-time' ? [w.practice.openAnyTime] : [])].join(', ');
+}
+
 interface EntryProps {
   readonly one: StepNow;
   readonly isEdited: boolean;
@@ -146,7 +141,7 @@ function Entry({ one: { step, title, number }, isEdited, onEdit, onRemove, child
         <Grip grip={grip} label={w.stages.move(title)} />
         <span className="min-w-0 flex-1">
           {number}. {title}
-          <span className="block text-xs text-secondary">{w.practice.stepFacts(step)}</span>
+          <span className="block text-xs text-secondary">{factsOf(w, step)}</span>
         </span>
         <button
           type="button"

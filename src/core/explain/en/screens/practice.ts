@@ -1,7 +1,4 @@
-import type { PracticeStep } from '../../../homework';
 import type { Terms } from '../terms';
-
-type StepFacts = Pick<PracticeStep, 'way' | 'tempo' | 'times' | 'opens'>;
 
 export const practice = (t: Terms) => ({
   pupilsPageShowsPiece: 'The pupil’s page has one piece in one key, to be played and listened to. Choose one.',
@@ -89,8 +86,8 @@ export const practice = (t: Terms) => ({
   backToStep: 'Back to the step',
   steps: 'Steps',
   stepNumber: (number: number, of: number) => `Step ${number} of ${of}`,
-  stepInTrail: (number: number, title: string, state: 'done' | 'open' | 'shut') =>
-    `Step ${number}: ${title}${{ done: ', done', open: '', shut: ', not open yet' }[state]}`,
+  stepInTrail: (number: number, title: string, state: string) => `Step ${number}: ${title}, ${state}`,
+  stepStates: { done: 'done', open: 'open', shut: 'not open yet' },
   stepDone: 'This step is done.',
   nextStep: 'Next step',
   allStepsDone: 'All steps are done.',
@@ -124,13 +121,9 @@ export const practice = (t: Terms) => ({
     echo: 'call and echo',
     tick: 'ticked by the pupil',
   },
-  stepFacts: ({ way, tempo, times, opens }: StepFacts) =>
-    [
-      ...(way === 'tick'
-        ? ['ticked by the pupil']
-        : [`at ${tempo} %`, times === 1 ? 'clean once' : `clean ${times} times in a row`]),
-      ...(opens === 'any-time' ? ['open at any time'] : []),
-    ].join(', '),
+  stepAsked: (tempo: number, times: number) =>
+    times === 1 ? `at ${tempo} %, clean once` : `at ${tempo} %, clean ${times} times in a row`,
+  openAnyTime: 'open at any time',
   editStep: (title: string) => `Change “${title}”`,
   removeStep: (title: string) => `Take out “${title}”`,
   stepAdded: 'step added',

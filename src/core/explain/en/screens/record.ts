@@ -4,7 +4,7 @@ import { playFaultNames } from '../playing';
 export const record = (t: Terms) => ({
   opening: 'Opening the record …',
   heading: (pupil: string | null, piece: string | null) =>
-    [pupil === null ? 'What was practised' : `What ${pupil} practised`, ...(piece === null ? [] : [piece])].join(': '),
+    [pupil === null ? 'What was played' : `What ${pupil} played`, ...(piece === null ? [] : [piece])].join(': '),
   allPieces: 'All pieces',
   toSteps: 'To the steps',
   nothingYet: 'Nothing is in the record yet. A run goes into it once it was begun and played.',
