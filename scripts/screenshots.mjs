@@ -113,7 +113,8 @@ for (const { name, path, waitsFor, selects, presses, keys, until, size = [1280, 
     if (held) await page.keyboard.up(held);
   }
   if (until) await page.waitForSelector(until);
-  await page.waitForNetworkIdle();
+  // A request of the page before that was broken off may count as under way for ever.
+  await page.waitForNetworkIdle({ concurrency: 2 });
   if (keys && path.startsWith('/enter')) await page.waitForSelector('[data-role=kept][data-kept=true]');
   if (path.startsWith('/atlas'))
     await page.waitForFunction(() => document.querySelector('figure[aria-busy=true]') === null);

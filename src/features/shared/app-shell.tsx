@@ -22,7 +22,7 @@ import { useWelcome } from './use-welcome';
 import { useWords } from '@/features/shared/words/use-words';
 
 /** Where music is engraved. */
-const ENGRAVED_PLACES: readonly string[] = ['/', '/bench', '/stand', '/practice', '/enter', '/atlas'];
+const ENGRAVED_PLACES: readonly string[] = ['/', '/bench', '/stand', '/practice', '/record', '/enter', '/atlas'];
 
 /** Screens that fill the window and scroll in their parts: nothing of them is ever behind something else. */
 const FRAMED_PLACES: readonly string[] = ['/bench', '/stand'];
