@@ -18,6 +18,7 @@ export { KEYBOARD_SIZES, SHELF_ORDERS } from './records/desk';
 export type { Desk, KeyboardSize, ShelfOrder } from './records/desk';
 export { MOST_TAG_LETTERS, decidedSchema, pupilSchema } from './records/records';
 export { wordingOf } from './records/settings';
+export { homeworkSchema } from './records/homework-field';
 export { stagesBesideSchema } from './records/stage-fields';
 export type { NewPiece, PieceRecord, PlanEntry, PupilRecord } from './records/records';
 export type { PlayedOn, RunRecord } from './records/run-record';

@@ -34,11 +34,19 @@ export async function takeInHandOver(contents: StudioContents, label: string): P
   if (await change({ kind: 'studio.take-in', contents, how: 'keep' }, label)) return null;
   for (const { piece, lists } of handed.homework) {
     const here = (await pieceById(studioDatabase(), piece))?.homework ?? [];
-    for (const { pupil, key, steps } of lists) {
-      const own = here.find((one) => one.pupil === pupil && one.key === key);
-      if (own && sameHeld(own.steps, steps)) continue;
-      await change({ kind: 'piece.homework', id: piece, whose: { pupil, key }, steps }, label);
-    }
+    const renewed = lists.filter(
+      ({ pupil, key, steps }) =>
+        !here.some((own) => own.pupil === pupil && own.key === key && sameHeld(own.steps, steps)),
+    );
+    if (renewed.length === 0) continue;
+    await change(
+      {
+        kind: 'piece.homework',
+        id: piece,
+        lists: renewed.map(({ pupil, key, steps }) => ({ whose: { pupil, key }, steps })),
+      },
+      label,
+    );
   }
   return handed;
 }

@@ -1,16 +1,11 @@
-import { array, mixed, number, object, string, type Schema } from 'yup';
+import { array, number, object, string, type Schema } from 'yup';
 import type { StruckKey } from '@/core/asked';
 import { STEP_KINDS, STEP_OPENINGS, STEP_WAYS, type StepKind, type StepOpening, type StepWay } from '@/core/homework';
 import { STRICTNESSES, type JudgeOptions, type Strictness } from '@/core/practice';
 import type { Hand } from '@/core/score';
 import { WEAKNESSES, type Pupil, type Weakness } from '@/core/simulation';
 import type { PractisedPart, StepsKept } from '@/core/views';
-
-function oneOf<T extends string>(values: readonly T[]) {
-  return mixed<T>()
-    .oneOf([...values])
-    .required();
-}
+import { oneOf } from './one-of';
 
 const barIndex = number().required().integer().min(0);
 

@@ -72,6 +72,29 @@ describe('what was played', () => {
 });
 
 describe('the steps of a piece', () => {
+  it.each(['D-minor', 'D-dorian', 'Gb-major', 'F#-mixolydian'])('warm up in %s with its five fingers', async (key) => {
+    const asked = {
+      kind: 'five-fingers',
+      keys: [key],
+      rhythm: 'quarters',
+      hands: 'right',
+      wording: USUAL.wording,
+    } as const;
+    const { musicXml: drill } = await valueOf(service.drill(asked, 30));
+    const music = await valueOf(
+      service.askedMusic({ ...SOURCE, musicXml: drill, ownKey: key }, USUAL, { hand: 'right', bars: null }),
+    );
+    expect(music.notes.map(({ finger }) => finger)).toEqual([1, 2, 3, 4, 5, 4, 3, 2, 1]);
+    expect(music.notes[0]?.midi).toBe(music.notes.at(-1)?.midi);
+  });
+
+  it('that name bars which are not there any more say so, or show what there is', async () => {
+    const lost = await service.practice(SOURCE, IN_D, { hand: 'right', bars: { from: 6, to: 99 } }, 30);
+    expect(lost.ok && lost.value.moments.length).toBeTruthy();
+    const none = await service.practice(SOURCE, IN_D, { hand: 'right', bars: { from: 90, to: 99 } }, 30);
+    expect(none.ok ? none.value.moments.length : none.trouble.message).toBeTruthy();
+  });
+
   it('are those that are proposed, in words, with the bars as they are printed', async () => {
     const view = await valueOf(service.steps(SOURCE, IN_D, { kept: null, ownStages: [] }));
     expect([view.keyText, view.bars.length]).toEqual(['D-major', 8]);

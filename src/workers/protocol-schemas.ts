@@ -35,12 +35,7 @@ import {
   RHYTHM_WORDS,
   type Wording,
 } from '@/core/explain';
-
-function oneOf<T extends string>(values: readonly T[]) {
-  return mixed<T>()
-    .oneOf([...values])
-    .required();
-}
+import { oneOf } from './one-of';
 
 /** How the teacher calls things. */
 export const wordingSchema: Schema<Wording> = object({

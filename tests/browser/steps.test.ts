@@ -2,7 +2,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
 import { musicXml } from '../support/build-piece';
-import { arriveAtShelf, drop, goTo, saved, sees, seesKey, textOf, type Teacher } from './support/teacher';
+import { arriveAtShelf, drop, goTo, press, saved, sees, seesKey, textOf, type Teacher } from './support/teacher';
 
 /** Two bars, soon over: both hands stay in one place, and F is sharp in D. */
 const TUNE = musicXml({
@@ -87,14 +87,14 @@ describe('the teacher', () => {
     }
     await sees(page, 'These steps are yours, for D major.');
     await change('alone-right', { 'step-times': '2' });
-    await change('echo', { 'step-to': '0' });
+    await change('echo', { 'bars-to': '0' });
     await change('warm-up-right', {});
     await change('memory', {});
     expect(await textOf(page, '[data-entry=alone-right]')).toContain('clean 2 times in a row');
     await page.select('[data-role=add-step]', 'own');
     await page.waitForSelector('[data-role=step-form]');
     await page.type('[data-role=step-words]', 'Play the last bar for grandmother.');
-    await page.select('[data-role=step-from]', '1');
+    await page.select('[data-role=bars-from]', '1');
     await page.waitForFunction(() => document.body.innerText.includes('Both hands, bar 2'));
     await page.select('[data-role=step-way]', 'tick');
     await page.waitForFunction(() => document.querySelectorAll('[data-entry]').length === 6);
@@ -221,6 +221,27 @@ describe('the teacher afterwards', () => {
     await page.keyboard.press('z');
     await page.keyboard.up('Control');
     await runs(9);
+  });
+});
+
+describe('a piece file', () => {
+  it('takes the teacher’s steps along', async () => {
+    await goTo(page, `/bench?piece=${piece}&key=D-major`);
+    await seesKey(page, 'D-major');
+    const { name, bytes } = await saved(teacher.browser, async () => {
+      await press(page, 'Save in another format');
+      await press(page, 'New Thumb piece');
+    });
+    await drop(page, [{ name, text: new TextDecoder().decode(bytes) }]);
+    await page.waitForFunction(
+      (before: string) => ![null, before].includes(new URL(location.href).searchParams.get('piece')),
+      {},
+      piece,
+    );
+    await goTo(page, `/practice?piece=${query('piece')}&key=D-major&pupil=demo-tam&step=next`);
+    await step('warm-up-right');
+    expect(await page.$$('[data-role=step-trail] li')).toHaveLength(6);
+    await sees(page, 'Clean once, and it is done.');
   });
 });
 

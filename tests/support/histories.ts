@@ -235,8 +235,12 @@ async function anyCommand(world: World, { below, of }: Chance, made: number): Pr
       return {
         kind,
         id,
-        whose: { pupil: null, key: of([null, 'D-major']) },
-        steps: below(3) === 0 ? null : [stepOf('slow', { times: 1 + below(5) })],
+        lists: [
+          {
+            whose: { pupil: null, key: of([null, 'D-major']) },
+            steps: below(3) === 0 ? null : [stepOf('slow', { times: 1 + below(5) })],
+          },
+        ],
       };
     case 'run.remove':
       return { kind, ids: [`r${below(4)}`] };

@@ -3,7 +3,7 @@ import { musicXml } from '../../../tests/support/build-piece';
 import { DEMO_FILES, demoFile } from '../../../tests/support/demo-pieces';
 import { moved, open } from '../../../tests/support/open';
 import { asWritten } from '../piece';
-import { subjectOf } from '../stages';
+import { stagePiece, subjectOf } from '../stages';
 import type { PracticeStep } from './practice-step';
 import { proposeSteps } from './propose-steps';
 
@@ -57,6 +57,12 @@ describe('the steps that are proposed', () => {
     expect(idsOf(alone)).not.toContain('alone-right');
     expect(idsOf(alone)).toContain('warm-up-right');
     expect(idsOf(alone)).not.toContain('warm-up-left');
+  });
+
+  it('are only to tap, where the piece is tapped on the lid', () => {
+    const whole = open(MOVES);
+    const tapped = stagePiece(whole, asWritten(whole), [{ kind: 'tapping' }], 'bar');
+    expect(proposeSteps(subjectOf(tapped, asWritten(tapped))).map(({ kind }) => kind)).toEqual(['tapping']);
   });
 
   it('are ticked where nobody can hear them, and heard otherwise', () => {

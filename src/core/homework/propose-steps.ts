@@ -1,4 +1,4 @@
-import { notesOf, syllableAt, type Hand } from '../score';
+import { isRhythm, notesOf, syllableAt, type Hand } from '../score';
 import { landings, type Landing, type Subject } from '../stages';
 import { CLEAN_IN_A_ROW, STEP_TEMPO, type PracticeStep, type StepKind } from './practice-step';
 
@@ -9,6 +9,8 @@ const MOST_LANDINGS = 2;
  * has the same ids in each key, so that a step is known again. */
 export function proposeSteps(subject: Subject): readonly PracticeStep[] {
   const { hands } = subject;
+  // On the closed lid there are no keys to find and nothing to hear.
+  if (isRhythm(subject.part)) return [stepOf('tapping', {})];
   const alone = hands.length > 1 ? hands : [];
   return [
     ...hands.map((hand) => stepOf('warm-up', { id: `warm-up-${hand}`, hand })),
@@ -56,7 +58,7 @@ export function stepOf(kind: StepKind, different: Partial<Omit<PracticeStep, 'ki
   };
 }
 
-/** The four passes through a piece: fingers, saying them, singing the words where it has any, counting. */
+/** The four passes through a piece: fingers, saying them, singing where there are words, counting. */
 function passes(subject: Subject): readonly PracticeStep[] {
   const isSung = notesOf(subject.part).some((note) => syllableAt(note) !== null);
   return [

@@ -94,12 +94,11 @@ export type EditCommand =
       readonly atMs: number;
     }
   | { readonly kind: 'plan.remove'; readonly ids: readonly string[] }
-  /** The teacher's steps for a piece, for a pupil and a key or for all; null for those that are proposed. */
+  /** The teacher's lists of steps for a piece, each for a pupil and a key or for all; null takes a list away. */
   | {
       readonly kind: 'piece.homework';
       readonly id: string;
-      readonly whose: Whose;
-      readonly steps: readonly PracticeStep[] | null;
+      readonly lists: readonly { readonly whose: Whose; readonly steps: readonly PracticeStep[] | null }[];
     }
   | { readonly kind: 'run.remove'; readonly ids: readonly string[] }
   | { readonly kind: 'settings.change'; readonly change: Partial<Settings> }

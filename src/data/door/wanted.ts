@@ -83,7 +83,7 @@ export async function wantedBy(view: StudioView, command: EditCommand | NoteComm
     case 'plan.remove':
       return ok(command.ids.map((id) => ({ table: 'plan', id, field: [], value: undefined })));
     case 'piece.homework':
-      return ok([homework(command)]);
+      return ok(homework(command));
     case 'run.remove':
       return ok(command.ids.map((id) => ({ table: 'runs', id, field: [], value: undefined })));
     case 'settings.change':
@@ -196,10 +196,11 @@ function noStageFingers({
   );
 }
 
-/** The steps of one list, an entry of its own. */
-function homework({ id, whose, steps }: EditCommand & { readonly kind: 'piece.homework' }): Wanted {
-  const entry = steps === null ? undefined : { ...whose, steps };
-  return ofPiece(id, ['homework', entryKey(['homework'], whose)], entry);
+/** Lists of steps, each an entry of its own. */
+function homework({ id, lists }: EditCommand & { readonly kind: 'piece.homework' }): readonly Wanted[] {
+  return lists.map(({ whose, steps }) =>
+    ofPiece(id, ['homework', entryKey(['homework'], whose)], steps === null ? undefined : { ...whose, steps }),
+  );
 }
 
 function entriesBetween(

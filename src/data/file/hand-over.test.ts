@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
-import { aRun, contents, does, emptyStudio, newPiece, newPupil } from '../../../tests/support/studio';
+import { aRun, contents, does, emptyStudio, newPiece, newPupil, turns } from '../../../tests/support/studio';
 import { WORDS } from '../../../tests/support/usual-words';
 import { unwrap } from '@/core/base';
 import { stepOf } from '@/core/homework';
@@ -18,7 +18,8 @@ beforeEach(async () => {
     await does(studio, { kind: 'pupil.add', pupil: newPupil(id) });
     const whose = { pupil: id, key: 'D-major' };
     await does(studio, { kind: 'piece.fingers', id: 'tune', whose, wanted: [{ note: `for-${id}`, finger: 2 }] });
-    await does(studio, { kind: 'piece.homework', id: 'tune', whose, steps: [stepOf('slow', { words: `for ${id}` })] });
+    const steps = [stepOf('slow', { words: `for ${id}` })];
+    await does(studio, { kind: 'piece.homework', id: 'tune', lists: [{ whose, steps }] });
     await does(studio, { kind: 'piece.respell', id: 'tune', entry: `D-major|n1|${id}`, as: 'other' });
     await does(studio, { kind: 'note.run', run: { ...aRun(`run-${id}`, 'tune', 3), pupil: id } });
   }
@@ -67,6 +68,20 @@ describe('what a pupil takes home', () => {
     expect(piece?.respelled).toEqual(['D-major|n1|ada']);
     const { pupil, plan, homework } = handOverIn(handed);
     expect([pupil, plan[0]?.stage, homework[0]?.lists[0]?.steps[0]?.words]).toEqual(['ada', 'beats', 'for ada']);
+  });
+
+  it('holds for every key where the teacher says so, in one edit that can be taken back', async () => {
+    const steps = [stepOf('pulse', {})];
+    const lists = [
+      { whose: { pupil: 'ada', key: 'D-major' }, steps: null },
+      { whose: { pupil: 'ada', key: null }, steps },
+    ];
+    const keysOf = async (): Promise<unknown> =>
+      (await pieceById(studio, 'tune'))?.homework.filter(({ pupil }) => pupil === 'ada').map(({ key }) => key);
+    await does(studio, { kind: 'piece.homework', id: 'tune', lists });
+    expect(await keysOf()).toEqual([null]);
+    expect(await turns(studio, 'undo')).toBe('piece.homework');
+    expect(await keysOf()).toEqual(['D-major']);
   });
 
   it('of a pupil with nothing planned is only the pupil', async () => {

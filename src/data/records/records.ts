@@ -4,9 +4,9 @@ import { MARK_KINDS, type MarkKind } from '@/core/annotate';
 import type { Finger } from '@/core/score';
 import { inKeyOrder } from './field';
 import { handFields, USUAL_HAND } from './hand-fields';
+import { homeworkSchema } from './homework-field';
 import { forWhom, NO_STAGES, stageFields } from './stage-fields';
 import type { Shape } from './understand';
-import { practiceStepSchema } from '@/workers/practice-schemas';
 
 /** What the teacher decided of a piece: fingers, hand notes put away with a reason, marks for the pupil. */
 export const decidedSchema = object({
@@ -62,8 +62,7 @@ export const pieceRecordSchema = object({
   remarks: array(object({ message: string().required(), bar: string() })).required(),
   decided: decidedSchema.required(),
   ...stageFields,
-  /** The teacher's steps for practising it: for a pupil and a key, or for all. */
-  homework: array(object({ ...forWhom, steps: array(practiceStepSchema.required()).required() })).required(),
+  homework: homeworkSchema,
   /** The piece of which this one is a stage, by its id, and what the stage is called; null where it is none. */
   stageOf: object({ piece: string().required(), stage: string().required(), title: string().required() })
     .nullable()

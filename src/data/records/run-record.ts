@@ -3,16 +3,11 @@ import { PLAY_FAULT_KINDS, STRICTNESSES, type PlayFaultKind, type Strictness } f
 import { STEP_WAYS, type StepWay } from '@/core/homework';
 import type { Hand } from '@/core/score';
 import type { Shape } from './understand';
+import { oneOf } from '@/workers/one-of';
 
 /** On what a run was played. */
 const PLAYED_ON = ['screen', 'midi', 'simulated'] as const;
 export type PlayedOn = (typeof PLAYED_ON)[number];
-
-function oneOf<T extends string>(values: readonly T[]) {
-  return mixed<T>()
-    .oneOf([...values])
-    .required();
-}
 
 const barIndex = number().integer().min(0).required();
 

@@ -13,15 +13,10 @@ import {
 import { handFields, USUAL_HAND } from './hand-fields';
 import { ids } from './stage-fields';
 import type { Shape } from './understand';
+import { oneOf } from '@/workers/one-of';
 
 export const LOOKS = ['system', 'paper', 'lamplight'] as const;
 export type Look = (typeof LOOKS)[number];
-
-function oneOf<T extends string>(values: readonly T[]) {
-  return mixed<T>()
-    .oneOf([...values])
-    .required();
-}
 
 const dial = mixed<'less' | 'usual' | 'more'>().oneOf(['less', 'usual', 'more']).required();
 

@@ -14,6 +14,7 @@ import { ChosenInstrument } from './practice-choices';
 import { KeysToPlay } from './keys-to-play';
 import { OnwardButton, type Onward } from './run-button';
 import { JITTER_MS, WeaknessChoice } from './simulated-pupil';
+import { performAloud } from './perform-aloud';
 import { useEcho, type Echo } from './use-echo';
 import { useLongDrill } from './use-long-drill';
 import type { HeardInstrument } from './use-heard-instrument';
@@ -130,6 +131,8 @@ interface SimulatedEchoProps {
 /** The pupil who is not there answers each call. */
 function SimulatedEcho({ echo: { is, music, state }, instrument, bpm }: SimulatedEchoProps) {
   const [weakness, setWeakness] = useState<Weakness | null>(null);
+  // What is chosen while it answers counts for the next answer.
+  const chosen = useRef(weakness);
   const seed = useRef(1);
   const phrase = state.todo[0];
   useEffect(() => {
@@ -142,19 +145,18 @@ function SimulatedEcho({ echo: { is, music, state }, instrument, bpm }: Simulate
         jitterMs: JITTER_MS,
         unevenMs: 0,
         drift: 0,
-        weaknesses: weakness === null ? [] : [weakness],
+        weaknesses: chosen.current === null ? [] : [chosen.current],
       },
       phraseMusic(music, phrase),
     );
     const firstMs = keys[0]?.downMs ?? 0;
-    return instrument.perform(
-      keys.map((key) => ({ ...key, downMs: key.downMs - firstMs, upMs: key.upMs - firstMs })),
-      performance.now() + ANSWERS_AFTER_MS,
-    );
-    // The answer goes with the call: what is chosen meanwhile counts for the next one.
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- see above
-  }, [is, phrase]);
-  return <WeaknessChoice weakness={weakness} onChoose={setWeakness} />;
+    return performAloud(instrument, keys, performance.now() + ANSWERS_AFTER_MS - firstMs);
+  }, [is, music, phrase, instrument, bpm]);
+  const choose = (wanted: Weakness | null): void => {
+    chosen.current = wanted;
+    setWeakness(wanted);
+  };
+  return <WeaknessChoice weakness={weakness} onChoose={choose} />;
 }
 
 /** So long it takes until it answers. Unit: ms. */

@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Square, Volume2 } from 'lucide-react';
 import type { StruckKey } from '@/core/asked';
 import { pianoSounder } from '@/features/shared/sound/sounder';
+import { strikeKeys } from '@/features/shared/sound/strike-keys';
 import { useWords } from '@/features/shared/words/use-words';
 
 /** Before the first key of what is heard again. Unit: s. */
@@ -21,8 +22,7 @@ export function HearAgain({ keys }: { readonly keys: readonly StruckKey[] }) {
     sounder.quiet();
     const first = keys[0]?.downMs ?? 0;
     const from = sounder.now() + LEAD_S - first / 1000;
-    for (const { midi, downMs, upMs, velocity } of keys)
-      sounder.strike(midi, from + downMs / 1000, (upMs - downMs) / 1000, velocity / 127);
+    strikeKeys(sounder, keys, from);
     const lengthMs = Math.max(...keys.map(({ upMs }) => upMs)) - first;
     const over = setTimeout(() => setHeard(false), lengthMs + LEAD_S * 1000);
     quiet.current = () => {

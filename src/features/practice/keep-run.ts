@@ -23,26 +23,6 @@ export interface RunOfWhat extends PractisedWhat {
   readonly playedOn: PlayedOn;
 }
 
-/** A run as it goes into the record: what was judged, without what was played. */
-export function runOf(what: RunOfWhat, judged: JudgedView, played: PlayedKeys, atMs: number): NewRun {
-  const { strictness, bpm, countIn } = played.how;
-  return {
-    ...what,
-    id: crypto.randomUUID(),
-    bars: what.bars && { ...what.bars },
-    ear: strictness,
-    bpm,
-    countIn,
-    atMs,
-    tookMs: Math.round(played.tookMs),
-    outcome: outcomeOf(what.way, judged),
-    written: judged.notes.written,
-    right: judged.notes.right,
-    faults: judged.faults.map(({ kind, bar, beat, notes }) => ({ kind, bar, beat, notes: [...notes] })),
-    midi: null,
-  };
-}
-
 /** A step that nobody can hear, ticked by the pupil. */
 export function tickOf(what: RunOfWhat, atMs: number): NewRun {
   return {
@@ -59,6 +39,22 @@ export function tickOf(what: RunOfWhat, atMs: number): NewRun {
     right: 0,
     faults: [],
     midi: null,
+  };
+}
+
+/** A run as it goes into the record: what was judged, without what was played. */
+export function runOf(what: RunOfWhat, judged: JudgedView, played: PlayedKeys, atMs: number): NewRun {
+  const { strictness, bpm, countIn } = played.how;
+  return {
+    ...tickOf(what, atMs),
+    ear: strictness,
+    bpm,
+    countIn,
+    tookMs: Math.round(played.tookMs),
+    outcome: outcomeOf(what.way, judged),
+    written: judged.notes.written,
+    right: judged.notes.right,
+    faults: judged.faults.map(({ kind, bar, beat, notes }) => ({ kind, bar, beat, notes: [...notes] })),
   };
 }
 

@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { useWords } from '@/features/shared/words/use-words';
-import type { JudgedNext, PracticeView } from '@/core/views';
+import type { JudgedNext, JudgedView, PracticeView } from '@/core/views';
 import { Cautions } from './cautions';
 import { JudgedPanel } from './judged-panel';
 import { ChosenInstrument, PracticeChoices } from './practice-choices';
@@ -15,7 +15,6 @@ import type { HeardInstrument } from './use-heard-instrument';
 import { useLongDrill } from './use-long-drill';
 import type { Practised } from './use-practised';
 import { useRun, type PlayedKeys, type Run } from './use-run';
-import type { JudgedView } from '@/core/views';
 
 interface PlayingProps {
   readonly view: PracticeView;

@@ -4,6 +4,7 @@ import { STRICTNESSES, TOLERANCES, type Strictness } from '@/core/practice';
 import type { PracticeView } from '@/core/views';
 import { INSTRUMENTS, type Instrument, type InstrumentName } from '@/features/shared/devices/use-instrument';
 import { useWords } from '@/features/shared/words/use-words';
+import { BarsChoice } from './bars-choice';
 import { AFTERWARDS, FASTEST, SLOWEST, WAYS, type Afterwards, type PracticeAddress } from './practice-address';
 
 interface PracticeChoicesProps {
@@ -29,12 +30,6 @@ export function PracticeChoices(props: PracticeChoicesProps) {
 
 function WhatIsPlayed({ view, address: { hand, from, to }, onChange }: PracticeChoicesProps) {
   const w = useWords();
-  const last = view.bars.length - 1;
-  const bars = (change: { readonly from?: number; readonly to?: number }): void => {
-    const start = change.from ?? from ?? 0;
-    const end = Math.max(start, change.to ?? to ?? last);
-    onChange(start === 0 && end === last ? { from: null, to: null } : { from: start, to: end });
-  };
   return (
     <>
       <fieldset>
@@ -55,20 +50,11 @@ function WhatIsPlayed({ view, address: { hand, from, to }, onChange }: PracticeC
           ))}
         </div>
       </fieldset>
-      <div className="flex gap-2">
-        <BarChoice
-          label={w.practice.barsFrom}
-          bars={view.bars}
-          value={from ?? 0}
-          onChange={(index) => bars({ from: index })}
-        />
-        <BarChoice
-          label={w.practice.barsTo}
-          bars={view.bars}
-          value={to ?? last}
-          onChange={(index) => bars({ to: index })}
-        />
-      </div>
+      <BarsChoice
+        numbers={view.bars.map(({ number }) => number)}
+        bars={from === null || to === null ? null : { from, to }}
+        onChoose={(bars) => onChange({ from: bars?.from ?? null, to: bars?.to ?? null })}
+      />
     </>
   );
 }
@@ -180,28 +166,6 @@ export function ChosenInstrument({ instrument }: { readonly instrument: Instrume
         {INSTRUMENTS.map((one) => (
           <option key={one} value={one}>
             {w.practice.instruments[one]}
-          </option>
-        ))}
-      </select>
-    </label>
-  );
-}
-
-interface BarChoiceProps {
-  readonly label: string;
-  readonly bars: PracticeView['bars'];
-  readonly value: number;
-  readonly onChange: (index: number) => void;
-}
-
-function BarChoice({ label, bars, value, onChange }: BarChoiceProps) {
-  return (
-    <label className="flex flex-1 flex-col gap-1">
-      <span className="font-semibold">{label}</span>
-      <select className={SELECT} value={value} onChange={(event) => onChange(Number(event.target.value))}>
-        {bars.map(({ index, number }) => (
-          <option key={index} value={index}>
-            {number}
           </option>
         ))}
       </select>

@@ -1,13 +1,13 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Ear } from 'lucide-react';
 import type { StruckKey } from '@/core/asked';
 import { WEAKNESSES, type Pupil, type Weakness } from '@/core/simulation';
 import type { Instrument } from '@/features/shared/devices/use-instrument';
-import { pianoSounder } from '@/features/shared/sound/sounder';
 import { useWords } from '@/features/shared/words/use-words';
 import type { Answer } from '@/workers/protocol';
+import { performAloud } from './perform-aloud';
 import type { Run } from './use-run';
 
 interface SimulatedPupilProps {
@@ -56,21 +56,13 @@ export function SimulatedPupil({ bpm, run, instrument, simulate, onBegin }: Simu
   const [weakness, setWeakness] = useState<Weakness | null>('forgets-signature');
   const [seed, setSeed] = useState(1);
   const [wanted, setWanted] = useState<readonly StruckKey[] | null>(null);
-  const stop = useRef<() => void>(() => undefined);
   const { state, dueMs } = run;
   const isListening = state.is === 'listening';
   // It strikes once the run listens, with its first note when that is due.
   useEffect(() => {
     const fromMs = dueMs();
     if (!isListening || wanted === null || fromMs === null) return;
-    const stopKeys = instrument.perform(wanted, fromMs);
-    void pianoSounder().then((sounder) => {
-      const toClockS = sounder.now() - performance.now() / 1000;
-      for (const { midi, downMs, upMs, velocity } of wanted)
-        sounder.strike(midi, (fromMs + downMs) / 1000 + toClockS, (upMs - downMs) / 1000, velocity / 127);
-    });
-    stop.current = stopKeys;
-    return stopKeys;
+    return performAloud(instrument, wanted, fromMs);
   }, [isListening, wanted, dueMs, instrument]);
   const play = async (): Promise<void> => {
     const answer = await simulate({

@@ -11,6 +11,7 @@ import { useAnswer } from '@/features/shared/use-answer';
 import { useSame } from '@/features/shared/use-same';
 import { useWords } from '@/features/shared/words/use-words';
 import { coreWorker } from '@/workers/client';
+import { BarsChoice } from './bars-choice';
 import { FASTEST, SLOWEST } from './practice-address';
 import { usePractisedPiece } from './use-practised';
 
@@ -48,7 +49,7 @@ export function StepForm({ piece, whom, step, bars, keyText: listKey, onChange }
         choices={(['both', 'right', 'left'] as const).map((hand) => [hand, w.practice.hands[hand]] as const)}
         onChoose={(hand) => onChange({ hand: hand as Hand | 'both' })}
       />
-      <BarsOfStep step={step} bars={bars} onChange={onChange} />
+      <BarsChoice numbers={bars} bars={step.bars} onChoose={(chosen) => onChange({ bars: chosen })} />
       <Choice
         label={w.practice.stage}
         role="step-stage"
@@ -123,35 +124,6 @@ function TempoOfStep({ tempo, onChoose }: { readonly tempo: number; readonly onC
         onBlur={choose}
       />
     </label>
-  );
-}
-
-function BarsOfStep({ step, bars, onChange }: Pick<StepFormProps, 'step' | 'bars' | 'onChange'>) {
-  const w = useWords();
-  const last = bars.length - 1;
-  const put = (change: { readonly from?: number; readonly to?: number }): void => {
-    const from = change.from ?? step.bars?.from ?? 0;
-    const to = Math.max(from, change.to ?? step.bars?.to ?? last);
-    onChange({ bars: from === 0 && to === last ? null : { from, to } });
-  };
-  const choices = bars.map((number, i) => [String(i), number] as const);
-  return (
-    <div className="flex gap-2">
-      <Choice
-        label={w.practice.barsFrom}
-        role="step-from"
-        value={String(step.bars?.from ?? 0)}
-        choices={choices}
-        onChoose={(from) => put({ from: Number(from) })}
-      />
-      <Choice
-        label={w.practice.barsTo}
-        role="step-to"
-        value={String(step.bars?.to ?? last)}
-        choices={choices}
-        onChoose={(to) => put({ to: Number(to) })}
-      />
-    </div>
   );
 }
 

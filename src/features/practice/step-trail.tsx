@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useRef } from 'react';
-import { Check, Lock } from 'lucide-react';
+import { Check } from 'lucide-react';
 import { useWords } from '@/features/shared/words/use-words';
 import { practise } from './practice-address';
 import type { StepNow } from './use-steps';
@@ -10,6 +10,13 @@ interface StepTrailProps {
   readonly steps: readonly StepNow[];
   readonly shown: StepNow | null;
 }
+
+/** How a step looks that is not the one shown: told apart by its edge, too. */
+const LOOKS = {
+  done: 'border-secondary bg-base-100',
+  open: 'border-secondary bg-base-100',
+  shut: 'border-dashed border-base-content/30 bg-transparent text-base-content/60',
+} as const;
 
 /** All steps in their order: done, open or still shut. One that is open can be gone to. */
 export function StepTrail({ steps, shown }: StepTrailProps) {
@@ -33,7 +40,7 @@ export function StepTrail({ steps, shown }: StepTrailProps) {
             <li key={step.id} className="shrink-0">
               <button
                 type="button"
-                className={`btn btn-sm size-9 min-h-0 px-0 font-normal pointer-coarse:size-11 ${isShown ? 'btn-neutral' : state === 'shut' ? '' : 'border-secondary bg-base-100'}`}
+                className={`btn btn-sm size-9 min-h-0 px-0 font-normal pointer-coarse:size-11 ${isShown ? 'btn-neutral' : LOOKS[state]}`}
                 data-step={step.id}
                 data-state={state}
                 aria-current={isShown ? 'step' : undefined}
@@ -42,13 +49,7 @@ export function StepTrail({ steps, shown }: StepTrailProps) {
                 disabled={state === 'shut'}
                 onClick={() => practise({ step: step.id }, 'push')}
               >
-                {state === 'done' ? (
-                  <Check size={16} aria-hidden />
-                ) : state === 'shut' ? (
-                  <Lock size={14} aria-hidden />
-                ) : (
-                  number
-                )}
+                {state === 'done' ? <Check size={16} aria-hidden /> : number}
               </button>
             </li>
           );

@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useRef } from 'react';
-import { Check, PartyPopper } from 'lucide-react';
+import { Check, CircleCheck } from 'lucide-react';
 import type { PracticeStep } from '@/core/homework';
 import type { JudgedNext, JudgedView } from '@/core/views';
 import type { PieceRecord } from '@/data';
@@ -60,7 +60,7 @@ export function StepsPage({ piece, address, whom }: StepsPageProps) {
       ) : null}
       {steps && !shown && !isArranged ? (
         <p className="flex items-center gap-3 rounded-box bg-base-200 p-6 text-xl" role="status" data-role="all-done">
-          <PartyPopper size={28} aria-hidden /> {w.practice.allStepsDone}
+          <CircleCheck size={28} aria-hidden /> {w.practice.allStepsDone}
         </p>
       ) : null}
       <button

@@ -3,12 +3,13 @@
 import { useState } from 'react';
 import { Pencil, Plus, X } from 'lucide-react';
 import { STEP_KINDS, stepOf, type PracticeStep, type StepKind } from '@/core/homework';
-import { change, type PieceRecord } from '@/data';
+import type { PieceRecord } from '@/data';
 import type { ForWhom } from '@/features/shared/for-whom';
 import { Grip, SortableList, useSortableEntry } from '@/features/shared/sortable-list';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 import { StepForm } from './step-form';
-import { keptFor, type StepNow, type Steps } from './use-steps';
+import { useStepList, type StepList } from './use-step-list';
+import type { StepNow, Steps } from './use-steps';
 
 interface StepsPanelProps {
   readonly piece: PieceRecord;
@@ -20,19 +21,8 @@ interface StepsPanelProps {
 export function StepsPanel({ piece, whom, steps }: StepsPanelProps) {
   const w = useWords();
   const [edited, setEdited] = useState<string | null>(null);
-  const list = steps.steps.map(({ step }) => step);
-  const found = keptFor(piece, whom.pupil, steps.view.keyText);
-  const whose = found ?? { pupil: whom.pupil?.id ?? null, key: steps.view.keyText };
-  const put = (wanted: readonly PracticeStep[] | null, words: string): void =>
-    void change(
-      { kind: 'piece.homework', id: piece.id, whose: { pupil: whose.pupil, key: whose.key }, steps: wanted },
-      words,
-    );
-  const add = (kind: StepKind): void => {
-    const id = crypto.randomUUID();
-    put([...list, stepOf(kind, { id })], w.practice.stepAdded);
-    setEdited(id);
-  };
+  const list = useStepList(piece, whom, steps);
+  const titleOf = (id: string): string => steps.steps.find(({ step }) => step.id === id)?.title ?? '';
   return (
     <section
       aria-label={w.practice.arrangeSteps}
@@ -40,15 +30,15 @@ export function StepsPanel({ piece, whom, steps }: StepsPanelProps) {
       data-role="steps-panel"
     >
       <p className="text-secondary">
-        {found ? w.practice.stepsAreOwn(whose.key === null ? null : steps.view.key) : w.practice.stepsAreProposed}
+        {list.isOwn ? w.practice.stepsAreOwn(list.isForEveryKey ? null : steps.view.key) : w.practice.stepsAreProposed}
       </p>
       <SortableList
         id="steps"
-        names={list.map(({ id }) => id)}
-        wordsOf={(id) => steps.steps.find(({ step }) => step.id === id)?.title ?? ''}
+        names={list.steps.map(({ id }) => id)}
+        wordsOf={titleOf}
         onOrder={(ids) =>
-          put(
-            ids.flatMap((id) => list.find((step) => step.id === id) ?? []),
+          list.put(
+            ids.flatMap((id) => list.steps.find((step) => step.id === id) ?? []),
             w.practice.stepsOrdered,
           )
         }
@@ -61,8 +51,8 @@ export function StepsPanel({ piece, whom, steps }: StepsPanelProps) {
               isEdited={one.step.id === edited}
               onEdit={() => setEdited(edited === one.step.id ? null : one.step.id)}
               onRemove={() =>
-                put(
-                  list.filter(({ id }) => id !== one.step.id),
+                list.put(
+                  list.steps.filter(({ id }) => id !== one.step.id),
                   w.practice.stepRemoved(one.title),
                 )
               }
@@ -74,8 +64,8 @@ export function StepsPanel({ piece, whom, steps }: StepsPanelProps) {
                 bars={steps.view.bars}
                 keyText={steps.view.keyText}
                 onChange={(changed) =>
-                  put(
-                    list.map((step) => (step.id === one.step.id ? { ...step, ...changed } : step)),
+                  list.put(
+                    list.steps.map((step) => (step.id === one.step.id ? { ...step, ...changed } : step)),
                     w.practice.stepChanged(one.title),
                   )
                 }
@@ -84,37 +74,66 @@ export function StepsPanel({ piece, whom, steps }: StepsPanelProps) {
           ))}
         </ol>
       </SortableList>
-      <div className="flex flex-wrap items-center gap-2">
-        <label className="flex items-center gap-2">
-          <Plus size={16} aria-hidden /> {w.practice.addStep}
-          <select
-            className="select select-sm h-9 w-auto pointer-coarse:h-11"
-            data-role="add-step"
-            value=""
-            onChange={(event) => add(event.target.value as StepKind)}
-          >
-            <option value="" disabled>
-              {w.practice.whichStep}
-            </option>
-            {STEP_KINDS.map((kind) => (
-              <option key={kind} value={kind}>
-                {w.practice.stepKinds[kind]}
-              </option>
-            ))}
-          </select>
-        </label>
-        {found ? (
-          <button
-            type="button"
-            className="btn btn-sm h-9 font-normal pointer-coarse:h-11"
-            data-role="steps-as-proposed"
-            onClick={() => put(null, w.practice.asProposedEdit)}
-          >
-            {w.practice.asProposed}
-          </button>
-        ) : null}
-      </div>
+      <Foot list={list} onAdded={setEdited} />
     </section>
+  );
+}
+
+interface FootProps {
+  readonly list: StepList;
+  /** Told the step that was added, by its id. */
+  readonly onAdded: (id: string) => void;
+}
+
+/** One more step; for which keys the list holds; and back to what is proposed. */
+function Foot({ list, onAdded }: FootProps) {
+  const w = useWords();
+  const add = (kind: StepKind): void => {
+    const id = crypto.randomUUID();
+    list.put([...list.steps, stepOf(kind, { id })], w.practice.stepAdded);
+    onAdded(id);
+  };
+  return (
+    <div className="flex flex-wrap items-center gap-2">
+      <label className="flex items-center gap-2">
+        <Plus size={16} aria-hidden /> {w.practice.addStep}
+        <select
+          className="select select-sm h-9 w-auto pointer-coarse:h-11"
+          data-role="add-step"
+          value=""
+          onChange={(event) => add(event.target.value as StepKind)}
+        >
+          <option value="" disabled>
+            {w.practice.whichStep}
+          </option>
+          {STEP_KINDS.map((kind) => (
+            <option key={kind} value={kind}>
+              {w.practice.stepKinds[kind]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="flex min-h-9 cursor-pointer items-center gap-2 pointer-coarse:min-h-11">
+        <input
+          type="checkbox"
+          className="checkbox checkbox-sm"
+          data-role="steps-every-key"
+          checked={list.isForEveryKey}
+          onChange={(event) => list.holdFor(event.target.checked ? 'every-key' : 'this-key')}
+        />
+        {w.practice.inEveryKey}
+      </label>
+      {list.isOwn ? (
+        <button
+          type="button"
+          className="btn btn-sm h-9 font-normal pointer-coarse:h-11"
+          data-role="steps-as-proposed"
+          onClick={() => list.put(null, w.practice.asProposedEdit)}
+        >
+          {w.practice.asProposed}
+        </button>
+      ) : null}
+    </div>
   );
 }
 

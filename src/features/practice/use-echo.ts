@@ -6,6 +6,7 @@ import { answered, beginEcho, callOf, judgeEcho, type EchoState } from '@/core/h
 import type { JudgedView, PracticeView } from '@/core/views';
 import type { KeyMove } from '@/features/shared/devices/key-device';
 import { pianoSounder } from '@/features/shared/sound/sounder';
+import type { Sounder } from '@/features/shared/sound/sounding';
 import type { PracticeAddress } from './practice-address';
 import { takeDownFrom, type TakeDown } from './take-down';
 import type { Practised } from './use-practised';
@@ -54,6 +55,7 @@ export function useEcho({ view, address, practised, onDone }: EchoOf): Echo {
   const [told, setTold] = useState<EchoTold>({ is: 'nothing' });
   const [state, setState] = useState<EchoState>(NOTHING);
   const [music, setMusic] = useState<AskedMusic | null>(null);
+  const sounding = useRef<Sounder | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   const taking = useRef<TakeDown | null>(null);
   const begun = useRef(0);
@@ -72,7 +74,7 @@ export function useEcho({ view, address, practised, onDone }: EchoOf): Echo {
     timer.current = null;
     taking.current = null;
     now.current = null;
-    void pianoSounder().then((sounder) => sounder.quiet());
+    sounding.current?.quiet();
   }, []);
   useEffect(() => halt, [halt]);
 
@@ -130,6 +132,7 @@ export function useEcho({ view, address, practised, onDone }: EchoOf): Echo {
       void pianoSounder().then(async (sounder) => {
         await sounder.ready();
         if (now.current !== at) return;
+        sounding.current = sounder;
         const from = sounder.now() + LEAD_MS / 1000;
         for (const { midi, at: time, length } of keys)
           sounder.strike(midi, from + (time * msPerQuarter) / 1000, (length * msPerQuarter * 0.9) / 1000, LOUDNESS);
@@ -148,6 +151,8 @@ export function useEcho({ view, address, practised, onDone }: EchoOf): Echo {
     played.current = [];
     begun.current = performance.now();
     const first = beginEcho(asked.value);
+    // A hand that does not play here has nothing to echo.
+    if (first.todo.length === 0) return setIs('still');
     now.current = { music: asked.value, state: first };
     setMusic(asked.value);
     setState(first);

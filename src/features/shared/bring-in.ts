@@ -1,7 +1,7 @@
 'use client';
 
 import { object, string } from 'yup';
-import { change, decidedSchema, stagesBesideSchema, type NewPiece, type PieceRecord } from '@/data';
+import { change, decidedSchema, homeworkSchema, stagesBesideSchema, type NewPiece, type PieceRecord } from '@/data';
 import { coreWorker } from '@/workers/client';
 import type { Beside, Trouble } from '@/workers/protocol';
 import { fromBase64, toBase64 } from './base64';
@@ -15,13 +15,17 @@ export interface BroughtIn {
 
 const besideSchema = object({ part: string().nullable(), decided: decidedSchema.default(undefined).optional() });
 
-/** What a piece file says of the teacher's decisions; everything beside the music is carried on. What was made of the stages is looked at by itself: if it is
+/** What a piece file says of the teacher's decisions; everything beside the music is carried on. What was made of the stages, and of the steps, is looked at by itself: if it is
  * not understood, the decisions are all the same. */
 function decisionsIn(beside: Beside): Partial<NewPiece> {
   if (Object.keys(beside).length === 0) return {};
-  const { stages, ...others } = beside;
-  const made = stagesBesideSchema.isValidSync(stages, { strict: true }) ? stages : null;
-  const carried = made ? others : beside;
+  const { stages, homework } = beside;
+  const ownStages = stagesBesideSchema.isValidSync(stages, { strict: true }) ? stages : null;
+  const steps = homeworkSchema.isValidSync(homework, { strict: true }) ? homework : null;
+  const made = { ...ownStages, ...(steps ? { homework: steps } : {}) };
+  const isUnderstood = (name: string): boolean =>
+    (name === 'stages' && ownStages !== null) || (name === 'homework' && steps !== null);
+  const carried = Object.fromEntries(Object.entries(beside).filter(([name]) => !isUnderstood(name)));
   if (!besideSchema.isValidSync(beside)) return { beside: carried, ...made };
   const { part, decided } = beside;
   return { part: part ?? null, beside: carried, ...(decided ? { decided } : {}), ...made };

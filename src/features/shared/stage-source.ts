@@ -37,9 +37,12 @@ export function stageSources(whole: PieceSource): (stage: StageSource | null) =>
   };
 }
 
-/** What the teacher made of the stages, as it goes into a piece file of ours; nothing where nothing was made. */
-export function stagesBeside(piece: PieceRecord): { readonly stages?: unknown } {
-  const { stageOrder, stagesLeft, stagesAdded, ownStages, stageFingers } = piece;
+/** What the teacher made of the stages and the steps, as it goes into a piece file of ours; nothing where nothing was made. */
+export function stagesBeside(piece: PieceRecord): { readonly stages?: unknown; readonly homework?: unknown } {
+  const { stageOrder, stagesLeft, stagesAdded, ownStages, stageFingers, homework } = piece;
   const lists = { stageOrder, stagesLeft, stagesAdded, ownStages, stageFingers };
-  return Object.values(lists).every((list) => list.length === 0) ? {} : { stages: lists };
+  return {
+    ...(Object.values(lists).every((list) => list.length === 0) ? {} : { stages: lists }),
+    ...(homework.length === 0 ? {} : { homework }),
+  };
 }

@@ -20,7 +20,9 @@ export function useTakeFiles(): (files: readonly File[]) => void {
         for (const { name, trouble } of refused)
           say({ kind: 'trouble', text: `${name}: ${trouble.message}`, hint: trouble.hint });
         for (const { name, contents } of handed) {
-          const taken = await takeInHandOver(contents, w.shared.handOverTakenIn(name));
+          const words = w.shared.handOverTakenIn(name);
+          const taken = await takeInHandOver(contents, words);
+          if (taken) say({ kind: 'done', text: words });
           const first = taken?.plan[0];
           if (first) router.push(addressOf('/practice', firstStep(first)));
         }
@@ -58,7 +60,11 @@ async function handOvers(w: Words, files: readonly File[]): Promise<Sorted> {
     const read = readStudioFile(w.store, text);
     const { name } = file;
     if (!read.ok) return { handed, refused: [...refused, { name, trouble: read.error }], others };
-    const { kind, contents } = read.value;
+    const { kind, contents, remarks } = read.value;
+    if (remarks.length > 0 && kind === 'hand-over') {
+      const trouble = { message: remarks.join(' '), hint: w.shared.handOverAgain };
+      return { handed, refused: [...refused, { name, trouble }], others };
+    }
     return kind === 'hand-over'
       ? { handed: [...handed, { name, contents }], refused, others }
       : { handed, refused: [...refused, { name, trouble: w.shared.wholeStudio }], others };

@@ -5,6 +5,7 @@ import { ListPlus, Send, X } from 'lucide-react';
 import { parseKey } from '@/core/pitch';
 import { change, handOverText, usePlan, type PieceRecord, type PlanEntry, type PupilRecord } from '@/data';
 import { addressOf } from '@/features/shared/address-of';
+import { stageTitleOf } from '@/features/shared/stage-title';
 import { saveFile } from '@/features/shared/save-file';
 import { useMessages } from '@/features/shared/messages';
 import { pieceTitle } from '@/features/shared/piece-title';
@@ -174,11 +175,6 @@ function fileWord(name: string): string {
       .replace(/[^\p{L}\p{N}]+/gu, '-')
       .replace(/^-|-$/g, '') || 'pupil'
   );
-}
-
-/** What a planned stage is called. */
-function stageTitleOf(w: Words, piece: PieceRecord, stage: string): string {
-  return piece.ownStages.find(({ id }) => id === stage)?.title ?? w.says.stageIdTitle(stage);
 }
 
 function wordsOf(w: Words, name: string): string {

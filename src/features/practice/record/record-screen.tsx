@@ -3,8 +3,8 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { ArrowLeft, Ear, Trash2 } from 'lucide-react';
-import { change, usePieces, useRuns, type RunRecord } from '@/data';
-import { useForWhom, type ForWhom } from '@/features/shared/for-whom';
+import { change, usePieces, useRuns, type PieceRecord, type RunRecord } from '@/data';
+import { useForWhom } from '@/features/shared/for-whom';
 import { addressOf } from '@/features/shared/address-of';
 import { pieceTitle } from '@/features/shared/piece-title';
 import { PupilSelect } from '@/features/shared/pupil-select';
@@ -64,7 +64,7 @@ export function RecordScreen() {
       </div>
       {runs.length === 0 ? <p className="py-8 text-center text-lg">{w.record.nothingYet}</p> : null}
       <div className={`grid items-start gap-4 ${shown ? 'lg:grid-cols-[24rem_minmax(0,1fr)]' : ''}`}>
-        <Runs runs={runs} shown={shown} whom={whom} />
+        <Runs runs={runs} shown={shown} pieces={pieces} />
         {shown ? <RecordRun key={shown.id} run={shown} piece={piece} whom={whom} /> : null}
       </div>
     </div>
@@ -74,11 +74,11 @@ export function RecordScreen() {
 interface RunsProps {
   readonly runs: readonly RunRecord[];
   readonly shown: RunRecord | null;
-  readonly whom: ForWhom;
+  readonly pieces: readonly PieceRecord[];
 }
 
 /** The runs, the last first. */
-function Runs({ runs, shown }: RunsProps) {
+function Runs({ runs, shown, pieces }: RunsProps) {
   const w = useWords();
   const [most, setMost] = useState(AT_ONCE);
   return (
@@ -94,7 +94,7 @@ function Runs({ runs, shown }: RunsProps) {
               className={`flex min-h-11 min-w-0 flex-1 cursor-pointer items-center gap-3 rounded-box px-3 py-1.5 text-left ${run.id === shown?.id ? 'bg-base-200' : ''}`}
               onClick={() => changeQuery({ run: run.id }, shown ? 'replace' : 'push')}
             >
-              <RunLine run={run} />
+              <RunLine run={run} piece={pieces.find(({ id }) => id === run.piece) ?? null} />
               {run.midi === null ? null : <Ear size={16} aria-hidden className="shrink-0 text-secondary" />}
             </button>
             <button

@@ -1,12 +1,19 @@
 import { Check, CircleDashed, PencilLine } from 'lucide-react';
 import { parseKey } from '@/core/pitch';
-import type { RunRecord } from '@/data';
+import type { PieceRecord, RunRecord } from '@/data';
+import { stageTitleOf } from '@/features/shared/stage-title';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 const SIGNS = { clean: Check, unclean: CircleDashed, ticked: PencilLine } as const;
 
+interface RunLineProps {
+  readonly run: RunRecord;
+  /** Null where it is not there any more. */
+  readonly piece: PieceRecord | null;
+}
+
 /** A run in two lines: how it came out, of what, when, how, and what went wrong. */
-export function RunLine({ run }: { readonly run: RunRecord }) {
+export function RunLine({ run, piece }: RunLineProps) {
   const w = useWords();
   const Sign = SIGNS[run.outcome];
   return (
@@ -14,7 +21,7 @@ export function RunLine({ run }: { readonly run: RunRecord }) {
       <Sign size={18} aria-label={w.record.outcomes[run.outcome]} className="shrink-0" />
       <span className="min-w-0 flex-1">
         <span className="block font-semibold">{runTitle(w, run)}</span>
-        <span className="block text-sm text-secondary">{runFacts(w, run)}</span>
+        <span className="block text-sm text-secondary">{runFacts(w, run, piece)}</span>
       </span>
     </>
   );
@@ -33,13 +40,13 @@ function whenWords(atMs: number): string {
 }
 
 /** How it was played and how it went, in a line. */
-function runFacts(w: Words, run: RunRecord): string {
+function runFacts(w: Words, run: RunRecord, piece: PieceRecord | null): string {
   const kinds = new Map<string, number>();
   for (const { kind } of run.faults) kinds.set(kind, (kinds.get(kind) ?? 0) + 1);
   return [
     w.record.outcomes[run.outcome],
     ...(run.music === 'warm-up' ? [w.record.warmUp] : []),
-    ...(run.stage === null ? [] : [w.says.stageIdTitle(run.stage)]),
+    ...(run.stage === null ? [] : [stageTitleOf(w, piece, run.stage)]),
     w.practice.hands[run.hand],
     ...(run.outcome === 'ticked'
       ? []

@@ -97,6 +97,8 @@ export const practice = (t: Terms) => ({
   stepsAreProposed: 'These steps are proposed. What you change here is yours, for this key.',
   stepsAreOwn: (key: string | null) =>
     key === null ? 'These steps are yours, for every key.' : `These steps are yours, for ${key}.`,
+  inEveryKey: 'In every key',
+  stepsFor: (key: string | null) => (key === null ? 'steps for every key' : `steps for ${key}`),
   addStep: 'One more step:',
   whichStep: 'choose …',
   stepKinds: {
