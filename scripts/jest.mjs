@@ -1,23 +1,30 @@
-// Runs Jest on one project (unit or browser), with the flag that its ES modules need: unit tests on all cores, browser tests one after the other.
+// Runs Jest on one project (unit or browser), with the flag that its ES modules need. Unit tests run on all cores. Browser tests run one after the other; those that look at
+// pages, and do not mind how long those take, two at a time.
 import { spawnSync } from 'node:child_process';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 
 const [project, ...rest] = process.argv.slice(2);
 const jest = join(dirname(createRequire(import.meta.url).resolve('jest/package.json')), 'bin/jest.js');
-const { status } = spawnSync(
-  process.execPath,
-  [
-    '--experimental-vm-modules',
-    '--no-warnings',
-    jest,
-    ...rest,
-    '--selectProjects',
-    project,
-    ...(project === 'unit' ? ['--maxWorkers=100%'] : ['--runInBand']),
-  ],
-  {
-    stdio: 'inherit',
-  },
-);
-process.exitCode = status ?? 1;
+
+/** Browser tests in which no fraction of a second counts. */
+const IN_NO_HURRY = '/(every-size|killed-tab|manners|room|two-tabs|words)\\.test\\.ts$';
+
+function runs(args) {
+  const { status } = spawnSync(
+    process.execPath,
+    ['--experimental-vm-modules', '--no-warnings', jest, ...rest, '--selectProjects', project, ...args],
+    { stdio: 'inherit' },
+  );
+  return status ?? 1;
+}
+
+const turns =
+  project === 'unit'
+    ? [['--maxWorkers=100%']]
+    : [
+        ['--runInBand', '--passWithNoTests', '--testPathIgnorePatterns', IN_NO_HURRY],
+        ['--maxWorkers=2', '--passWithNoTests', '--testPathPatterns', IN_NO_HURRY],
+      ];
+// All of them run, also after one has failed.
+process.exitCode = Math.max(...turns.map(runs));

@@ -45,6 +45,17 @@ const VIEWS = [
     presses: ['[data-run]'],
     until: '[data-role=judged]',
   },
+  { name: 'pupils', path: '/pupils', waitsFor: '[data-role=pupils] tr[data-pupil]' },
+  { name: 'pupil', path: '/pupil?pupil=demo-perrin', waitsFor: '[data-role=next-key][data-whole=true]' },
+  { name: 'week', path: '/week', waitsFor: '[data-role=week] [data-card]' },
+  {
+    name: 'lesson',
+    path: '/lesson?pupil=demo-isa',
+    waitsFor: '[data-run]',
+    presses: ['[data-run]'],
+    until: '[data-role=judged]',
+    size: [820, 1180],
+  },
   {
     name: 'steps',
     path: '/practice?piece=lantern-walk&key=D-major&pupil=demo-tam&step=next',

@@ -2,7 +2,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { readLine } from './notation.mjs';
-import { PUPILS } from './pupils.mjs';
 import { STUDIO, TUNES } from './tunes.mjs';
 
 const TARGET = join(import.meta.dirname, '../../public/demo');
@@ -177,6 +176,6 @@ ${bars.join('')}  </part>
 
 mkdirSync(TARGET, { recursive: true });
 for (const tune of TUNES) writeFileSync(join(TARGET, `${tune.id}.musicxml`), compose(tune));
-const index = { studio: STUDIO, pieces: TUNES.map(({ id, shows }) => ({ id, shows })), pupils: PUPILS };
+const index = { studio: STUDIO, pieces: TUNES.map(({ id, shows }) => ({ id, shows })) };
 writeFileSync(join(TARGET, 'index.json'), `${JSON.stringify(index, null, 2)}\n`);
 console.log(`${TUNES.length} tunes written`);

@@ -1,7 +1,12 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { HistoryChange, HistoryHead } from './door/history-records';
 import { broughtToForm5 } from './migrations';
-import type { FindRecord, FitPack, PieceRecord, PlanEntry, PupilRecord } from './records/records';
+import type { Stamp } from './join/stamp';
+import type { BriefRecord, DigestRecord } from './records/digest';
+import type { LessonRecord } from './records/lesson-record';
+import type { PlanEntry } from './records/plan-record';
+import type { PupilRecord } from './records/pupil-record';
+import type { FindRecord, FitPack, PieceRecord } from './records/records';
 import { FORM } from './records/records';
 import type { RunRecord } from './records/run-record';
 import type { AsideRecord, KeptId } from './records/tables';
@@ -18,6 +23,7 @@ export type StudioDatabase = Dexie & {
   readonly pupils: EntityTable<PupilRecord, 'id'>;
   /** What each pupil is to learn, and in which key. */
   readonly plan: EntityTable<PlanEntry, 'id'>;
+  readonly lessons: EntityTable<LessonRecord, 'id'>;
   /** Answers of finding games. */
   readonly answers: EntityTable<FindRecord, 'id'>;
   /** What was practised, run by run. */
@@ -30,9 +36,16 @@ export type StudioDatabase = Dexie & {
   readonly changes: Table<HistoryChange, number>;
   /** What was worked out about pieces for the whole shelf: can be thrown away at any time. */
   readonly fits: EntityTable<FitPack, 'number'>;
-  /** Handles of the browser to files outside: they cannot leave it. */
+  /** The runs of each pupil in short, for lists and charts: can be thrown away at any time. */
+  readonly digests: EntityTable<DigestRecord, 'pupil'>;
+  readonly briefs: EntityTable<BriefRecord, 'pupil'>;
+  /** Which device wrote what, for joining what several devices hold. */
+  readonly stamps: EntityTable<Stamp, 'id'>;
+  /** What this browser is called among devices; never leaves it. */
+  readonly local: Table<{ readonly id: 'device'; readonly name: string }, string>;
   /** Photos of pages, by the piece that is entered from them: large, of no use elsewhere, and not in the studio file. */
   readonly photos: Table<{ readonly piece: string; readonly photo: Blob }, string>;
+  /** Handles of the browser to files outside: they cannot leave it. */
   readonly handles: Table<{ readonly id: 'studio'; readonly handle: FileSystemFileHandle }, string>;
 };
 
@@ -57,6 +70,18 @@ export const STORES: readonly { readonly version: number; readonly stores: Reado
     { version: 6, stores: { journal: null, steps: null, pending: null, finds: null } },
     { version: 7, stores: { photos: 'piece' } },
     { version: 8, stores: { runs: 'id, piece, pupil, atMs' } },
+    {
+      version: 9,
+      stores: {
+        plan: 'id, pupil, week',
+        lessons: 'id, pupil, day',
+        runs: 'id, piece, pupil, atMs, [pupil+atMs], [pupil+piece+atMs]',
+        digests: 'pupil',
+        briefs: 'pupil',
+        stamps: 'id',
+        local: 'id',
+      },
+    },
   ];
 
 const DATABASE_NAME = 'new-thumb';

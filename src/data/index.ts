@@ -14,16 +14,30 @@ export { fitName, fitStamp } from './fits';
 export type { KeptFit } from './fit-bytes';
 export type { SetAside } from './reading';
 export { editionAfter, isEntered } from './records/edition';
-export { KEYBOARD_SIZES, SHELF_ORDERS } from './records/desk';
-export type { Desk, KeyboardSize, ShelfOrder } from './records/desk';
-export { MOST_TAG_LETTERS, decidedSchema, pupilSchema } from './records/records';
+export { KEYBOARD_SIZES, PUPIL_ORDERS, SHELF_ORDERS } from './records/desk';
+export type { Desk, KeyboardSize, PupilOrder, ShelfOrder } from './records/desk';
+export { MOST_TAG_LETTERS, decidedSchema } from './records/records';
+export { lessonSchema } from './records/lesson-record';
+export { MOST_CARD_LETTERS, planEntrySchema } from './records/plan-record';
+export type { PlanEntry } from './records/plan-record';
+export {
+  ABILITIES,
+  MOST_GROUP_LETTERS,
+  MOST_NAME_LETTERS,
+  NAMES_USED,
+  USUAL_PUPIL,
+  pupilSchema,
+} from './records/pupil-record';
+export type { Ability, PupilRecord } from './records/pupil-record';
+export { factOf } from './records/digest';
+export { plainRuns } from './records/plain-run';
 export { wordingOf } from './records/settings';
 export { homeworkSchema } from './records/homework-field';
 export { stagesBesideSchema } from './records/stage-fields';
-export type { NewPiece, PieceRecord, PlanEntry, PupilRecord } from './records/records';
+export type { NewPiece, PieceRecord } from './records/records';
 export type { PlayedOn, RunRecord } from './records/run-record';
 export type { Settings } from './records/settings';
-export { shelfFits } from './shelf-fits';
+export { ownKeysKnown, shelfFits } from './shelf-fits';
 export {
   change,
   editsAfter,
@@ -35,7 +49,6 @@ export {
   studio,
   useDesk,
   useEdition,
-  useFinds,
   useHistoryList,
   useLastSaved,
   useNextUndoRedo,
@@ -43,14 +56,41 @@ export {
   usePiece,
   usePieceCount,
   usePieces,
-  usePlan,
-  usePupils,
-  useRuns,
+  usePiecesOf,
   useSetAside,
   useSettings,
   useStoreState,
   useWaiting,
 } from './use-studio';
-export { compareWithStudio, fileText, handOverText, keepInFile, takeInHandOver, useKeptFile } from './use-files';
+export {
+  erasePupilForGood,
+  planAhead,
+  useBriefs,
+  useConflicts,
+  useFacts,
+  useFinds,
+  useLessons,
+  usePlan,
+  usePlanOfWeeks,
+  usePupils,
+  useRun,
+  useRunCount,
+  useRuns,
+  useRunsBetween,
+} from './use-pupils';
+export {
+  compareWithStudio,
+  fileText,
+  handOverText,
+  keepInFile,
+  lookOver,
+  handedOf,
+  takeInHanded,
+  pupilText,
+  useKeptFile,
+} from './use-files';
+export type { Handed, LookedOver } from './use-files';
+export type { Conflict } from './join/join';
+export type { CardChange, DemoRecords, NewCard, PupilChange } from './door/commands';
 export type { PieceToEnter } from './use-studio';
 export { storeFaultWords } from './words';

@@ -12,3 +12,11 @@ export const shelfFits = {
   toFit: (known: Parameters<typeof piecesToFit>[1]) => piecesToFit(studioDatabase(), known),
   pieceIds: () => studioDatabase().pieces.toCollection().primaryKeys(),
 };
+
+/** In which key each piece stands, as far as it was ever worked out for any hand. */
+export async function ownKeysKnown(): Promise<ReadonlyMap<string, string>> {
+  const packs = await readFitPacks(studioDatabase());
+  const players = [...new Set(packs.map(({ player }) => player))];
+  const all = await Promise.all(players.map((player) => keptFits(studioDatabase(), player, Promise.resolve(packs))));
+  return new Map(all.flatMap((kept) => [...kept.values()].map(({ fit }) => [fit.piece, fit.own] as const)));
+}

@@ -11,11 +11,12 @@ import {
 } from './device/kept-file';
 import { viewOf } from './door/view';
 import type { StudioContents } from './file/contents';
-import { handOverContents, handOverIn, type HandOver } from './file/hand-over';
-import { studioFileText } from './file/studio-file';
+import { handOverContents, handOverIn, pupilContents, type HandOver, type HandOverAsked } from './file/hand-over';
+import { comingIn, joinContents, type ComingIn } from './file/join-in';
+import type { Conflict } from './join/join';
+import { knownStamps } from './door/stamping';
+import { studioFileText, type ReadFile } from './file/studio-file';
 import { compareWith, type Comparison } from './file/take-in';
-import { pieceById } from './reading';
-import { sameHeld } from './records/field';
 import { change, studio, studioDatabase } from './use-studio';
 
 /** The text of a studio file of everything that is here now, also of what could not be written. */
@@ -23,32 +24,50 @@ export async function fileText(): Promise<string> {
   return studioFileText(await studio().contents(), new Date().toISOString());
 }
 
-/** The text of a file with what a pupil takes home. */
-export async function handOverText(pupil: string): Promise<string> {
-  return studioFileText(handOverContents(await studio().contents(), pupil), new Date().toISOString(), 'hand-over');
+/** The text of a file with what a pupil takes home, or brings back. */
+export async function handOverText(asked: HandOverAsked): Promise<string> {
+  return studioFileText(handOverContents(await studio().contents(), asked), new Date().toISOString(), 'hand-over');
 }
 
-/** Takes in what was handed over: what is new comes in, what is here stays, and the teacher's steps are renewed. Gives what it holds; null where it was refused. */
-export async function takeInHandOver(contents: StudioContents, label: string): Promise<HandOver | null> {
-  const handed = handOverIn(contents);
-  if (await change({ kind: 'studio.take-in', contents, how: 'keep' }, label)) return null;
-  for (const { piece, lists } of handed.homework) {
-    const here = (await pieceById(studioDatabase(), piece))?.homework ?? [];
-    const renewed = lists.filter(
-      ({ pupil, key, steps }) =>
-        !here.some((own) => own.pupil === pupil && own.key === key && sameHeld(own.steps, steps)),
-    );
-    if (renewed.length === 0) continue;
-    await change(
-      {
-        kind: 'piece.homework',
-        id: piece,
-        lists: renewed.map(({ pupil, key, steps }) => ({ whose: { pupil, key }, steps })),
-      },
-      label,
-    );
+/** The text of a file with everything of one pupil. */
+export async function pupilText(pupil: string): Promise<string> {
+  return studioFileText(pupilContents(await studio().contents(), pupil), new Date().toISOString(), 'pupil');
+}
+
+/** What was handed over. */
+export type Handed = Pick<ReadFile, 'contents'> & { readonly kind: 'hand-over' | 'pupil' };
+
+/** What of a file may be taken in beside what is here; null for a whole studio. */
+export function handedOf({ kind, contents }: ReadFile): Handed | null {
+  return kind === 'studio' ? null : { kind, contents };
+}
+
+/** What would come in with a file that was handed over, before anything of it does. */
+export interface LookedOver {
+  readonly handed: HandOver;
+  readonly coming: readonly ComingIn[];
+  readonly conflicts: readonly Conflict[];
+}
+
+/** A hand-over is joined with what is here. Of a pupil who was kept for later what is not here comes back, also where it was taken out since. */
+export async function lookOver({ kind, contents }: Handed): Promise<LookedOver> {
+  const [database, view] = [studioDatabase(), viewOf(studioDatabase())];
+  if (kind === 'pupil') {
+    const compared = await compareWith(view, contents);
+    const coming = compared.map(({ table, fresh }) => ({ table, fresh: fresh.length, changed: 0, gone: 0 }));
+    return { handed: handOverIn(contents), coming, conflicts: [] };
   }
-  return handed;
+  const joining = await joinContents(view, (ids) => knownStamps(database, ids), contents);
+  return { handed: handOverIn(contents), coming: await comingIn(view, joining), conflicts: joining.conflicts };
+}
+
+/** Takes in what was handed over. Whether it was done. */
+export async function takeInHanded({ kind, contents }: Handed, label: string): Promise<boolean> {
+  const command =
+    kind === 'pupil'
+      ? ({ kind: 'studio.take-in', contents, how: 'keep' } as const)
+      : ({ kind: 'studio.join', contents } as const);
+  return (await change(command, label)) === null;
 }
 
 export function compareWithStudio(contents: StudioContents): Promise<readonly Comparison[]> {

@@ -11,22 +11,18 @@ import type { HistoryHead } from './door/history-records';
 import { createStudio, type Studio, type Waiting, type Write } from './door/studio';
 import { doneAfter, historyList, nextToUndoOrRedo, type Next } from './door/undo-redo';
 import {
-  allFinds,
   allPieces,
-  allPupils,
   currentDesk,
   currentSettings,
   editionOf,
   lastSaved,
   pieceById,
-  planOf,
-  runsOf,
+  piecesOf,
   setAside,
   type SetAside,
 } from './reading';
 import type { Desk } from './records/desk';
-import type { FindRecord, PieceRecord, PlanEntry, PupilRecord } from './records/records';
-import type { RunRecord } from './records/run-record';
+import type { PieceRecord } from './records/records';
 import type { Settings } from './records/settings';
 
 /** How the browser's store stands to this tab. `old`: another tab opened it in a newer version. `gone`: it was deleted or closed. `blocked`: it cannot
@@ -113,12 +109,17 @@ export function onRefusal(tell: (fault: StoreFault) => void): () => void {
   return () => refusalListeners.delete(tell);
 }
 
+/** Tells that something was refused. */
+export function tellRefusal(fault: StoreFault): void {
+  refusalListeners.forEach((tell) => tell(fault));
+}
+
 /** Does what a command asks; null where it is done, else why it was refused, which the screen tells by itself. The first piece of the teacher's own
  * makes the browser be asked to keep the studio. */
 export async function change(command: Command, label = ''): Promise<StoreFault | null> {
   const done = await studio().run(command, label);
   if (!done.ok) {
-    refusalListeners.forEach((tell) => tell(done.error));
+    tellRefusal(done.error);
     return done.error;
   }
   if (command.kind === 'piece.add' && !hasAsked) {
@@ -195,29 +196,6 @@ export function useSettings(): Settings | undefined {
   return useLiveQuery(() => currentSettings(studioDatabase()), []);
 }
 
-/** All pupils, kept up to date; undefined until they are read. */
-export function usePupils(): readonly PupilRecord[] | undefined {
-  return useLiveQuery(() => allPupils(studioDatabase()), []);
-}
-
-/** What a pupil is to learn, in order; empty for any hand, undefined until it is read. */
-export function usePlan(pupil: string | null): readonly PlanEntry[] | undefined {
-  return useLiveQuery(() => (pupil === null ? [] : planOf(studioDatabase(), pupil)), [pupil]);
-}
-
-/** What a pupil answered in finding games, the last first; undefined until it is read. */
-export function useFinds(pupil: string | null): readonly FindRecord[] | undefined {
-  return useLiveQuery(
-    async () => (await allFinds(studioDatabase())).filter((find) => find.pupil === pupil).toReversed(),
-    [pupil],
-  );
-}
-
-/** What was practised of a piece, or of all (null), by a pupil or any hand, the last first; undefined until it is read. */
-export function useRuns(piece: string | null, pupil: string | null): readonly RunRecord[] | undefined {
-  return useLiveQuery(() => runsOf(studioDatabase(), piece, pupil), [piece, pupil]);
-}
-
 /** How the desk was left. */
 export function useDesk(): Desk | undefined {
   return useLiveQuery(() => currentDesk(studioDatabase()), []);
@@ -271,4 +249,9 @@ export async function ownSince(): Promise<number | null> {
 /** When the last studio file was saved, in ms since 1970; null where none was; undefined until that is known. */
 export function useLastSaved(): number | null | undefined {
   return useLiveQuery(() => lastSaved(studioDatabase()), []);
+}
+
+/** Some pieces, in the order in which they are asked for, kept up to date; undefined until they are read. `ids` must keep its identity while it says the same. */
+export function usePiecesOf(ids: readonly string[]): readonly PieceRecord[] | undefined {
+  return useLiveQuery(() => piecesOf(studioDatabase(), ids), [ids]);
 }

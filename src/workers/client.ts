@@ -30,6 +30,7 @@ const CORE_QUESTIONS = [
   'judge',
   'simulate',
   'steps',
+  'parts',
   'askedMusic',
   'playedFile',
   'keysOfPlayedFile',

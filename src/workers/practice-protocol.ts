@@ -2,7 +2,7 @@ import type { AskedMusic, StruckKey } from '@/core/asked';
 import type { Wording } from '@/core/explain';
 import type { JudgeOptions } from '@/core/practice';
 import type { Pupil } from '@/core/simulation';
-import type { JudgedView, PractisedPart, PracticeView, StepsKept, StepsView } from '@/core/views';
+import type { JudgedView, PartsView, PractisedPart, PracticeView, StepsKept, StepsView } from '@/core/views';
 import type { Answer, BenchOptions, PieceSource } from './question-parts';
 
 /** What is asked about practising a piece in a key. */
@@ -19,6 +19,8 @@ export interface PracticeQuestions {
   ): Answer<JudgedView>;
   /** The steps of the piece for the pupil: the teacher's, or those that are proposed. */
   steps(source: PieceSource, options: BenchOptions, kept: StepsKept): Answer<StepsView>;
+  /** What weeks can be made of in the piece. */
+  parts(source: PieceSource, options: BenchOptions): Answer<PartsView>;
   /** What is to be struck of it, for what is judged key by key as it is played. */
   askedMusic(source: PieceSource, options: BenchOptions, part: PractisedPart): Answer<AskedMusic>;
   /** What was played as a Standard MIDI File, and back. */

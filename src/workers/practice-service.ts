@@ -9,6 +9,7 @@ import { writePlayedFile } from '@/core/write';
 import {
   judgedView,
   practisedBars,
+  partsView,
   practiceView,
   stepsView,
   type PractisedPart,
@@ -68,6 +69,7 @@ export function practiceQuestions({ moved }: Pick<OpenedPieces, 'moved'>): Pract
       const checked = stepsKeptSchema.validateSync(kept, { strict: true });
       return withPiece(source, options, (piece) => ok(stepsView(said(options.wording), piece, checked)));
     },
+    parts: (source, options) => withPiece(source, options, (piece) => ok(partsView(piece))),
     askedMusic: (source, options, part) => {
       const checked = practisedPartSchema.validateSync(part, { strict: true });
       return withPiece(source, options, (piece, full) => askedPart(piece, checked, full));

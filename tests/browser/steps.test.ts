@@ -250,9 +250,14 @@ describe('a hand-over file', () => {
     const pupil = await arriveAtShelf();
     const stepsAtHome = async (count: number): Promise<void> => {
       await goTo(page, `/survey?piece=${piece}&pupil=demo-tam`);
+      await click('[data-role=hand-over-menu]');
       const { name, bytes } = await saved(teacher.browser, () => click('[data-role=hand-over]'));
       expect(name).toBe('tam-oakhollow.newthumb-handover.json');
       await drop(pupil.page, [{ name, text: new TextDecoder().decode(bytes) }]);
+      await click('[data-role=take-it-in]', pupil.page);
+      await pupil.page.waitForSelector('[data-role=practice]');
+      // Of all that is planned the demo’s comes first.
+      await goTo(pupil.page, `/practice?piece=${piece}&key=D-major&pupil=demo-tam&step=next`);
       await pupil.page.waitForFunction(
         (wanted: number) => document.querySelectorAll('[data-role=step-trail] li').length === wanted,
         {},

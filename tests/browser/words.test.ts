@@ -118,6 +118,14 @@ const SCREENS: readonly (readonly [path: string, seen: string])[] = [
   ['/atlas?part=cards', 'main h2'],
   ['/atlas?part=drills', 'main fieldset'],
   ['/atlas?part=finding', 'main fieldset'],
+  ['/pupils', '[data-role=pupils] tr[data-pupil]'],
+  ['/pupils?show=across', '[data-role=across] td'],
+  ['/pupil?pupil=demo-tam', '[data-role=next-key][data-whole=true]'],
+  ['/pupil?pupil=demo-tam&show=record', '[data-chart=faults-by-bar] svg'],
+  ['/pupil?pupil=demo-tam&show=about', '[data-chart=reach] svg'],
+  ['/week?pupil=demo-tam', '[data-role=week] [data-card]'],
+  ['/week', '[data-role=week] [data-card]'],
+  ['/lesson?pupil=demo-tam', '[data-role=lesson] [data-role=next-week]'],
   ['/settings', 'main h1'],
 ];
 

@@ -76,16 +76,29 @@ export const MAY_CHANGE: { readonly [Kind in Command['kind']]: readonly RegExp[]
   'piece.stage-let-go': [/^pieces\/\w+\/stageFingers$/],
   'piece.enter': [/^pieces\/\w+\/(musicXml|edition)$/],
   'pupil.add': [/^pupils\/\w+$/],
-  'pupil.change': [/^pupils\/\w+\/(name|spanMm)$/],
-  'pupil.remove': [/^pupils\/\w+$/],
+  'pupil.change': [/^pupils\/\w+\/(name|spanMm|groups)$/],
+  'pupil.measure': [/^pupils\/\w+\/(spans|spanMm)$/],
+  'pupil.judge': [/^pupils\/\w+\/(judged|keysKnown)$/],
+  'pupil.remove': [
+    /^(pupils|plan|runs|answers)\/\w+$/,
+    /^lessons\/\w+\/[\d-]+$/,
+    /^pieces\/\w+\/(decided\.\w+|homework|stageFingers|respelled)$/,
+  ],
   'plan.add': [/^plan\/\w+$/],
+  'plan.cards': [/^plan\/\w+$/],
+  'plan.change': [/^plan\/\w+\/(note|state)$/],
+  'plan.move': [/^plan\/\w+\/(week|place)$/],
+  'plan.carry': [/^plan\/\w+\/(week|carried)$/],
+  'lesson.note': [/^lessons\/\w+\/[\d-]+(\/note)?$/],
   'plan.remove': [/^plan\/\w+$/],
   'piece.homework': [/^pieces\/\w+\/homework$/],
   'run.remove': [/^runs\/\w+$/],
   'settings.change': [/^kept\/settings/],
   'demo.bring': [/^(pieces|pupils)\/d\w*$/, /^kept\/settings/],
-  'demo.put-away': [/^(pieces|pupils)\/d\w*$/, /^kept\/settings/],
-  'studio.take-in': [/^(pieces|pupils|plan|answers|runs|aside)\//, /^kept\/(settings|carried|desk)/],
+  'demo.put-away': [/^(pieces|pupils)\/d\w*$/, /^(plan|runs|answers|lessons)\//, /^kept\/settings/],
+  'studio.join': [/^(pieces|pupils|plan|lessons|answers|runs)\//],
+  'studio.settle': [/^pieces\/\w+\/place$/],
+  'studio.take-in': [/^(pieces|pupils|plan|lessons|answers|runs|aside)\//, /^kept\/(settings|carried|desk)/],
   'aside.delete': [/^aside\//],
   'note.key': [/^pieces\/\w+\/lastKey$/],
   'note.used': [/^pieces\/\w+\/usedAt$/],
@@ -97,6 +110,8 @@ export const MAY_CHANGE: { readonly [Kind in Command['kind']]: readonly RegExp[]
 };
 
 const PIECES = ['a', 'b', 'd1'];
+const WEEKS = [null, '2026-11-26', '2026-12-03'];
+const NO_TERM = { plan: [], lessons: [], runs: [] };
 const PUPILS = ['ada', 'd2'];
 const OWN_STAGE = { words: '', hand: 'left' as const, bars: [{ bar: '3', note: 'n1' }], easings: ['beats' as const] };
 
@@ -183,6 +198,30 @@ async function anyCommand(world: World, { below, of }: Chance, made: number): Pr
       };
     case 'plan.remove':
       return { kind, ids: [`p${below(made + 1)}`] };
+    case 'pupil.measure':
+      return { kind, id: of(PUPILS), day: of(['2026-11-01', '2026-11-28']), mm: of([null, 150, 160]) };
+    case 'pupil.judge':
+      return {
+        ...{ kind, id: of(PUPILS), keys: [of(['D-major', 'G-major'])], day: '2026-11-28' },
+        ...{ state: of([null, 'secure', 'learning'] as const), why: `why ${made}` },
+      };
+    case 'plan.cards':
+      return { kind, cards: [{ id: `p${made}`, pupil: of(PUPILS), piece: id, week: of(WEEKS) }], atMs: made };
+    case 'plan.change':
+      return { kind, ids: [`p${below(made + 1)}`], change: of([{ note: `note ${made}` }, { state: 'done' as const }]) };
+    case 'plan.move':
+      return { kind, id: `p${below(made + 1)}`, week: of(WEEKS), before: of([null, `p${below(made + 1)}`]) };
+    case 'plan.carry':
+      return { kind, cards: [{ id: `p${below(made + 1)}`, to: of(['2026-12-10', '2026-12-17']) }] };
+    case 'lesson.note':
+      return { kind, pupil: of(PUPILS), day: of(['2026-11-25', '2026-11-28']), note: `note ${made}` };
+    case 'studio.join': {
+      const now = await world.contents();
+      const pieces = now.pieces.slice(below(2)).map((piece) => ({ ...(piece as object), place: 'archive' }));
+      return { kind, contents: { ...now, pieces } };
+    }
+    case 'studio.settle':
+      return { kind, place: { table: 'pieces', id }, field: ['place'], value: of(['shelf', 'archive']) };
     case 'settings.change':
       return {
         kind,
@@ -193,7 +232,12 @@ async function anyCommand(world: World, { below, of }: Chance, made: number): Pr
         ]),
       };
     case 'demo.bring':
-      return { kind, pieces: [newPiece('d1', { origin: 'demo' })], pupils: [newPupil('d2', { origin: 'demo' })] };
+      return {
+        kind,
+        pieces: [newPiece('d1', { origin: 'demo' })],
+        pupils: [newPupil('d2', { origin: 'demo' })],
+        ...NO_TERM,
+      };
     case 'demo.put-away':
       return { kind };
     case 'studio.take-in': {
@@ -247,7 +291,7 @@ async function anyCommand(world: World, { below, of }: Chance, made: number): Pr
     case 'note.saved':
       return { kind, atMs: made };
     default:
-      return { kind: 'note.first-visit', pieces: [], pupils: [] };
+      return { kind: 'note.first-visit', pieces: [], pupils: [], ...NO_TERM };
   }
 }
 

@@ -6,7 +6,8 @@ import { createStudio, type Studio } from '@/data/door/studio';
 import { nextToUndoOrRedo, undoOrRedoEdit, type How, type UndoRedo } from '@/data/door/undo-redo';
 import { contentsOf, type StudioContents } from '@/data/file/contents';
 import type { RunRecord } from '@/data/records/run-record';
-import type { NewPiece, PupilRecord } from '@/data/records/records';
+import { USUAL_PUPIL, type PupilRecord } from '@/data/records/pupil-record';
+import type { NewPiece } from '@/data/records/records';
 
 /** Builders for tests of the studio: terse records, and a teacher at one or two tabs. */
 export const newPiece = (id: string, more: Partial<NewPiece> = {}): NewPiece => ({
@@ -19,6 +20,7 @@ export const newPiece = (id: string, more: Partial<NewPiece> = {}): NewPiece => 
 });
 
 export const newPupil = (id: string, more: Partial<PupilRecord> = {}): PupilRecord => ({
+  ...(structuredClone(USUAL_PUPIL) as unknown as PupilRecord),
   id,
   form: 5,
   origin: 'own',
@@ -79,7 +81,7 @@ export async function written(database: StudioDatabase): Promise<string> {
 }
 
 export async function contents(database: StudioDatabase): Promise<StudioContents> {
-  return contentsOf(viewOf(database));
+  return contentsOf(viewOf(database), await database.stamps.toArray());
 }
 
 /** A run through a piece. */

@@ -16,6 +16,7 @@ const DEMO = join(process.cwd(), 'public/demo');
 
 export async function GET(): Promise<Response> {
   const index = JSON.parse(await readFile(join(DEMO, 'index.json'), 'utf8')) as {
+    readonly studio: string;
     readonly pieces: readonly { readonly id: string }[];
   };
   const pieces = await Promise.all(
@@ -27,7 +28,8 @@ export async function GET(): Promise<Response> {
   const engraver = await createVerovioModule();
   enableLog(LOG_ERROR, engraver);
   const toolkit = new VerovioToolkit(engraver);
-  return Response.json({ ...index, pieces, cards: pieces.map((piece) => cardOf(toolkit, piece)) });
+  const term = JSON.parse(await readFile(join(DEMO, 'term.json'), 'utf8')) as object;
+  return Response.json({ studio: index.studio, term, pieces, cards: pieces.map((piece) => cardOf(toolkit, piece)) });
 }
 
 /** The opening of a piece as its card shows it. */

@@ -19,6 +19,7 @@ export type { WayStep } from './way';
 export { stageRow } from './stage-table';
 export type { StageRow } from './stage-table';
 export { brokenChords } from './chord-figures';
-export { landings } from './spots';
+export { linesOf, phrasesOf } from './sections';
+export { flaggedBars, landings } from './spots';
 export type { Landing } from './spots';
 export { foldOctaves } from './one-place';

@@ -32,6 +32,8 @@ export { sourcesIn } from './finger-sources';
 export { writtenMarks } from './written-marks';
 export { judgedView, practisedBars, practiceView } from './practice-view';
 export type { JudgedFault, JudgedNext, JudgedView, PractisedPart, PractisedPiece, PracticeView } from './practice-view';
+export { partsView } from './parts-view';
+export type { PartsView } from './parts-view';
 export { stepsView } from './steps-view';
 export type { StepsKept, StepsView, StepView } from './steps-view';
 export { arrangedStages, stagesView } from './stages-view';

@@ -58,6 +58,8 @@ export interface JudgedFault {
   /** Where it began; the bar as printed. */
   readonly bar: string;
   readonly beat: number;
+  /** Null where both are concerned. */
+  readonly hand: Hand | null;
   readonly notes: readonly NoteId[];
   /** Whether it makes the performance unclean, or is told beside. */
   readonly weighs: boolean;
@@ -148,6 +150,7 @@ export function judgedView(
       words: is.playFaultWords(fault),
       bar: fault.bar,
       beat: fault.beat,
+      hand: fault.hand,
       notes: fault.notes,
       weighs: !NOT_SCORED.includes(fault.kind),
     })),

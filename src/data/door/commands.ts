@@ -1,10 +1,15 @@
+import type { Day, Week } from '@/core/calendar';
 import type { PracticeStep } from '@/core/homework';
 import type { Finger } from '@/core/score';
+import type { KeyState } from '@/core/teaching';
 import type { Whose } from '../decided';
 import type { StudioContents, TakingIn } from '../file/contents';
 import type { Field } from '../records/field';
 import type { Desk } from '../records/desk';
-import type { Decided, FindRecord, NewPiece, PieceRecord, PupilRecord } from '../records/records';
+import type { LessonRecord } from '../records/lesson-record';
+import type { PlanEntry } from '../records/plan-record';
+import type { PupilRecord } from '../records/pupil-record';
+import type { Decided, FindRecord, NewPiece, PieceRecord } from '../records/records';
 import type { RunRecord } from '../records/run-record';
 import type { Settings } from '../records/settings';
 import type { RecordPlace } from './history-records';
@@ -82,8 +87,21 @@ export type EditCommand =
   | {
       readonly kind: 'pupil.change';
       readonly id: string;
-      readonly change: Partial<Omit<PupilRecord, 'id' | 'form' | 'origin' | 'addedAt'>>;
+      readonly change: PupilChange;
+      readonly groups?: readonly { readonly group: string; readonly as: 'put' | 'taken' }[];
     }
+  /** A measure of the hand on a day, or none any more. The newest one counts. Unit: mm. */
+  | { readonly kind: 'pupil.measure'; readonly id: string; readonly day: Day; readonly mm: number | null }
+  /** What the teacher says of keys; null where the record alone is to say it. */
+  | {
+      readonly kind: 'pupil.judge';
+      readonly id: string;
+      readonly keys: readonly string[];
+      readonly state: KeyState | null;
+      readonly day: Day;
+      readonly why: string;
+    }
+  /** With everything that belongs to the pupil: plan, lessons, runs, answers, and what was decided in pieces for this pupil. */
   | { readonly kind: 'pupil.remove'; readonly id: string }
   /** A run of keys of one piece behind what the pupil has to learn already; keys of the piece that are planned already are passed over. */
   | {
@@ -93,7 +111,15 @@ export type EditCommand =
       readonly keys: readonly PlannedKey[];
       readonly atMs: number;
     }
+  /** Cards behind those that a pupil has in that week, each with the name that it gets. */
+  | { readonly kind: 'plan.cards'; readonly cards: readonly NewCard[]; readonly atMs: number }
+  | { readonly kind: 'plan.change'; readonly ids: readonly string[]; readonly change: CardChange }
+  /** Puts a card into a week (null: it waits), in front of another card there, or behind all of them. */
+  | { readonly kind: 'plan.move'; readonly id: string; readonly week: Week | null; readonly before: string | null }
+  /** Carries cards over from their weeks into others; what waited is set. */
+  | { readonly kind: 'plan.carry'; readonly cards: readonly { readonly id: string; readonly to: Week }[] }
   | { readonly kind: 'plan.remove'; readonly ids: readonly string[] }
+  | { readonly kind: 'lesson.note'; readonly pupil: string; readonly day: Day; readonly note: string }
   /** The teacher's lists of steps for a piece, each for a pupil and a key or for all; null takes a list away. */
   | {
       readonly kind: 'piece.homework';
@@ -102,11 +128,35 @@ export type EditCommand =
     }
   | { readonly kind: 'run.remove'; readonly ids: readonly string[] }
   | { readonly kind: 'settings.change'; readonly change: Partial<Settings> }
-  | { readonly kind: 'demo.bring'; readonly pieces: readonly NewPiece[]; readonly pupils: readonly PupilRecord[] }
+  | ({ readonly kind: 'demo.bring' } & DemoRecords)
   | { readonly kind: 'demo.put-away' }
   | { readonly kind: 'studio.take-in'; readonly contents: StudioContents; readonly how: TakingIn }
+  /** Joins what another device of the studio holds, a pupil’s above all, with what is here. */
+  | { readonly kind: 'studio.join'; readonly contents: StudioContents }
+  /** Chooses between values that two devices wrote without knowing of each other. Of a whole record (`field` is empty) true keeps it, and false takes it out. */
+  | { readonly kind: 'studio.settle'; readonly place: RecordPlace; readonly field: Field; readonly value: unknown }
   /** Deletes something that could not be understood: a whole record, or what stands in one of its fields. */
   | { readonly kind: 'aside.delete'; readonly place: RecordPlace; readonly field: Field; readonly value: unknown };
+
+/** Fields of a pupil that are changed as a whole. */
+export type PupilChange = Partial<
+  Omit<PupilRecord, 'id' | 'form' | 'origin' | 'addedAt' | 'spans' | 'judged' | 'groups' | 'keysKnown'>
+>;
+
+/** A card before it has a place: what is left out is what is usual. */
+export type NewCard = Pick<PlanEntry, 'id' | 'pupil'> &
+  Partial<Pick<PlanEntry, 'piece' | 'key' | 'stage' | 'bars' | 'steps' | 'note' | 'week' | 'origin'>>;
+
+export type CardChange = Partial<Pick<PlanEntry, 'key' | 'stage' | 'bars' | 'steps' | 'note' | 'state'>>;
+
+/** What the demo studio holds. */
+export interface DemoRecords {
+  readonly pieces: readonly NewPiece[];
+  readonly pupils: readonly PupilRecord[];
+  readonly plan: readonly PlanEntry[];
+  readonly lessons: readonly LessonRecord[];
+  readonly runs: readonly RunRecord[];
+}
 
 /** A key that is planned, in a stage or whole, and the name that its entry gets. */
 export interface PlannedKey {
@@ -151,11 +201,7 @@ export type NoteCommand =
   | { readonly kind: 'note.run'; readonly run: Omit<RunRecord, 'form'> }
   | { readonly kind: 'note.saved'; readonly atMs: number }
   /** The demo studio on a first visit: there is nothing before it to go back to. Changes nothing where anything is there. */
-  | {
-      readonly kind: 'note.first-visit';
-      readonly pieces: readonly NewPiece[];
-      readonly pupils: readonly PupilRecord[];
-    };
+  | ({ readonly kind: 'note.first-visit' } & DemoRecords);
 
 export type Command = EditCommand | EnterCommand | NoteCommand;
 

@@ -4,26 +4,17 @@ import type { StudioDatabase } from '../database';
 import { editionAfter } from '../records/edition';
 import { heldIn } from '../records/field';
 import { TABLES } from '../records/tables';
-import { applied, type Becoming, type Strictness } from './apply';
+import { applied, type Strictness } from './apply';
 import type { Command, EditCommand, EnterCommand, NoteCommand, StoreFault } from './commands';
-import { MUSIC_FIELDS, recordName, type ChangedField, type HistoryHead, type RecordPlace } from './history-records';
-import { viewOf, type Wanted } from './view';
+import { MUSIC_FIELDS, recordName, type Attribution, type HistoryHead, type RecordPlace } from './history-records';
+import { join, replaceStamps, settle } from './joining';
+import { stampEdit } from './stamping';
+import { loadedView, viewOf, type StudioView, type Wanted } from './view';
 import { wantedBy } from './wanted';
+import { forget, forgetOldest, forgetUndone, noteFields, putAll, undoneBy, type Done } from './writing';
 
-/** Who does something, what it is in words, and when (ms since 1970). */
-export interface Attribution {
-  readonly tab: string;
-  readonly label: string;
-  readonly atMs: number;
-}
-
-/** What a command came to: its number in the history; null where nothing had to be changed, or where it is no edit. */
-export interface Done {
-  readonly number: number | null;
-}
-
-/** How many edits of fields can be taken back. What was entered can be taken back without limit. */
-const KEPT_EDITS = 300;
+export type { Attribution } from './history-records';
+export type { Done } from './writing';
 
 /** Does what a command asks, in one transaction: read, changed, checked and noted in the history, or nothing of it. Whatever tab asks, and whatever
  * its screen still shows, a command meets the studio as it is. */
@@ -65,7 +56,10 @@ export async function inTransaction<T>(
   try {
     return await database.transaction(
       'rw',
-      [...TABLES.map((table) => database.table(table)), database.history, database.changes],
+      [
+        ...TABLES.map((table) => database.table(table)),
+        ...[database.history, database.changes, database.stamps, database.digests, database.briefs, database.local],
+      ],
       async () => {
         const result = await work();
         if (!result.ok) throw new Refusal(result.error);
@@ -92,28 +86,55 @@ async function edit(
   command: EditCommand,
   attribution: Attribution,
 ): Promise<Result<Done, StoreFault>> {
-  const wanted = await wantedBy(viewOf(database), command);
+  if (command.kind === 'studio.join') return join(database, command, attribution);
+  if (command.kind === 'studio.settle') return settle(database, command, attribution);
+  if (command.kind === 'studio.take-in') return takeIn(database, command, attribution);
+  const view = viewOf(database);
+  const wanted = await wantedBy(view, command);
   if (!wanted.ok) return wanted;
-  return editFields(
-    database,
-    wanted.value,
-    attribution,
-    command.kind === 'studio.take-in' || command.kind === 'aside.delete' ? 'as it is' : 'understood',
-  );
+  const strictness: Strictness = command.kind === 'aside.delete' ? 'as it is' : 'understood';
+  return editFields(database, wanted.value, attribution, { ...USUAL_HOW, view, strictness });
 }
+
+/** A file may hold most of a studio: everything is read at once. Where the studio becomes what the file holds, so does what it knows of other devices:
+ * this one wrote nothing. */
+async function takeIn(
+  database: StudioDatabase,
+  command: EditCommand & { readonly kind: 'studio.take-in' },
+  attribution: Attribution,
+): Promise<Result<Done, StoreFault>> {
+  const view = await loadedView(database);
+  const wanted = await wantedBy(view, command);
+  if (!wanted.ok) return wanted;
+  const isReplaced = command.how === 'replace';
+  if (isReplaced) await replaceStamps(database, command.contents);
+  const how = { strictness: 'as it is', by: isReplaced ? 'others' : 'us', view } as const;
+  return editFields(database, wanted.value, attribution, how);
+}
+
+/** Whether a record may hold what is not understood, and who wrote what is changed: this device, or whoever the stamps name. */
+interface EditHow {
+  readonly strictness: Strictness;
+  readonly by: 'us' | 'others';
+  /** The studio as the edit meets it; as it is in the database where nothing is said. */
+  readonly view?: StudioView;
+}
+
+const USUAL_HOW: EditHow = { strictness: 'understood', by: 'us' };
 
 /** Changes fields as an edit of its own. */
 export async function editFields(
   database: StudioDatabase,
   wanted: Parameters<typeof applied>[1],
   attribution: Attribution,
-  strictness: Strictness,
+  { strictness, by, view = viewOf(database) }: EditHow = USUAL_HOW,
 ): Promise<Result<Done, StoreFault>> {
-  const change = await applied(viewOf(database), wanted, strictness);
+  const change = await applied(view, wanted, strictness);
   if (!change.ok) return change;
   const { records, changed } = change.value;
   if (changed.length === 0) return ok({ number: null });
   await putAll(database, records);
+  if (by === 'us') await stampEdit(database, changed);
   await forgetUndone(database, attribution.tab);
   const number = await noteFields(database, changed, attribution);
   await forgetOldest(database);
@@ -127,68 +148,6 @@ async function note(database: StudioDatabase, command: NoteCommand): Promise<Res
   if (!change.ok) return change;
   await putAll(database, change.value.records);
   return ok({ number: null });
-}
-
-/** Puts records in their places, those of a table together. */
-export async function putAll(database: StudioDatabase, records: readonly Becoming[]): Promise<void> {
-  for (const table of TABLES) {
-    const own = records.filter((record) => record.table === table);
-    const [there, gone] = [
-      own.filter(({ record }) => record !== undefined),
-      own.filter(({ record }) => record === undefined),
-    ];
-    if (there.length > 0) await database.table(table).bulkPut(there.map(({ record }) => record));
-    if (gone.length > 0) await database.table(table).bulkDelete(gone.map(({ id }) => id));
-  }
-}
-
-async function noteFields(
-  database: StudioDatabase,
-  changed: readonly ChangedField[],
-  { tab, label, atMs }: Attribution,
-): Promise<number> {
-  const head: Omit<HistoryHead, 'number'> = {
-    tab,
-    label,
-    atMs,
-    state: 'done',
-    kind: 'fields',
-    records: [...new Set(changed.map(recordName))],
-    fields: changed.map(({ table, id, field }) => ({ table, id, field })),
-  };
-  const number = await database.history.add(head as HistoryHead);
-  await database.changes.put({ number, kind: 'fields', fields: changed });
-  return number;
-}
-
-/** What a tab took back before can no longer be done again once it does something else. What others took back is theirs. */
-async function forgetUndone(database: StudioDatabase, tab: string): Promise<void> {
-  await forget(database, await undoneBy(database, tab));
-}
-
-function undoneBy(database: StudioDatabase, tab: string): Promise<readonly number[]> {
-  return database.history
-    .where('[state+tab+number]')
-    .between(['undone', tab, Dexie.minKey], ['undone', tab, Dexie.maxKey])
-    .primaryKeys();
-}
-
-async function forget(database: StudioDatabase, numbers: readonly number[]): Promise<void> {
-  if (numbers.length === 0) return;
-  await database.history.bulkDelete([...numbers]);
-  await database.changes.bulkDelete([...numbers]);
-}
-
-/** The oldest edits of fields go where there are too many; what was entered stays. It is looked for only now and then. */
-async function forgetOldest(database: StudioDatabase): Promise<void> {
-  const count = await database.changes.count();
-  if (count <= KEPT_EDITS || count % 20 !== 0) return;
-  const fields = await database.history
-    .where('[state+number]')
-    .between(['done', Dexie.minKey], ['done', Dexie.maxKey])
-    .filter(({ kind }) => kind === 'fields')
-    .primaryKeys();
-  await forget(database, fields.slice(0, Math.max(0, fields.length - KEPT_EDITS)));
 }
 
 /** Keeps what was entered: the music, and the changes of its history in their places. What has to be read is asked for at once, and
@@ -209,7 +168,7 @@ async function enter(
   if (before === undefined) return err({ code: 'store.gone', place });
   if ((heldIn(before, ['edition']) ?? null) !== from) return err({ code: 'store.music-changed', id });
   const change = await applied(
-    { get: () => Promise.resolve(before), all: () => Promise.resolve([]) },
+    { get: () => Promise.resolve(before), all: () => Promise.resolve([]), ofPupil: () => Promise.resolve([]) },
     musicOf(command),
     'understood',
   );
@@ -220,7 +179,11 @@ async function enter(
     ...there.filter(({ step }) => (step ?? 0) >= count).map(({ number }) => number),
     ...(isNew ? undone : []),
   ];
-  const written: Promise<unknown>[] = [putAll(database, change.value.records), forget(database, gone)];
+  const written: Promise<unknown>[] = [
+    putAll(database, change.value.records),
+    stampEdit(database, change.value.changed),
+    forget(database, gone),
+  ];
   const fields = MUSIC_FIELDS.map((field) => ({ ...place, field }));
   for (const one of changed) {
     const old = known.get(one.number);

@@ -5,9 +5,10 @@ import type { Held } from '../records/field';
 import type { TableName } from '../records/tables';
 import { applied } from './apply';
 import type { Command, StoreFault } from './commands';
+import { erasePupil } from './erase';
 import { musicOf, runCommand, type Attribution, type Done } from './door';
 import { nextToUndoOrRedo, undoOrRedoEdit, type How, type Next, type UndoRedoResult, type UndoRedo } from './undo-redo';
-import { type StudioView, viewOf } from './view';
+import { recordsOf, type StudioView, viewOf } from './view';
 import { wantedBy } from './wanted';
 
 /** What was done but could not be written, since there is no room on the device. It is written as soon as there is. */
@@ -27,6 +28,8 @@ export interface Studio {
   readonly undoOrRedo: (number: number, undoRedo: UndoRedo, how: How) => Promise<Result<UndoRedoResult, StoreFault>>;
   /** Everything in the studio, with what is waiting. */
   readonly contents: () => Promise<StudioContents>;
+  /** Removes everything of a pupil for good. */
+  readonly erase: (pupil: string) => Promise<Result<null, StoreFault>>;
   readonly waiting: () => Waiting;
   /** Tries to write what is waiting. */
   readonly retry: () => Promise<void>;
@@ -112,7 +115,11 @@ export function createStudio(
           ? edited(await undoOrRedoEdit(database, number, { undoRedo, how, attribution: { tab, atMs: nowMs() } }))
           : err({ code: 'store.full' as const }),
       ),
-    contents: () => oneAfterAnother(async () => contentsOf(await withWaiting(viewOf(database), asked))),
+    contents: () =>
+      oneAfterAnother(async () =>
+        contentsOf(await withWaiting(viewOf(database), asked), await database.stamps.toArray()),
+      ),
+    erase: (pupil) => oneAfterAnother(async () => edited(await erasePupil(database, pupil))),
     waiting: () => waiting,
     retry: () => oneAfterAnother(async () => void (await writeWaiting())),
     listen: (listener) => {
@@ -144,17 +151,19 @@ function over(
 ): StudioView {
   const nameOf = (table: string, id: unknown): string => `${table}/${String(id)}`;
   const there = new Map(records.map(({ table, id, record }) => [nameOf(table, id), record]));
+  const all: StudioView['all'] = async (table) => {
+    const under = (await below.all(table)).filter(
+      (record) => !there.has(nameOf(table, (record as { readonly id?: unknown }).id)),
+    );
+    return [
+      ...under,
+      ...records.filter((one) => one.table === table && one.record !== undefined).map(({ record }) => record),
+    ];
+  };
   return {
+    all,
+    ofPupil: async (table, pupil) => recordsOf(await all(table), pupil),
     get: ({ table, id }) =>
       there.has(nameOf(table, id)) ? Promise.resolve(there.get(nameOf(table, id))) : below.get({ table, id }),
-    all: async (table) => {
-      const under = (await below.all(table)).filter(
-        (record) => !there.has(nameOf(table, (record as { readonly id?: unknown }).id)),
-      );
-      return [
-        ...under,
-        ...records.filter((one) => one.table === table && one.record !== undefined).map(({ record }) => record),
-      ];
-    },
   };
 }

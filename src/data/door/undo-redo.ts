@@ -4,11 +4,20 @@ import type { StudioDatabase } from '../database';
 import { heldIn, isPlain, overlap, sameHeld, type Held } from '../records/field';
 import { applied } from './apply';
 import type { StoreFault } from './commands';
-import { editFields, inTransaction, putAll, type Attribution } from './door';
-import { recordName, type ChangedField, type HistoryHead } from './history-records';
+import { editFields, inTransaction, type Attribution } from './door';
+import { putAll } from './writing';
+import {
+  MANY,
+  recordName,
+  type ChangedField,
+  type HistoryChange,
+  type HistoryHead,
+  type UndoRedo,
+} from './history-records';
+import { stampTurned } from './stamping';
 import { type Wanted, viewOf } from './view';
 
-export type UndoRedo = 'undo' | 'redo';
+export type { UndoRedo } from './history-records';
 
 /** What is next to be taken back or done again. */
 export interface Next {
@@ -76,7 +85,7 @@ export async function undoOrRedoEdit(
     }
     const isAsLeft = await holds(database, change.fields, undoRedo);
     if (by.length === 0 && isAsLeft)
-      return undoOrRedoFields(database, head, { fields: change.fields, undoRedo, tab: attribution.tab });
+      return undoOrRedoFields(database, head, { change, undoRedo, tab: attribution.tab });
     if (how === 'in order')
       return ok({ kind: 'later', number, label: head.label, by, canForce: await canForce(database, change.fields) });
     return force(database, head, { fields: change.fields, undoRedo, attribution });
@@ -85,21 +94,24 @@ export async function undoOrRedoEdit(
 
 /** The edits after this one that are done and touched the same fields. */
 async function laterThan(database: StudioDatabase, head: HistoryHead): Promise<readonly HistoryHead[]> {
-  const others = await database.history
-    .where('records')
-    .anyOf([...head.records])
-    .distinct()
-    .toArray();
+  const others = head.records.includes(MANY)
+    ? await database.history.where('number').above(head.number).toArray()
+    : await database.history
+        .where('records')
+        .anyOf([...head.records, MANY])
+        .distinct()
+        .toArray();
   return others
-    .filter(
-      (other) =>
-        other.number > head.number &&
-        other.state === 'done' &&
-        other.fields.some((one) =>
-          head.fields.some((own) => own.table === one.table && own.id === one.id && overlap(own.field, one.field)),
-        ),
-    )
+    .filter((other) => other.number > head.number && other.state === 'done' && touchTheSame(head, other))
     .toSorted((a, b) => a.number - b.number);
+}
+
+/** Where one of two edits touched more than it names, it may have touched what the other did. */
+function touchTheSame(head: HistoryHead, other: HistoryHead): boolean {
+  if (head.records.includes(MANY) || other.records.includes(MANY)) return true;
+  return other.fields.some((one) =>
+    head.fields.some((own) => own.table === one.table && own.id === one.id && overlap(own.field, one.field)),
+  );
 }
 
 /** Whether the fields hold what the edit left, or for doing again what it found. What is only noted is no edit. */
@@ -127,23 +139,28 @@ async function undoOrRedoFields(
   database: StudioDatabase,
   head: HistoryHead,
   {
-    fields,
+    change: { fields, stamps },
     undoRedo,
     tab,
-  }: { readonly fields: readonly ChangedField[]; readonly undoRedo: UndoRedo; readonly tab: string },
+  }: {
+    readonly change: HistoryChange & { readonly kind: 'fields' };
+    readonly undoRedo: UndoRedo;
+    readonly tab: string;
+  },
 ): Promise<Result<UndoRedoResult, StoreFault>> {
   const records = new Map<string, Held>();
   for (const { table, id } of fields) records.set(recordName({ table, id }), await database.table(table).get(id));
   const change = await applied(viewOf(database), fieldsAfter(fields, undoRedo), 'as it is');
   if (!change.ok) return change;
   await putAll(database, change.value.records);
+  await stampTurned(database, change.value.changed, stamps ?? [], undoRedo);
   // A record that goes now may hold what was noted since: with it, it comes back.
   const left = undoRedo === 'undo' ? 'after' : 'before';
   const kept = fields.map((one) =>
     one.field.length > 0 || one[left] === undefined ? one : { ...one, [left]: records.get(recordName(one)) },
   );
   await database.history.put({ ...head, tab, state: TO[undoRedo] });
-  await database.changes.put({ number: head.number, kind: 'fields', fields: kept });
+  await database.changes.put({ number: head.number, kind: 'fields', fields: kept, ...(stamps ? { stamps } : {}) });
   return ok({ kind: 'turned', label: head.label });
 }
 
@@ -180,7 +197,15 @@ async function force(
     undoRedo === 'undo'
       ? `${head.label}: taken back, over what came later`
       : `${head.label}: done again, over what came later`;
-  const done = await editFields(database, fieldsAfter(fields, undoRedo), { ...attribution, label }, 'as it is');
+  const done = await editFields(
+    database,
+    fieldsAfter(fields, undoRedo),
+    { ...attribution, label },
+    {
+      strictness: 'as it is',
+      by: 'us',
+    },
+  );
   return done.ok ? ok({ kind: 'turned', label: head.label }) : done;
 }
 

@@ -1,13 +1,18 @@
 import type { StudioDatabase } from '../database';
-import type { Field, Held } from '../records/field';
-import type { TableName } from '../records/tables';
+import { heldIn, type Field, type Held } from '../records/field';
+import { TABLES, type TableName } from '../records/tables';
 import type { RecordPlace } from './history-records';
 
 /** The studio as a command sees it: in the database, or in memory. */
 export interface StudioView {
   get(place: RecordPlace): Promise<Held>;
   all(table: TableName): Promise<readonly Held[]>;
+  /** The records of a table that are one pupil's. */
+  ofPupil(table: TableOfPupils, pupil: string): Promise<readonly Held[]>;
 }
+
+/** Tables whose records name a pupil. */
+export type TableOfPupils = 'plan' | 'lessons' | 'runs' | 'answers';
 
 /** A field as a command wants it; `undefined` takes it out. */
 export interface Wanted extends RecordPlace {
@@ -17,5 +22,29 @@ export interface Wanted extends RecordPlace {
 
 /** The studio as it is in the database. */
 export function viewOf(database: StudioDatabase): StudioView {
-  return { get: ({ table, id }) => database.table(table).get(id), all: (table) => database.table(table).toArray() };
+  return {
+    get: ({ table, id }) => database.table(table).get(id),
+    all: (table) => database.table(table).toArray(),
+    ofPupil: (table, pupil) => database.table(table).where('pupil').equals(pupil).toArray(),
+  };
+}
+
+/** The studio as it is in the database, read at once: for what touches most of it. */
+export async function loadedView(database: StudioDatabase): Promise<StudioView> {
+  const tables = new Map<TableName, ReadonlyMap<string, Held>>();
+  for (const table of TABLES) {
+    const records: readonly Held[] = await database.table(table).toArray();
+    tables.set(table, new Map(records.map((record) => [String(heldIn(record, ['id'])), record])));
+  }
+  const all = (table: TableName): readonly Held[] => [...(tables.get(table)?.values() ?? [])];
+  return {
+    get: ({ table, id }) => Promise.resolve(tables.get(table)?.get(id)),
+    all: (table) => Promise.resolve(all(table)),
+    ofPupil: (table, pupil) => Promise.resolve(recordsOf(all(table), pupil)),
+  };
+}
+
+/** Those of some records that are one pupil's. */
+export function recordsOf(records: readonly Held[], pupil: string): readonly Held[] {
+  return records.filter((record) => heldIn(record, ['pupil']) === pupil);
 }

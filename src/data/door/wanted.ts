@@ -2,20 +2,14 @@ import { assertNever, err, ok, type Result } from '@/core/base';
 import { withAside, withFingers, withMarks, withoutFingers } from '../decided';
 import { wantedByTakingIn } from '../file/take-in';
 import { entryKey, heldIn, sameHeld, type Field, type Held } from '../records/field';
-import {
-  FORM,
-  PIECE,
-  PLAN_ENTRY,
-  pieceRecord,
-  type Decided,
-  type NewPiece,
-  type PieceRecord,
-  type PupilRecord,
-} from '../records/records';
-import { understand, understoodRecord } from '../records/understand';
-import type { EditCommand, NoteCommand, StoreFault } from './commands';
+import type { PupilRecord } from '../records/pupil-record';
+import { FORM, PIECE, pieceRecord, type Decided, type NewPiece, type PieceRecord } from '../records/records';
+import { understoodRecord } from '../records/understand';
+import type { DemoRecords, EditCommand, NoteCommand, StoreFault } from './commands';
 import type { RecordPlace } from './history-records';
 import type { StudioView, Wanted } from './view';
+import { cards, carried, moved, planned } from './wanted-plan';
+import { changed, everythingOf, judged, lessonNote, measured } from './wanted-pupil';
 
 type Wanting = Promise<Result<readonly Wanted[], StoreFault>>;
 
@@ -68,18 +62,25 @@ export async function wantedBy(view: StudioView, command: EditCommand | NoteComm
     case 'pupil.add':
       return addable(view, [newPupil(command.pupil)]);
     case 'pupil.change':
-      return ok(
-        Object.entries(command.change).map(([name, value]) => ({
-          table: 'pupils',
-          id: command.id,
-          field: [name],
-          value,
-        })),
-      );
+      return ok(changed(command));
+    case 'pupil.measure':
+      return ok(await measured(view, command));
+    case 'pupil.judge':
+      return ok(judged(command));
     case 'pupil.remove':
-      return removal(view, { table: 'pupils', id: command.id });
+      return everythingOf(view, command.id);
     case 'plan.add':
       return ok(await planned(view, command));
+    case 'plan.cards':
+      return ok(await cards(view, command));
+    case 'plan.change':
+      return ok(command.ids.flatMap((id) => ofCard(id, command.change)));
+    case 'plan.move':
+      return moved(view, command);
+    case 'plan.carry':
+      return ok(await carried(view, command));
+    case 'lesson.note':
+      return ok(await lessonNote(view, command));
     case 'plan.remove':
       return ok(command.ids.map((id) => ({ table: 'plan', id, field: [], value: undefined })));
     case 'piece.homework':
@@ -94,6 +95,10 @@ export async function wantedBy(view: StudioView, command: EditCommand | NoteComm
       return ok([...(await demoThere(view)), ...ofKept('settings', { demoPutAway: true })]);
     case 'studio.take-in':
       return ok(await wantedByTakingIn(view, command.contents, command.how));
+    case 'studio.join':
+    case 'studio.settle':
+      // What is known of other devices belongs to both: the door does them.
+      return ok([]);
     case 'aside.delete':
       return withoutUnclear(view, command);
     case 'note.key':
@@ -217,25 +222,8 @@ function entriesBetween(
   );
 }
 
-async function planned(
-  view: StudioView,
-  { pupil, piece, keys, atMs }: EditCommand & { readonly kind: 'plan.add' },
-): Promise<readonly Wanted[]> {
-  const entries = (await view.all('plan')).flatMap((record) => {
-    const read = understand(PLAN_ENTRY, record);
-    return read.kind === 'record' && read.record.pupil === pupil ? [read.record] : [];
-  });
-  const first = Math.max(-1, ...entries.map(({ place }) => place)) + 1;
-  const added = keys.filter(
-    ({ key, stage = null }) =>
-      !entries.some((entry) => entry.piece === piece && entry.key === key && entry.stage === stage),
-  );
-  return added.map(({ id, key, stage = null }, i) => ({
-    table: 'plan',
-    id,
-    field: [],
-    value: { id, form: FORM, origin: 'own', pupil, piece, key, stage, place: first + i, addedAt: atMs },
-  }));
+function ofCard(id: string, change: Readonly<Record<string, Held>>): readonly Wanted[] {
+  return Object.entries(change).map(([name, value]) => ({ table: 'plan', id, field: [name], value }));
 }
 
 /** Fields of a value in `kept`. */
@@ -256,13 +244,16 @@ async function withoutUnclear(
   return ok(index < 0 ? [] : [{ ...place, field: field.slice(0, -1), value: list.toSpliced(index, 1) }]);
 }
 
-interface Demo {
-  readonly pieces: readonly NewPiece[];
-  readonly pupils: readonly PupilRecord[];
-}
-
-function demoOf({ pieces, pupils }: Demo): readonly Wanted[] {
-  return [...pieces.map(newPiece), ...pupils.map(newPupil)];
+function demoOf({ pieces, pupils, plan, lessons, runs }: DemoRecords): readonly Wanted[] {
+  const whole = (table: Wanted['table'], records: readonly { readonly id: string }[]): readonly Wanted[] =>
+    records.map((record) => ({ table, id: record.id, field: [], value: { ...record, form: FORM } }));
+  return [
+    ...pieces.map(newPiece),
+    ...pupils.map(newPupil),
+    ...whole('plan', plan),
+    ...whole('lessons', lessons),
+    ...whole('runs', runs),
+  ];
 }
 
 /** What of the demo is not there: what is there may have been changed by the teacher. */
@@ -271,15 +262,19 @@ async function missing(view: StudioView, records: readonly Wanted[]): Promise<re
   return records.filter((_, i) => there[i] === undefined);
 }
 
+/** Everything of the demo that is there; with its pupils goes what was practised and noted with them. */
 async function demoThere(view: StudioView): Promise<readonly Wanted[]> {
-  const of = async (table: 'pieces' | 'pupils'): Promise<readonly Wanted[]> =>
-    (await view.all(table))
-      .filter((record) => heldIn(record, ['origin']) === 'demo')
-      .map((record) => ({ table, id: String(heldIn(record, ['id'])), field: [], value: undefined }));
-  return [...(await of('pieces')), ...(await of('pupils'))];
+  const isDemo = (record: Held): boolean => heldIn(record, ['origin']) === 'demo';
+  const pupils = new Set((await view.all('pupils')).filter(isDemo).map((record) => heldIn(record, ['id'])));
+  const found: Wanted[] = [];
+  for (const table of ['pieces', 'pupils', 'plan', 'lessons', 'runs', 'answers'] as const)
+    for (const record of await view.all(table))
+      if (isDemo(record) || pupils.has(heldIn(record, ['pupil'])))
+        found.push({ table, id: String(heldIn(record, ['id'])), field: [], value: undefined });
+  return found;
 }
 
-async function firstVisit(view: StudioView, demo: Demo): Promise<readonly Wanted[]> {
+async function firstVisit(view: StudioView, demo: DemoRecords): Promise<readonly Wanted[]> {
   const isFirst =
     (await view.get({ table: 'kept', id: 'settings' })) === undefined && (await view.all('pieces')).length === 0;
   return isFirst ? [...demoOf(demo), ...ofKept('settings', { demoPutAway: false })] : [];

@@ -42,7 +42,11 @@ afterEach(async () => {
 });
 
 const handedText = async (pupil: string): Promise<string> =>
-  studioFileText(handOverContents(await contents(studio), pupil), '2026-11-27T12:00:00.000Z', 'hand-over');
+  studioFileText(
+    handOverContents(await contents(studio), { pupil, week: null, practice: 'without' }),
+    '2026-11-27T12:00:00.000Z',
+    'hand-over',
+  );
 
 describe('what a pupil takes home', () => {
   it('holds the plan, its pieces and the pupil, and nothing of others', async () => {
@@ -57,7 +61,7 @@ describe('what a pupil takes home', () => {
 
   it('is read at home: the same pupil, plan, fingers and steps, first things first', async () => {
     const { contents: handed } = unwrap(readStudioFile(WORDS.store, await handedText('ada')));
-    await does(home, { kind: 'studio.take-in', contents: handed, how: 'keep' });
+    await does(home, { kind: 'studio.join', contents: handed });
     expect((await allPupils(home)).map(({ id }) => id)).toEqual(['ada']);
     expect((await planOf(home, 'ada')).map(({ key, stage }) => `${key} ${stage}`)).toEqual([
       'D-major beats',
@@ -66,8 +70,9 @@ describe('what a pupil takes home', () => {
     const piece = await pieceById(home, 'tune');
     expect(piece?.decided.fingers.map(({ note }) => note)).toEqual(['for-ada']);
     expect(piece?.respelled).toEqual(['D-major|n1|ada']);
-    const { pupil, plan, homework } = handOverIn(handed);
-    expect([pupil, plan[0]?.stage, homework[0]?.lists[0]?.steps[0]?.words]).toEqual(['ada', 'beats', 'for ada']);
+    const { pupil, plan, runs } = handOverIn(handed);
+    expect([pupil, plan[0]?.stage, runs]).toEqual([{ id: 'ada', name: 'ada' }, 'beats', 0]);
+    expect(piece?.homework.map(({ steps }) => steps[0]?.words)).toEqual(['for ada']);
   });
 
   it('holds for every key where the teacher says so, in one edit that can be taken back', async () => {
@@ -86,8 +91,8 @@ describe('what a pupil takes home', () => {
 
   it('of a pupil with nothing planned is only the pupil', async () => {
     await does(studio, { kind: 'plan.remove', ids: ['p1', 'p2'] });
-    const handed = handOverContents(await contents(studio), 'ada');
+    const handed = handOverContents(await contents(studio), { pupil: 'ada', week: null, practice: 'without' });
     expect([handed.pieces, handed.plan]).toEqual([[], []]);
-    expect(handOverIn(handed)).toEqual({ pupil: null, plan: [], homework: [] });
+    expect(handOverIn(handed)).toEqual({ pupil: { id: 'ada', name: 'ada' }, plan: [], runs: 0 });
   });
 });

@@ -7,6 +7,7 @@ import { recordInForm5 } from '../migrations';
 import { isPlain } from '../records/field';
 import { understandIn, type AsideRecord } from '../records/tables';
 import { LISTS, type StudioContents } from './contents';
+import { stampSchema, type Stamp } from '../join/stamp';
 import { salvage } from './salvage';
 
 /** The form of the file: it rises with every change of form. 1 was written until the database's fourth version; 2 to 4 never were. */
@@ -18,8 +19,8 @@ export interface StudioFileTrouble {
   readonly hint: string;
 }
 
-/** A whole studio, or what a pupil takes home of it. */
-export const FILE_KINDS = ['studio', 'hand-over'] as const;
+/** A whole studio; what a pupil takes home of it, or brings back; or everything of one pupil, kept for later. */
+export const FILE_KINDS = ['studio', 'hand-over', 'pupil'] as const;
 export type FileKind = (typeof FILE_KINDS)[number];
 
 /** A studio file as it was read. Nothing of it is in the studio yet. */
@@ -43,13 +44,16 @@ const KNOWN_FIELDS = [
   'desk',
   'aside',
   'finds',
+  'stamps',
   ...LISTS,
 ];
 
 /** Everything in the studio as the text of one file: one record a line, so that a damaged file loses the lines that are damaged and no more. */
 export function studioFileText(contents: StudioContents, savedAt: string, kind: FileKind = 'studio'): string {
   const { settings, desk, carried } = contents;
-  const lists = [...LISTS, 'aside' as const].map((name) => `${JSON.stringify(name)}: ${lines(contents[name])}`);
+  const lists = [...LISTS, 'aside' as const, 'stamps' as const].map(
+    (name) => `${JSON.stringify(name)}: ${lines(contents[name])}`,
+  );
   const head = [
     `"newThumb": ${JSON.stringify(kind)}`,
     `"version": ${FILE_VERSION}`,
@@ -180,8 +184,16 @@ function contentsIn(value: Readonly<Record<string, unknown>>, version: number): 
     settings: value['settings'] ?? {},
     desk: isPlain(value['desk']) ? value['desk'] : {},
     aside: aside.toSorted((a, b) => (a.id < b.id ? -1 : 1)),
+    stamps: stampsIn(value['stamps']),
     carried,
   };
+}
+
+/** What cannot be understood of who wrote what is as if nobody had said it. */
+function stampsIn(value: unknown): readonly Stamp[] {
+  return (Array.isArray(value) ? value : []).filter((one): one is Stamp =>
+    stampSchema.isValidSync(one, { strict: true }),
+  );
 }
 
 function isAside(value: unknown): value is AsideRecord {

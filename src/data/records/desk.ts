@@ -10,6 +10,10 @@ export type KeyboardSize = (typeof KEYBOARD_SIZES)[number];
 export const SHELF_ORDERS = ['added', 'title', 'key', 'level', 'used'] as const;
 export type ShelfOrder = (typeof SHELF_ORDERS)[number];
 
+/** Orders of the pupils: by name, by who was not heard for longest, by this week's state, by readiness for the next key. */
+export const PUPIL_ORDERS = ['name', 'heard', 'week', 'ready'] as const;
+export type PupilOrder = (typeof PUPIL_ORDERS)[number];
+
 /** How the desk was left: no edit, and nothing to undo. */
 const deskSchema = object({
   /** The pupil chosen last; null for any hand. */
@@ -37,6 +41,10 @@ const deskSchema = object({
   leftOut: mixed<'faint' | 'absent'>().oneOf(['faint', 'absent']).required(),
   /** How large the music is on the music stand, in per cent. */
   stand: number().integer().min(50).max(250).required(),
+  /** How the list of pupils is ordered. */
+  pupilOrder: mixed<PupilOrder>()
+    .oneOf([...PUPIL_ORDERS])
+    .required(),
   /** How the cards of the shelf are ordered. */
   shelfOrder: mixed<ShelfOrder>()
     .oneOf([...SHELF_ORDERS])
@@ -57,6 +65,7 @@ export const USUAL_DESK: Desk = {
   rail: 'folded',
   leftOut: 'absent',
   stand: 130,
+  pupilOrder: 'name',
   shelfOrder: 'added',
 };
 

@@ -7,23 +7,56 @@ export type Held = unknown;
 
 type Plain = Readonly<Record<string, unknown>>;
 
-/** Lists whose entries are fields of their own, by the place of the list: how an entry's key is made from it. They are kept in the order of
- * their keys, so that taking an entry out and putting it back gives the same list. */
-const KEYED_LISTS: Readonly<Record<string, (entry: unknown) => string | null>> = {
-  respelled: (entry) => (typeof entry === 'string' ? entry : null),
-  tags: (entry) => (typeof entry === 'string' ? entry : null),
-  'decided/fingers': (entry) => keyFrom(entry, ['pupil', 'key', 'note']),
-  'decided/aside': (entry) => keyFrom(entry, ['pupil', 'key', 'flag']),
-  'decided/marks': (entry) => keyFrom(entry, ['pupil', 'key', 'kind', 'note']),
-  homework: (entry) => keyFrom(entry, ['pupil', 'key']),
-  ownStages: (entry) => keyFrom(entry, ['id']),
-  stageFingers: (entry) => keyFrom(entry, ['stage', 'pupil', 'key', 'note']),
+/** Lists whose entries are fields of their own, by the place of the list: the names by which an entry is known, or that it is a text. They are kept in
+ * the order of their keys, so that taking an entry out and putting it back gives the same list. */
+const KEYED_BY: Readonly<Record<string, readonly string[] | 'text'>> = {
+  respelled: 'text',
+  tags: 'text',
+  'decided/fingers': ['pupil', 'key', 'note'],
+  'decided/aside': ['pupil', 'key', 'flag'],
+  'decided/marks': ['pupil', 'key', 'kind', 'note'],
+  homework: ['pupil', 'key'],
+  keysKnown: 'text',
+  groups: 'text',
+  spans: ['day'],
+  judged: ['key'],
+  ownStages: ['id'],
+  stageFingers: ['stage', 'pupil', 'key', 'note'],
 };
+
+/** How the key of an entry is made. */
+const KEYED_LISTS: Readonly<Record<string, (entry: unknown) => string | null>> = Object.fromEntries(
+  Object.entries(KEYED_BY).map(([list, names]) => [
+    list,
+    (entry: unknown) => (names === 'text' ? (typeof entry === 'string' ? entry : null) : keyFrom(entry, names)),
+  ]),
+);
 
 function keyFrom(entry: unknown, names: readonly string[]): string | null {
   if (!isPlain(entry)) return null;
   const parts = names.map((name) => entry[name] ?? null);
   return parts.every((part) => part === null || typeof part === 'string') ? JSON.stringify(parts) : null;
+}
+
+/** For whom something in a field is: a pupil by id, or anybody (null). A respelling names a pupil behind the key and the note. */
+export function pupilOf(field: Field): string | null {
+  const key = field.at(-1) ?? '';
+  const list = field.slice(0, -1).join('/');
+  if (list === 'respelled') return key.split('|')[2] ?? null;
+  const names = KEYED_BY[list];
+  const at = Array.isArray(names) ? names.indexOf('pupil') : -1;
+  const pupil = at < 0 ? null : partsOf(key)[at];
+  return typeof pupil === 'string' ? pupil : null;
+}
+
+/** What the key of an entry was made from. Keys come out of files too: nothing of one that is none. */
+function partsOf(key: string): readonly unknown[] {
+  try {
+    const parts: unknown = JSON.parse(key);
+    return Array.isArray(parts) ? parts : [];
+  } catch {
+    return [];
+  }
 }
 
 /** The key of an entry of a keyed list, for commands that change it. Throws where the list has no such entries: a fault of ours. */
@@ -113,4 +146,35 @@ export function sameHeld(a: Held, b: Held): boolean {
 /** Whether a value is a plain object: a record, or a part of one. */
 export function isPlain(value: unknown): value is Plain {
   return typeof value === 'object' && value !== null && !Array.isArray(value) && !ArrayBuffer.isView(value);
+}
+
+/** The field that two devices are compared by: an entry of a keyed list, or a field of the record with all that is in it. */
+export function leafOf(field: Field): Field {
+  const list = field.findIndex((_, i) => `${field.slice(0, i + 1).join('/')}` in KEYED_LISTS);
+  return list < 0 ? field.slice(0, 1) : field.slice(0, list + 2);
+}
+
+/** Everything that a record says, leaf by leaf, by the text of its field. */
+export function leavesIn(record: Held): ReadonlyMap<string, Held> {
+  return new Map(isPlain(record) ? leavesAt(record, []) : []);
+}
+
+/** Fields that have keyed lists in them. */
+const HOLDS_LISTS: ReadonlySet<string> = new Set(
+  Object.keys(KEYED_LISTS).flatMap((list) => (list.includes('/') ? [list.slice(0, list.lastIndexOf('/'))] : [])),
+);
+
+function leavesAt(at: Plain, path: Field): readonly (readonly [string, Held])[] {
+  return Object.entries(at).flatMap(([name, value]): readonly (readonly [string, Held])[] => {
+    const field = [...path, name];
+    const keyOf = KEYED_LISTS[field.join('/')];
+    if (keyOf && Array.isArray(value))
+      return value.flatMap((entry) => {
+        const key = keyOf(entry);
+        return key === null ? [] : [[JSON.stringify([...field, key]), entry] as const];
+      });
+    return HOLDS_LISTS.has(field.join('/')) && isPlain(value)
+      ? leavesAt(value, field)
+      : [[JSON.stringify(field), value]];
+  });
 }

@@ -3,7 +3,7 @@ import { FIND_KINDS, type FindKind } from '@/core/practice';
 import { MARK_KINDS, type MarkKind } from '@/core/annotate';
 import type { Finger } from '@/core/score';
 import { inKeyOrder } from './field';
-import { handFields, USUAL_HAND } from './hand-fields';
+import { FORM } from './form';
 import { homeworkSchema } from './homework-field';
 import { forWhom, NO_STAGES, stageFields } from './stage-fields';
 import type { Shape } from './understand';
@@ -29,9 +29,7 @@ export type Decided = InferType<typeof decidedSchema>;
 
 export const NOTHING_DECIDED: Decided = { fingers: [], aside: [], marks: [] };
 
-/** The newest form of stored records: the version of the database in which the form of any of them changed last. Every record carries the form
- * it was written in; migrations.ts brings older ones up. */
-export const FORM = 5;
+export { FORM } from './form';
 
 const form = number().integer().min(1);
 
@@ -151,42 +149,6 @@ export function pieceRecord(piece: NewPiece): PieceRecord {
 function definedOf<T extends object>(value: T): T {
   return Object.fromEntries(Object.entries(value).filter(([, one]) => one !== undefined)) as T;
 }
-
-/** A pupil. */
-export const pupilSchema = object({
-  id: string().required(),
-  form,
-  origin: mixed<'demo' | 'own'>().oneOf(['demo', 'own']).required(),
-  name: string().required().max(60),
-  addedAt: number().required(),
-  ...handFields,
-  /** Keys that the pupil can play in, as `D-major`. */
-  keysKnown: array(string().required()).required(),
-});
-export type PupilRecord = InferType<typeof pupilSchema>;
-
-export const PUPIL: Shape<PupilRecord> = {
-  schema: pupilSchema,
-  usual: { form: FORM, origin: 'own', addedAt: 0, ...USUAL_HAND, keysKnown: [] },
-};
-
-/** A piece that a pupil is to learn in a key. The entries of a pupil are in the order of `place`. */
-const planEntrySchema = object({
-  id: string().required(),
-  form,
-  origin: mixed<'demo' | 'own'>().oneOf(['demo', 'own']).required(),
-  pupil: string().required(),
-  piece: string().required(),
-  /** As `D-major`. */
-  key: string().required(),
-  /** The stage of the piece by its id; null for the whole. */
-  stage: string().nullable().defined(),
-  place: number().integer().min(0).required(),
-  addedAt: number().required(),
-});
-export type PlanEntry = InferType<typeof planEntrySchema>;
-
-export const PLAN_ENTRY: Shape<PlanEntry> = { schema: planEntrySchema, usual: { form: FORM, stage: null } };
 
 /** One answer of a finding game, kept in the pupil's record; null for any hand. */
 const findRecordSchema = object({

@@ -6,7 +6,7 @@ import type { Shape } from './understand';
 import { oneOf } from '@/workers/one-of';
 
 /** On what a run was played. */
-const PLAYED_ON = ['screen', 'midi', 'simulated'] as const;
+export const PLAYED_ON = ['screen', 'midi', 'simulated'] as const;
 export type PlayedOn = (typeof PLAYED_ON)[number];
 
 const barIndex = number().integer().min(0).required();
@@ -49,6 +49,8 @@ const runSchema = object({
       kind: oneOf<PlayFaultKind>(PLAY_FAULT_KINDS),
       bar: string().defined(),
       beat: number().required(),
+      /** Null where both hands are concerned; not there in runs that were kept before it was. */
+      hand: mixed<Hand>().oneOf(['right', 'left']).nullable().optional(),
       notes: array(string().required()).required(),
     }),
   ).required(),

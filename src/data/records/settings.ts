@@ -11,6 +11,7 @@ import {
   type Wording,
 } from '@/core/explain';
 import { handFields, USUAL_HAND } from './hand-fields';
+import { day } from './pupil-record';
 import { ids } from './stage-fields';
 import type { Shape } from './understand';
 import { oneOf } from '@/workers/one-of';
@@ -62,6 +63,8 @@ const settingsSchema = object({
   fingerWords: oneOf(FINGER_WORDS),
   lengths: oneOf(LENGTHS),
   firstDay: oneOf(FIRST_DAYS),
+  /** When there are no lessons. */
+  holidays: array(object({ from: day, to: day, name: string().defined().max(60) })).required(),
 });
 export type Settings = InferType<typeof settingsSchema>;
 
@@ -91,6 +94,7 @@ export const USUAL_SETTINGS: Settings = {
   fingerWords: USUAL_WORDING.fingers,
   lengths: USUAL_WORDING.lengths,
   firstDay: USUAL_WORDING.week,
+  holidays: [],
 };
 
 /** How the teacher calls things, as the core wants it. */

@@ -64,7 +64,9 @@ function AtlasFor({ address, whom }: { readonly address: AtlasAddress; readonly 
         <PupilSelect pupils={pupils} chosen={pupil} settings={settings} onChoose={choosePupil} />
       </div>
       {address.part === 'positions' ? <Positions address={address} pupil={pupil} /> : null}
-      {address.part === 'cards' ? <Cards address={address} player={player} school={(pupil ?? settings).inner} /> : null}
+      {address.part === 'cards' ? (
+        <Cards address={address} player={player} school={pupil?.inner ?? settings.inner} />
+      ) : null}
       {address.part === 'drills' ? <Drills address={address} player={player} ownOrder={settings.ownOrder} /> : null}
       {address.part === 'finding' ? <Finding key={address.game} game={address.game} pupil={pupil} /> : null}
     </div>

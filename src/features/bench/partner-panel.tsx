@@ -29,7 +29,7 @@ export function PartnerPanel({ source, subject, shown }: PartnerPanelProps) {
   const w = useWords();
   const [voice, setVoice] = useState<PartnerOptions['voice']>('right');
   const [partner, setPartner] = useState<Partner>('concert');
-  const comfortable = useComfortableRange();
+  const comfortable = useComfortableRange(null);
   const { range } = comfortable;
   const wanted = useSame<PartnerOptions | null>(range && { voice, partner, comfortable: range });
   const ask = useMemo(() => wanted && (() => coreWorker().partner(source, wanted)), [source, wanted]);

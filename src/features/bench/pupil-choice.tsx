@@ -1,11 +1,13 @@
 'use client';
 
+import Link from 'next/link';
 import { memo, useRef, useState } from 'react';
 import { UserPen, UserPlus } from 'lucide-react';
 import type { PupilRecord, Settings } from '@/data';
+import { addressOf } from '@/features/shared/address-of';
 import { choosePupil } from '@/features/shared/choose-pupil';
+import { NewPupil } from '@/features/shared/new-pupil';
 import { PupilSelect } from '@/features/shared/pupil-select';
-import { PupilForm } from './pupil-form';
 import { useWords } from '@/features/shared/words/use-words';
 
 interface PupilChoiceProps {
@@ -17,11 +19,11 @@ interface PupilChoiceProps {
 /** For whom the piece is moved. The plan follows at once. */
 export const PupilChoice = memo(function PupilChoice({ pupils, chosen, settings }: PupilChoiceProps) {
   const w = useWords();
-  const [edited, setEdited] = useState<PupilRecord | 'new' | null>(null);
+  const [isAdding, setAdding] = useState(false);
   const select = useRef<HTMLSelectElement>(null);
-  const close = (kept: PupilRecord | null): void => {
-    setEdited(null);
-    if (kept) choosePupil(kept.id);
+  const close = (added: PupilRecord | null): void => {
+    setAdding(false);
+    if (added) choosePupil(added.id);
     select.current?.focus();
   };
   return (
@@ -35,33 +37,25 @@ export const PupilChoice = memo(function PupilChoice({ pupils, chosen, settings 
         room="tight"
       />
       {chosen ? (
-        <button
-          type="button"
+        <Link
           className="btn btn-ghost btn-sm btn-square size-9"
-          aria-label={w.pupils.change(chosen.name)}
-          title={w.pupils.change(chosen.name)}
-          onClick={() => setEdited(chosen)}
+          aria-label={w.pupils.pageOf(chosen.name)}
+          title={w.pupils.pageOf(chosen.name)}
+          href={addressOf('/pupil', { pupil: chosen.id })}
         >
           <UserPen size={18} aria-hidden />
-        </button>
+        </Link>
       ) : null}
       <button
         type="button"
         className="btn btn-ghost btn-sm btn-square size-9"
         aria-label={w.pupils.newPupil}
         title={w.pupils.newPupil}
-        onClick={() => setEdited('new')}
+        onClick={() => setAdding(true)}
       >
         <UserPlus size={18} aria-hidden />
       </button>
-      {edited !== null ? (
-        <PupilForm
-          key={edited === 'new' ? 'new' : edited.id}
-          pupil={edited === 'new' ? null : edited}
-          settings={settings}
-          onClose={close}
-        />
-      ) : null}
+      {isAdding ? <NewPupil settings={settings} onClose={close} /> : null}
     </div>
   );
 });

@@ -23,7 +23,7 @@ const JUDGED: JudgedView = {
   clean: false,
   notes: { written: 6, right: 5 },
   right: ['5 of 6 notes right.'],
-  faults: [{ kind: 'hesitation', words: 'It stops.', bar: '2', beat: 3, notes: ['n4'], weighs: true }],
+  faults: [{ kind: 'hesitation', words: 'It stops.', bar: '2', beat: 3, hand: null, notes: ['n4'], weighs: true }],
   beside: [],
   next: null,
 };

@@ -54,7 +54,7 @@ export function runOf(what: RunOfWhat, judged: JudgedView, played: PlayedKeys, a
     outcome: outcomeOf(what.way, judged),
     written: judged.notes.written,
     right: judged.notes.right,
-    faults: judged.faults.map(({ kind, bar, beat, notes }) => ({ kind, bar, beat, notes: [...notes] })),
+    faults: judged.faults.map(({ kind, bar, beat, hand, notes }) => ({ kind, bar, beat, hand, notes: [...notes] })),
   };
 }
 

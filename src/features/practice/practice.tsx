@@ -1,12 +1,19 @@
 'use client';
 
-import { usePiece } from '@/data';
+import type { Wording } from '@/core/explain';
+import { usePiece, type PupilRecord } from '@/data';
 import { useForWhom } from '@/features/shared/for-whom';
 import { MissingPiece, WhichPiece } from '@/features/shared/which-piece';
-import { useWords } from '@/features/shared/words/use-words';
+import { useWords, WordsFor } from '@/features/shared/words/use-words';
 import { usePracticeAddress } from './practice-address';
 import { PracticePiece } from './practice-piece';
 import { StepsPage } from './steps-page';
+
+/** How this pupil calls notes; finger numbers and degrees stand on the page, and are no other names. */
+function namesFor(pupil: PupilRecord | null): Wording['names'] | null {
+  const names = pupil?.names ?? null;
+  return names === 'numbers' || names === 'degrees' ? null : names;
+}
 
 /** The pupil's page: a piece step by step, or as one likes, to be played and listened to. */
 export function Practice() {
@@ -26,9 +33,13 @@ export function Practice() {
   }
   if (piece === null) return <MissingPiece />;
   if (!piece || !whom) return <p className="p-8">{w.practice.openingPage}</p>;
-  return address.step === null ? (
-    <PracticePiece key={piece.id} piece={piece} address={address} whom={whom} />
-  ) : (
-    <StepsPage key={piece.id} piece={piece} address={address} whom={whom} />
+  return (
+    <WordsFor names={namesFor(whom.pupil)}>
+      {address.step === null ? (
+        <PracticePiece key={piece.id} piece={piece} address={address} whom={whom} />
+      ) : (
+        <StepsPage key={piece.id} piece={piece} address={address} whom={whom} />
+      )}
+    </WordsFor>
   );
 }

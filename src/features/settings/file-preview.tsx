@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { change, type Comparison, type ReadFile, type TakingIn } from '@/data';
+import { Busy, shownFirst } from './busy';
 import { useMessages } from '@/features/shared/messages';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
@@ -43,8 +44,13 @@ export function FilePreview({ looked, hasOwn, onClose }: FilePreviewProps) {
     ? ''
     : w.settings.savedOn(saved.toLocaleDateString([], { day: 'numeric', month: 'long', year: 'numeric' }));
   const isAllHere = compared.every(({ fresh, differing }) => fresh.length + differing.length === 0);
+  const [isBusy, setBusy] = useState(false);
   const takeIn = async (): Promise<void> => {
-    if (await change({ kind: 'studio.take-in', contents, how }, w.settings.studioFileTakenIn(day))) return;
+    await shownFirst(() => setBusy(true));
+    const fault = await change({ kind: 'studio.take-in', contents, how }, w.settings.studioFileTakenIn(day)).finally(
+      () => setBusy(false),
+    );
+    if (fault) return;
     say({
       kind: 'done',
       text: w.settings.fileIsTakenInPieces(contents.pieces.length, contents.pupils.length),
@@ -89,17 +95,7 @@ export function FilePreview({ looked, hasOwn, onClose }: FilePreviewProps) {
       {contents.aside.length > 0 ? (
         <p className="text-sm">{w.settings.cannotBeUnderstoodTakenIn(contents.aside.length)}</p>
       ) : null}
-      {lost.length > 0 ? (
-        <div className="text-sm">
-          <p className="font-semibold">{w.settings.whatCannotBeReadAt}</p>
-          <ul className="list-disc pl-5" data-role="lost">
-            {lost.slice(0, SHOWN_LOST).map(({ line, words }) => (
-              <li key={line}>{w.settings.line(line, words)}</li>
-            ))}
-            {lost.length > SHOWN_LOST ? <li>{w.settings.andMore(lost.length - SHOWN_LOST)}</li> : null}
-          </ul>
-        </div>
-      ) : null}
+      <Lost lost={lost} />
       {isAllHere ? <p>{w.settings.thisStudioHoldsAllOf}</p> : null}
       <fieldset className="flex flex-col">
         <legend className="sr-only">{w.settings.howToTakeItIn}</legend>
@@ -119,8 +115,9 @@ export function FilePreview({ looked, hasOwn, onClose }: FilePreviewProps) {
           </label>
         ))}
       </fieldset>
+      <Busy words={isBusy ? w.settings.takingIn(contents.runs.length) : null} />
       <div className="flex gap-2">
-        <button type="button" className="btn btn-primary btn-sm h-9" onClick={() => void takeIn()}>
+        <button type="button" className="btn btn-primary btn-sm h-9" disabled={isBusy} onClick={() => void takeIn()}>
           {w.settings.takeItIn}
         </button>
         <button type="button" className="btn btn-sm h-9" onClick={onClose}>
@@ -128,6 +125,23 @@ export function FilePreview({ looked, hasOwn, onClose }: FilePreviewProps) {
         </button>
       </div>
     </article>
+  );
+}
+
+/** What could not be read at all, by its line. */
+function Lost({ lost }: Pick<ReadFile, 'lost'>) {
+  const w = useWords();
+  if (lost.length === 0) return null;
+  return (
+    <div className="text-sm">
+      <p className="font-semibold">{w.settings.whatCannotBeReadAt}</p>
+      <ul className="list-disc pl-5" data-role="lost">
+        {lost.slice(0, SHOWN_LOST).map(({ line, words }) => (
+          <li key={line}>{w.settings.line(line, words)}</li>
+        ))}
+        {lost.length > SHOWN_LOST ? <li>{w.settings.andMore(lost.length - SHOWN_LOST)}</li> : null}
+      </ul>
+    </div>
   );
 }
 

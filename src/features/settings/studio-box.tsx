@@ -7,6 +7,7 @@ import { loadDemoStudio } from '@/features/shared/demo-studio';
 import { useTakeFiles } from '@/features/shared/use-take-files';
 import { useMessages } from '@/features/shared/messages';
 import { saveStudio } from '@/features/shared/save-studio';
+import { Busy, shownFirst } from './busy';
 import { FilePreview, type Looked } from './file-preview';
 import { KeptFileBox } from './kept-file-box';
 import { RoomBox } from './room-box';
@@ -21,16 +22,26 @@ export function StudioBox() {
   const pieces = usePieces() ?? [];
   const hasDemo = pieces.some(({ origin }) => origin === 'demo');
   const [looked, setLooked] = useState<Looked | null>(null);
-  const save = async (): Promise<void> => say({ kind: 'done', text: w.settings.studioIsSavedAs(await saveStudio()) });
+  const [busy, setBusy] = useState<string | null>(null);
+  const save = async (): Promise<void> => {
+    await shownFirst(() => setBusy(w.settings.savingStudio));
+    const name = await saveStudio().finally(() => setBusy(null));
+    say({ kind: 'done', text: w.settings.studioIsSavedAs(name) });
+  };
   const look = async (file: File): Promise<void> => {
+    await shownFirst(() => setBusy(w.settings.readingFile(file.name)));
+    await lookInto(file).finally(() => setBusy(null));
+  };
+  const lookInto = async (file: File): Promise<void> => {
     const read = readStudioFile(w.store, await file.text());
+    if (read.ok) await shownFirst(() => setBusy(w.settings.comparingFile));
     if (!read.ok)
       return say({
         kind: 'trouble',
         text: `${file.name}: ${read.error.message}`,
         hint: w.settings.nothingWasChanged(read.error.hint),
       });
-    if (read.value.kind === 'hand-over') return takeFiles([file]);
+    if (read.value.kind !== 'studio') return takeFiles([file]);
     setLooked({ name: file.name, file: read.value, compared: await compareWithStudio(read.value.contents) });
   };
   return (
@@ -40,7 +51,7 @@ export function StudioBox() {
       </h2>
       <p className="mb-2 text-sm text-secondary">{w.settings.allPiecesPupilsAndSettings}</p>
       <div className="flex flex-wrap gap-2">
-        <button type="button" className="btn btn-sm h-9" onClick={() => void save()}>
+        <button type="button" className="btn btn-sm h-9" data-role="save-studio" onClick={() => void save()}>
           <Download size={16} aria-hidden /> {w.shared.saveStudio}
         </button>
         <button type="button" className="btn btn-sm h-9" onClick={() => chooser.current?.click()}>
@@ -81,6 +92,7 @@ export function StudioBox() {
           </button>
         )}
       </div>
+      <Busy words={busy} />
       {looked ? (
         <FilePreview
           looked={looked}

@@ -22,7 +22,16 @@ import { useWelcome } from './use-welcome';
 import { useWords } from '@/features/shared/words/use-words';
 
 /** Where music is engraved. */
-const ENGRAVED_PLACES: readonly string[] = ['/', '/bench', '/stand', '/practice', '/record', '/enter', '/atlas'];
+const ENGRAVED_PLACES: readonly string[] = [
+  '/',
+  '/bench',
+  '/stand',
+  '/practice',
+  '/record',
+  '/lesson',
+  '/enter',
+  '/atlas',
+];
 
 /** Screens that fill the window and scroll in their parts: nothing of them is ever behind something else. */
 const FRAMED_PLACES: readonly string[] = ['/bench', '/stand'];
@@ -84,7 +93,7 @@ function Header({ onFiles }: { readonly onFiles: (files: readonly File[]) => voi
     <header className="print:hidden sticky top-0 z-30 flex h-12 shrink-0 items-center gap-2 border-b border-base-300 bg-base-100 px-4 max-sm:gap-1 max-sm:px-2">
       <Link href="/" className="flex h-9 items-center gap-2 font-serif text-lg font-semibold whitespace-nowrap sm:mr-4">
         <HandsGlyph left={[]} right={[1]} size={24} />
-        <span className="max-sm:sr-only">{w.shared.newThumb}</span>
+        <span className="max-xl:sr-only">{w.shared.newThumb}</span>
       </Link>
       <Places />
       <div className="ml-auto flex items-center gap-1">

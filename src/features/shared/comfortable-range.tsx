@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { typedAsLetters } from '@/core/explain';
-import { midiNumber, parsePitch, type Pitch } from '@/core/pitch';
+import { midiNumber, parsePitch, spellKey, type Pitch } from '@/core/pitch';
 import type { Range } from '@/core/survey';
 import { useWords } from '@/features/shared/words/use-words';
 
@@ -22,10 +22,13 @@ export interface ComfortableRange {
 const LOW: Pitch = { step: 0, alter: 0, octave: 4 };
 const HIGH: Pitch = { step: 1, alter: 0, octave: 5 };
 
-export function useComfortableRange(): ComfortableRange {
+/** `known` is the range of the pupil’s voice; null where nobody asked. */
+export function useComfortableRange(known: Range | null): ComfortableRange {
   const w = useWords();
-  const [low, setLow] = useState(() => w.says.pitch(LOW));
-  const [high, setHigh] = useState(() => w.says.pitch(HIGH));
+  const said = (midi: number | undefined, otherwise: Pitch): string =>
+    w.says.pitch(midi === undefined ? otherwise : spellKey({ midi, next: null, before: null }, 0, 'major'));
+  const [low, setLow] = useState(() => said(known?.low, LOW));
+  const [high, setHigh] = useState(() => said(known?.high, HIGH));
   const [from, to] = [low, high].map((name) => parsePitch(typedAsLetters(name, w.wording.names)));
   const own = { low, high, setLow, setHigh, range: null, words: '' };
   if (!from) return { ...own, trouble: w.shared.isNoNoteWriteIt(low) };

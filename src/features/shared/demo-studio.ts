@@ -4,14 +4,22 @@ import { array, mixed, number, object, string } from 'yup';
 import { engraveLayoutSchema } from '@/workers/protocol-schemas';
 import type { EngravedSystem } from '@/workers/protocol';
 import { takeEngravedAhead, type EngravedAhead } from '@/workers/questions';
-import { pupilSchema, type NewPiece, type PupilRecord } from '@/data';
+import { lessonSchema, planEntrySchema, plainRuns, pupilSchema, type DemoRecords } from '@/data';
+import { inThePresent } from './demo-term';
 
 const demoSchema = object({
   studio: string().required(),
   pieces: array(
     object({ id: string().required(), shows: string().required(), musicXml: string().required() }),
   ).required(),
-  pupils: array(pupilSchema).required(),
+  /** The last weeks of the simulated year; runs are looked at where they are read. */
+  term: object({
+    week: string().required(),
+    pupils: array(pupilSchema).required(),
+    plan: array(planEntrySchema).required(),
+    lessons: array(lessonSchema).required(),
+    runs: mixed<readonly unknown[]>((value): value is readonly unknown[] => Array.isArray(value)).required(),
+  }).required(),
   /** The openings of the cards, engraved with the build. */
   cards: array(
     object({
@@ -30,17 +38,11 @@ const demoSchema = object({
   ).required(),
 });
 
-/** The demo studio: its pieces and its pupils. */
-export interface DemoStudio {
-  readonly pieces: readonly NewPiece[];
-  readonly pupils: readonly PupilRecord[];
-}
-
 /** Loads the demo studio, which is shipped with the application. */
-export async function loadDemoStudio(): Promise<DemoStudio> {
+export async function loadDemoStudio(): Promise<DemoRecords> {
   const response = await fetch('/demo-studio');
   if (!response.ok) throw new Error('the demo studio is missing from the build');
-  const { pieces, pupils, cards } = demoSchema.validateSync(await response.json());
+  const { pieces, term, cards } = demoSchema.validateSync(await response.json());
   takeEngravedAhead(cards as unknown as readonly EngravedAhead[]);
   return {
     pieces: pieces.map(({ id, musicXml }, i) => ({
@@ -50,6 +52,6 @@ export async function loadDemoStudio(): Promise<DemoStudio> {
       musicXml,
       addedAt: i,
     })),
-    pupils,
+    ...inThePresent({ ...term, runs: plainRuns(term.runs) }, Date.now()),
   };
 }

@@ -11,7 +11,11 @@ import { useWords } from './words/use-words';
 /** The hand that plays: the pupil's, with the teacher's dials. */
 export function usePlayerOf(settings: Settings, pupil: PupilRecord | null): Player {
   const { closeChords, thumbOffBlack, keepPrinted, moveOverStretch } = settings;
-  const { level, spanMm, outer, inner, repeat } = pupil ?? settings;
+  const { level, spanMm } = pupil ?? settings;
+  // A school of the pupil’s own where there is one, else that of the studio.
+  const outer = pupil?.outer ?? settings.outer;
+  const inner = pupil?.inner ?? settings.inner;
+  const repeat = pupil?.repeat ?? settings.repeat;
   return useMemo(
     () => ({
       level: Number(level) as Level,

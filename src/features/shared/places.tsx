@@ -13,6 +13,8 @@ const PLACES = [
   { href: '/bench', name: 'bench' },
   { href: '/survey', name: 'survey' },
   { href: '/atlas', name: 'atlas' },
+  { href: '/pupils', name: 'pupils' },
+  { href: '/week', name: 'week' },
   { href: '/settings', name: 'settings' },
 ] as const;
 
@@ -22,11 +24,14 @@ export function Places() {
   const path = usePathname();
   const isPhone = useScreen() === 'phone';
   const isHere = (href: string): boolean =>
-    path === href || (path === '/enter' && href === '/bench') || (path === '/fit' && href === '/');
+    path === href ||
+    (path === '/enter' && href === '/bench') ||
+    (path === '/fit' && href === '/') ||
+    (['/pupil', '/lesson', '/record'].includes(path) && href === '/pupils');
   if (!isPhone) {
     return (
       <nav aria-label={w.shared.places} className="flex min-w-0 gap-1">
-        <PlaceLinks isHere={isHere} shape="btn btn-ghost btn-sm h-9 font-normal" />
+        <PlaceLinks isHere={isHere} shape="btn btn-ghost btn-sm h-9 font-normal max-lg:px-2 pointer-coarse:h-11" />
       </nav>
     );
   }

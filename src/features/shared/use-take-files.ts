@@ -2,10 +2,10 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
-import { readStudioFile, studio, takeInHandOver, type PlanEntry, type ReadFile, type StudioFileTrouble } from '@/data';
-import { addressOf } from './address-of';
+import { handedOf, readStudioFile, studio, type StudioFileTrouble } from '@/data';
 import { bringIn } from './bring-in';
 import { useMessages } from './messages';
+import { putHanded, type NamedHanded } from './teaching/handed';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** Brings files in and tells what became of them: one piece is opened on the Bench at once. */
@@ -19,12 +19,11 @@ export function useTakeFiles(): (files: readonly File[]) => void {
         const { handed, refused, others } = await handOvers(w, files);
         for (const { name, trouble } of refused)
           say({ kind: 'trouble', text: `${name}: ${trouble.message}`, hint: trouble.hint });
-        for (const { name, contents } of handed) {
-          const words = w.shared.handOverTakenIn(name);
-          const taken = await takeInHandOver(contents, words);
-          if (taken) say({ kind: 'done', text: words });
-          const first = taken?.plan[0];
-          if (first) router.push(addressOf('/practice', firstStep(first)));
+        // It is looked at before anything of it comes in; of several the last one.
+        const last = handed.at(-1);
+        if (last) {
+          putHanded(last);
+          router.push('/take-in');
         }
         if (others.length === 0) return;
         const { pieces, troubles } = await bringIn(w, others);
@@ -47,7 +46,7 @@ export function useTakeFiles(): (files: readonly File[]) => void {
 
 /** Files of ours among those that were dropped: what was handed over, and what was refused; and all others. */
 interface Sorted {
-  readonly handed: readonly { readonly name: string; readonly contents: ReadFile['contents'] }[];
+  readonly handed: readonly NamedHanded[];
   readonly refused: readonly { readonly name: string; readonly trouble: StudioFileTrouble }[];
   readonly others: readonly File[];
 }
@@ -60,19 +59,15 @@ async function handOvers(w: Words, files: readonly File[]): Promise<Sorted> {
     const read = readStudioFile(w.store, text);
     const { name } = file;
     if (!read.ok) return { handed, refused: [...refused, { name, trouble: read.error }], others };
-    const { kind, contents, remarks } = read.value;
-    if (remarks.length > 0 && kind === 'hand-over') {
+    const { remarks } = read.value;
+    const own = handedOf(read.value);
+    if (remarks.length > 0 && own) {
       const trouble = { message: remarks.join(' '), hint: w.shared.handOverAgain };
       return { handed, refused: [...refused, { name, trouble }], others };
     }
-    return kind === 'hand-over'
-      ? { handed: [...handed, { name, contents }], refused, others }
+    return own
+      ? { handed: [...handed, { ...own, name }], refused, others }
       : { handed, refused: [...refused, { name, trouble: w.shared.wholeStudio }], others };
   };
   return files.reduce(async (before, file) => withFile(await before, file), Promise.resolve(sorted));
-}
-
-/** Where the first thing that was planned is practised. */
-function firstStep({ piece, key, stage, pupil }: PlanEntry): Readonly<Record<string, string | null>> {
-  return { piece, key, stage, pupil, step: 'next' };
 }

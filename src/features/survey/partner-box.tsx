@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import type { Mode } from '@/core/pitch';
 import { keyText, sameKey } from '@/core/pitch';
 import { type PartnerKey, type PartnerOptions, PARTNER_NAMES, type Partner } from '@/core/survey';
+import type { PupilRecord } from '@/data';
 import { RangeFields, useComfortableRange } from '@/features/shared/comfortable-range';
 import { fitWords, instruments, readsWords } from '@/features/shared/partner-words';
 import { coreWorker } from '@/workers/client';
@@ -15,15 +16,17 @@ import { useWords, type Words } from '@/features/shared/words/use-words';
 interface PartnerBoxProps {
   readonly source: PieceSource;
   readonly keys: readonly RankedKey[];
+  /** Whose voice counts where its range is known. */
+  readonly pupil: PupilRecord | null;
   /** Told by key how it suits the partner; null where none is wanted. */
   readonly onFound: (found: ReadonlyMap<string, PartnerKey> | null) => void;
 }
 
 /** Someone who sings or plays the tune along: which keys suit them. */
-export function PartnerBox({ source, keys, onFound }: PartnerBoxProps) {
+export function PartnerBox({ source, keys, pupil, onFound }: PartnerBoxProps) {
   const w = useWords();
   const [partner, setPartner] = useState<Partner | ''>('');
-  const comfortable = useComfortableRange();
+  const comfortable = useComfortableRange(pupil?.range ?? null);
   const modes = [...new Set(keys.map(({ mode }) => mode))].join();
   const wanted = useSame<PartnerOptions | null>(
     partner !== '' && comfortable.range ? { voice: 'right', partner, comfortable: comfortable.range } : null,

@@ -1,12 +1,12 @@
 'use client';
 
 import Link from 'next/link';
-import { ListPlus, Send, X } from 'lucide-react';
+import { ListPlus, X } from 'lucide-react';
 import { parseKey } from '@/core/pitch';
-import { change, handOverText, usePlan, type PieceRecord, type PlanEntry, type PupilRecord } from '@/data';
+import { change, usePlan, type PieceRecord, type PlanEntry, type PupilRecord } from '@/data';
 import { addressOf } from '@/features/shared/address-of';
 import { stageTitleOf } from '@/features/shared/stage-title';
-import { saveFile } from '@/features/shared/save-file';
+import { HandOverMenu } from '@/features/shared/teaching/hand-over-menu';
 import { useMessages } from '@/features/shared/messages';
 import { pieceTitle } from '@/features/shared/piece-title';
 import type { RankedKey } from './ranked';
@@ -25,7 +25,9 @@ export function PlanBox({ piece, pupil, keys, chosen, onClear }: PlanBoxProps) {
   const w = useWords();
   const { say } = useMessages();
   const plan = usePlan(pupil?.id ?? null) ?? [];
-  const planned = plan.filter((entry) => entry.piece === piece.id);
+  const planned = plan.flatMap((entry) =>
+    entry.piece === piece.id && entry.key !== null ? [{ ...entry, key: entry.key }] : [],
+  );
   const words = (name: string): string => keys.find((key) => key.name === name)?.words ?? wordsOf(w, name);
   const add = async (): Promise<void> => {
     if (!pupil) return;
@@ -90,7 +92,7 @@ export function PlanBox({ piece, pupil, keys, chosen, onClear }: PlanBoxProps) {
 interface PlannedProps {
   readonly piece: PieceRecord;
   readonly pupil: PupilRecord;
-  readonly planned: readonly PlanEntry[];
+  readonly planned: readonly (PlanEntry & { readonly key: string })[];
   readonly wordsOfKey: (key: string) => string;
 }
 
@@ -133,7 +135,14 @@ function Planned({ piece, pupil, planned, wordsOfKey }: PlannedProps) {
           </button>
         </span>
       ))}
-      <HandOverButton pupil={pupil} />
+      <HandOverMenu pupil={pupil} week={null} />
+      <Link
+        className="link flex min-h-8 items-center px-2"
+        data-role="to-weeks"
+        href={addressOf('/week', { pupil: pupil.id })}
+      >
+        {w.pupils.weeks}
+      </Link>
       <Link
         className="link flex min-h-8 items-center px-2"
         data-role="to-record"
@@ -142,38 +151,6 @@ function Planned({ piece, pupil, planned, wordsOfKey }: PlannedProps) {
         {w.practice.record}
       </Link>
     </span>
-  );
-}
-
-/** What the pupil takes home, as a file. */
-function HandOverButton({ pupil }: { readonly pupil: PupilRecord }) {
-  const w = useWords();
-  const { say } = useMessages();
-  const handOver = async (): Promise<void> => {
-    const name = `${fileWord(pupil.name)}.newthumb-handover.json`;
-    saveFile(name, 'application/json', await handOverText(pupil.id));
-    say({ kind: 'done', text: w.survey.handedOver(name) });
-  };
-  return (
-    <button
-      type="button"
-      className="btn btn-sm h-9 font-normal"
-      data-role="hand-over"
-      title={w.survey.handOverTitle(pupil.name)}
-      onClick={() => void handOver()}
-    >
-      <Send size={16} aria-hidden /> {w.survey.handOver}
-    </button>
-  );
-}
-
-/** A name as a part of a file's name. */
-function fileWord(name: string): string {
-  return (
-    name
-      .toLowerCase()
-      .replace(/[^\p{L}\p{N}]+/gu, '-')
-      .replace(/^-|-$/g, '') || 'pupil'
   );
 }
 

@@ -155,7 +155,7 @@ export function SurveyPiece({ piece, whom, address }: SurveyPieceProps) {
           </select>
         </label>
         <OtherModes chosen={address.also} />
-        <PartnerBox source={asked.source} keys={keys} onFound={setPartners} />
+        <PartnerBox key={pupil?.id} source={asked.source} {...{ keys, pupil }} onFound={setPartners} />
         <Progress survey={survey} />
       </div>
       {survey.trouble ? (

@@ -39,12 +39,22 @@ import {
   turningWords,
   verdictWords,
 } from './atlas';
+import {
+  acrossWords,
+  faultCountWords,
+  faultyBarWords,
+  nextKeyWords,
+  pieceOverTimeWords,
+  standingWords,
+  weeksWords,
+} from './teaching';
 import type { Terms } from './terms';
 import { gridWords, lengthWords } from './values';
 import { withTerms } from '../with-terms';
 
 /** Sentences that name bars, notes, fingers or lengths, each with the terms first. */
 const WITH_TERMS = {
+  acrossWords,
   barFactWords,
   barsText,
   cardLines,
@@ -58,7 +68,9 @@ const WITH_TERMS = {
   editWords,
   effortWords,
   entryWords,
+  faultCountWords,
   faultWords,
+  faultyBarWords,
   flagWords,
   gridWords,
   handsWords,
@@ -70,8 +82,10 @@ const WITH_TERMS = {
   lengthWords,
   markText,
   miscountWords,
+  nextKeyWords,
   nextThingWords,
   noticeWords,
+  pieceOverTimeWords,
   playFaultWords,
   positionParts,
   positionWords,
@@ -88,9 +102,11 @@ const WITH_TERMS = {
   stageMisfitWords,
   stageTitle,
   stageWhy,
+  standingWords,
   stepTitle,
   stepTold,
   verdictWords,
+  weeksWords,
 } as const;
 
 /** What the core says, in English, as a teacher calls things. */

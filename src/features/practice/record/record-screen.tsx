@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { ArrowLeft, Ear, Trash2 } from 'lucide-react';
-import { change, usePieces, useRuns, type PieceRecord, type RunRecord } from '@/data';
+import { change, usePieces, useRun, useRunCount, useRuns, type PieceRecord, type RunRecord } from '@/data';
 import { useForWhom } from '@/features/shared/for-whom';
 import { addressOf } from '@/features/shared/address-of';
 import { pieceTitle } from '@/features/shared/piece-title';
@@ -26,12 +26,16 @@ export function RecordScreen() {
   const address = useQuery(SHAPE);
   const whom = useForWhom(address.pupil);
   const pieces = usePieces();
-  const runs = useRuns(address.piece, whom?.pupil?.id ?? null);
-  if (!whom || !pieces || !runs) return <p className="p-8">{w.record.opening}</p>;
-  const shown = runs.find(({ id }) => id === address.run) ?? null;
+  const [most, setMost] = useState(AT_ONCE);
+  const pupil = whom?.pupil?.id ?? null;
+  const runs = useRuns(address.piece, pupil, most);
+  const count = useRunCount(address.piece, pupil);
+  const run = useRun(address.run);
+  if (!whom || !pieces || !runs || count === undefined) return <p className="p-8">{w.record.opening}</p>;
+  const shown = run ?? null;
   const piece = pieces.find(({ id }) => id === (shown?.piece ?? address.piece)) ?? null;
   return (
-    <div className="mx-auto flex w-full max-w-7xl flex-col gap-3 px-4 py-3" data-role="record" data-runs={runs.length}>
+    <div className="mx-auto flex w-full max-w-7xl flex-col gap-3 px-4 py-3" data-role="record" data-runs={count}>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1 className="min-w-0 flex-1 text-2xl font-semibold">
           {w.record.heading(whom.pupil?.name ?? null, address.piece === null || !piece ? null : pieceTitle(piece))}
@@ -64,7 +68,13 @@ export function RecordScreen() {
       </div>
       {runs.length === 0 ? <p className="py-8 text-center text-lg">{w.record.nothingYet}</p> : null}
       <div className={`grid items-start gap-4 ${shown ? 'lg:grid-cols-[24rem_minmax(0,1fr)]' : ''}`}>
-        <Runs runs={runs} shown={shown} pieces={pieces} />
+        <Runs
+          runs={runs}
+          shown={shown}
+          pieces={pieces}
+          more={count - runs.length}
+          onMore={() => setMost(most + AT_ONCE)}
+        />
         {shown ? <RecordRun key={shown.id} run={shown} piece={piece} whom={whom} /> : null}
       </div>
     </div>
@@ -75,16 +85,18 @@ interface RunsProps {
   readonly runs: readonly RunRecord[];
   readonly shown: RunRecord | null;
   readonly pieces: readonly PieceRecord[];
+  /** How many there are beside these. */
+  readonly more: number;
+  readonly onMore: () => void;
 }
 
 /** The runs, the last first. */
-function Runs({ runs, shown, pieces }: RunsProps) {
+function Runs({ runs, shown, pieces, more, onMore }: RunsProps) {
   const w = useWords();
-  const [most, setMost] = useState(AT_ONCE);
   return (
     <div className="flex flex-col gap-2">
       <ol aria-label={w.record.runs} className="flex flex-col gap-1" data-role="runs">
-        {runs.slice(0, most).map((run) => (
+        {runs.map((run) => (
           <li key={run.id} className="flex items-stretch gap-1 rounded-box border border-base-300 bg-base-100">
             <button
               type="button"
@@ -110,9 +122,9 @@ function Runs({ runs, shown, pieces }: RunsProps) {
           </li>
         ))}
       </ol>
-      {runs.length > most ? (
-        <button type="button" className="btn h-11" onClick={() => setMost(most + AT_ONCE)}>
-          {w.record.more(runs.length - most)}
+      {more > 0 ? (
+        <button type="button" className="btn h-11" onClick={onMore}>
+          {w.record.more(more)}
         </button>
       ) : null}
     </div>

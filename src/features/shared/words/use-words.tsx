@@ -1,7 +1,7 @@
 'use client';
 
 import { createContext, use, useMemo, type ReactNode } from 'react';
-import { USUAL_WORDING, wordsOf, type Words } from '@/core/explain';
+import { USUAL_WORDING, wordsOf, type Wording, type Words } from '@/core/explain';
 import { useSettings, wordingOf } from '@/data';
 import { useSame } from '../use-same';
 
@@ -15,6 +15,19 @@ export function WordsProvider({ children }: { readonly children: ReactNode }) {
   const wording = useSame(settings ? wordingOf(settings) : USUAL_WORDING);
   const words = useMemo(() => wordsOf(wording), [wording]);
   return <WordsContext value={words}>{children}</WordsContext>;
+}
+
+/** Calls the notes by the names that are used with a pupil; null for those of the teacher. */
+export function WordsFor({
+  names,
+  children,
+}: {
+  readonly names: Wording['names'] | null;
+  readonly children: ReactNode;
+}) {
+  const words = use(WordsContext);
+  const own = useMemo(() => (names === null ? words : wordsOf({ ...words.wording, names })), [words, names]);
+  return <WordsContext value={own}>{children}</WordsContext>;
 }
 
 /** The words of this teacher: what stands on the screens, and `says`, the sentences of the core. */

@@ -1,10 +1,12 @@
 import type { Terms } from '../terms';
 import { atlas } from './atlas';
 import { bench } from './bench';
+import { charts } from './charts';
 import { choices } from './choices';
 import { devices } from './devices';
 import { entry } from './entry';
 import { fit } from './fit';
+import { lesson } from './lesson';
 import { naming } from './naming';
 import { notes } from './notes';
 import { places } from './places';
@@ -18,17 +20,21 @@ import { stages } from './stages';
 import { stand } from './stand';
 import { store } from './store';
 import { survey } from './survey';
+import { takeIn } from './take-in';
 import { tour } from './tour';
+import { week } from './week';
 
 /** What stands on the screens, in English, as a teacher calls things. */
 export function englishScreens(t: Terms) {
   return {
     atlas: atlas(),
     bench: bench(t),
+    charts: charts(t),
     choices: choices(t),
     devices: devices(),
     entry: entry(t),
     fit: fit(t),
+    lesson: lesson(),
     naming: naming(t),
     notes: notes(t),
     places: places(),
@@ -42,6 +48,8 @@ export function englishScreens(t: Terms) {
     stand: stand(),
     store: store(),
     survey: survey(t),
+    takeIn: takeIn(),
     tour: tour(t),
+    week: week(t),
   };
 }

@@ -9,4 +9,10 @@ export const places = () => ({
   musicStand: 'The music stand',
   pupilsPage: 'The pupil’s page',
   survey: 'The Survey',
+  lesson: 'The lesson',
+  pupil: 'The page of the pupil',
+  pupils: 'The pupils',
+  record: 'The record',
+  takeIn: 'What was handed over',
+  week: 'The weeks',
 });

@@ -3,7 +3,8 @@ export const store = () => ({
   records: {
     pieces: 'piece',
     pupils: 'pupil',
-    plan: 'entry of a plan',
+    plan: 'card of a plan',
+    lessons: 'note of a lesson',
     answers: 'answer of a finding game',
     runs: 'run of the record',
     kept: 'setting',
@@ -12,7 +13,8 @@ export const store = () => ({
   lists: {
     pieces: 'pieces',
     pupils: 'pupils',
-    plan: 'entries of plans',
+    plan: 'cards of plans',
+    lessons: 'notes of lessons',
     answers: 'answers of finding games',
     runs: 'runs of the record',
   },

@@ -1,0 +1,48 @@
+import type { Terms } from '../terms';
+import { playFaultNames } from '../playing';
+
+/** What stands on pictures of practice and beside them. */
+export const charts = (t: Terms) => ({
+  nothingYet: 'Nothing was played yet. Pictures grow with every run that is in the record.',
+  theNumbers: 'The numbers',
+  numbersOf: (heading: string) => `${heading}: the numbers`,
+  asCsv: 'As CSV',
+  minutes: 'Minutes a week',
+  minutesHeading: 'minutes',
+  week: 'week',
+  runs: 'runs',
+  clean: 'clean',
+  notClean: 'not clean',
+  fastestClean: 'fastest clean run (%)',
+  faultsByKind: 'What goes wrong',
+  faultsByBarAll: `Where it goes wrong: ${t.bar} by ${t.bar}, all pieces`,
+  faultsByBarIn: (piece: string) => `Where it goes wrong in “${piece}”`,
+  faultNames: playFaultNames(t),
+  faultInHand: (fault: string, hand: string) => `${fault}, ${hand}`,
+  hands: { right: 'right hand', left: 'left hand' },
+  fault: 'fault',
+  times: 'times',
+  bar: t.bar,
+  pieces: 'pieces',
+  piece: 'piece',
+  key: 'key',
+  mostly: 'mostly',
+  keysOverMonths: 'Secure keys over the months',
+  keysFromTo: (from: number, to: number) =>
+    from === to ? `${to} secure ${to === 1 ? 'key' : 'keys'}.` : `From ${from} secure keys to ${to}.`,
+  month: 'month',
+  howMany: 'secure keys',
+  keys: 'keys',
+  reachOverYears: 'Reach over the years',
+  reachFromTo: (fromMm: number, toMm: number, from: string, to: string) =>
+    from === to ? `${t.length(toMm)} on ${to}.` : `From ${t.length(fromMm)} on ${from} to ${t.length(toMm)} on ${to}.`,
+  neverMeasured: 'Not measured yet.',
+  day: 'day',
+  pieceAndKey: 'Piece and key',
+  faultsOf: 'Faults of',
+  everyRun: 'Every run, to be heard again',
+  securedBy: 'secure with',
+  throughsUntilSecure: 'times through until secure',
+  cleanPerCent: 'clean runs (%)',
+  secureWith: 'with whom',
+});

@@ -1,0 +1,30 @@
+/** The lesson. */
+export const lesson = () => ({
+  opening: 'Opening the lesson …',
+  whose: 'Whose lesson is it?',
+  nextOn: (day: string, at: string) => `the next one on ${day} at ${at}`,
+  whatWasSet: 'What was set, and how it went',
+  nothingWasSet: 'Nothing was set.',
+  nothingSince: (day: string) => `Nothing was played since ${day}.`,
+  since: (day: string, runs: number, minutes: number) =>
+    `Since ${day}: ${runs} ${runs === 1 ? 'run' : 'runs'}, ${minutes} ${minutes === 1 ? 'minute' : 'minutes'}.`,
+  notPlayed: 'Not played since the last lesson.',
+  wentSo: (runs: number, clean: number, tempo: number) =>
+    `${runs} ${runs === 1 ? 'run' : 'runs'}, ${clean} clean${clean === 0 ? '' : `, up to ${tempo} %`}.`,
+  done: 'Done',
+  again: 'Once more next week',
+  onBench: 'On the Bench',
+  play: 'Play it',
+  note: 'Note of this lesson',
+  noteKept: (name: string, day: string) => `note of the lesson with ${name} on ${day}`,
+  keptSo: 'Kept.',
+  earlier: 'Earlier lessons',
+  nextWeek: 'Next week',
+  nextWeekIs: (days: string) => `Next week: ${days}`,
+  setIt: 'Set the next week',
+  setNextWeek: (name: string) => `next week of ${name} set`,
+  goesOn: (title: string) => `goes on: ${title}`,
+  comesNew: (title: string) => `comes new: ${title}`,
+  nothingToSet: 'Nothing is open and nothing waits.',
+  nextKeyThere: 'The next key is proposed on the page of the pupil.',
+});

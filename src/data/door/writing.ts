@@ -1,0 +1,92 @@
+import Dexie from 'dexie';
+import type { StudioDatabase } from '../database';
+import { TABLES } from '../records/tables';
+import type { Becoming } from './apply';
+import { followRuns } from './digest-runs';
+import { MANY, recordName, type Attribution, type ChangedField, type HistoryHead } from './history-records';
+import type { StampsTurned } from '../join/stamp';
+
+/** What a command came to: its number in the history; null where nothing had to be changed, or where it is no edit. */
+export interface Done {
+  readonly number: number | null;
+}
+
+/** How many edits of fields can be taken back. What was entered can be taken back without limit. */
+const KEPT_EDITS = 300;
+
+/** Puts records in their places, those of a table together. */
+export async function putAll(database: StudioDatabase, records: readonly Becoming[]): Promise<void> {
+  for (const table of TABLES) {
+    const own = records.filter((record) => record.table === table);
+    const [there, gone] = [
+      own.filter(({ record }) => record !== undefined),
+      own.filter(({ record }) => record === undefined),
+    ];
+    if (there.length > 0) await database.table(table).bulkPut(there.map(({ record }) => record));
+    if (table === 'runs') await followRuns(database, there, gone);
+    if (gone.length > 0) await database.table(table).bulkDelete(gone.map(({ id }) => id));
+  }
+}
+
+/** An edit that changes more fields than that, as taking in a whole studio does, names its pieces alone: the history is to be read quickly. */
+const MOST_NAMED = 2000;
+
+/** What an edit touched. Pieces are always named: what was entered goes on from the edit that made their music. */
+function touchedBy(changed: readonly ChangedField[]): Pick<HistoryHead, 'records' | 'fields'> {
+  const isMany = changed.length > MOST_NAMED;
+  const named = isMany ? changed.filter(({ table }) => table === 'pieces') : changed;
+  return {
+    records: [...new Set(named.map(recordName)), ...(isMany ? [MANY] : [])],
+    fields: named.map(({ table, id, field }) => ({ table, id, field })),
+  };
+}
+
+/** Notes an edit in the history. */
+export async function noteFields(
+  database: StudioDatabase,
+  changed: readonly ChangedField[],
+  { tab, label, atMs }: Attribution,
+  stamps?: StampsTurned,
+): Promise<number> {
+  const head: Omit<HistoryHead, 'number'> = {
+    tab,
+    label,
+    atMs,
+    state: 'done',
+    kind: 'fields',
+    ...touchedBy(changed),
+  };
+  const number = await database.history.add(head as HistoryHead);
+  await database.changes.put({ number, kind: 'fields', fields: changed, ...(stamps ? { stamps } : {}) });
+  return number;
+}
+
+/** What a tab took back before can no longer be done again once it does something else. What others took back is theirs. */
+export async function forgetUndone(database: StudioDatabase, tab: string): Promise<void> {
+  await forget(database, await undoneBy(database, tab));
+}
+
+export function undoneBy(database: StudioDatabase, tab: string): Promise<readonly number[]> {
+  return database.history
+    .where('[state+tab+number]')
+    .between(['undone', tab, Dexie.minKey], ['undone', tab, Dexie.maxKey])
+    .primaryKeys();
+}
+
+export async function forget(database: StudioDatabase, numbers: readonly number[]): Promise<void> {
+  if (numbers.length === 0) return;
+  await database.history.bulkDelete([...numbers]);
+  await database.changes.bulkDelete([...numbers]);
+}
+
+/** The oldest edits of fields go where there are too many; what was entered stays. It is looked for only now and then. */
+export async function forgetOldest(database: StudioDatabase): Promise<void> {
+  const count = await database.changes.count();
+  if (count <= KEPT_EDITS || count % 20 !== 0) return;
+  const fields = await database.history
+    .where('[state+number]')
+    .between(['done', Dexie.minKey], ['done', Dexie.maxKey])
+    .filter(({ kind }) => kind === 'fields')
+    .primaryKeys();
+  await forget(database, fields.slice(0, Math.max(0, fields.length - KEPT_EDITS)));
+}

@@ -1,0 +1,18 @@
+'use client';
+
+/** Says what is worked on while it takes long. */
+export function Busy({ words }: { readonly words: string | null }) {
+  if (words === null) return null;
+  return (
+    <p role="status" className="mt-3 flex items-center gap-3 text-sm" data-role="busy">
+      <progress className="h-2 w-40 accent-primary" aria-label={words} />
+      {words}
+    </p>
+  );
+}
+
+/** Shows something before work begins that leaves the page no time. */
+export function shownFirst(show: () => void): Promise<void> {
+  show();
+  return new Promise((go) => requestAnimationFrame(() => setTimeout(go)));
+}
