@@ -10,6 +10,9 @@ const jest = join(dirname(createRequire(import.meta.url).resolve('jest/package.j
 /** Browser tests in which no fraction of a second counts. */
 const IN_NO_HURRY = '/(every-size|killed-tab|manners|room|two-tabs|words)\\.test\\.ts$';
 
+/** A test that fails half-way leaves its browser open; the run ends all the same. */
+const BROWSER = ['--forceExit', '--passWithNoTests'];
+
 function runs(args) {
   const { status } = spawnSync(
     process.execPath,
@@ -23,8 +26,8 @@ const turns =
   project === 'unit'
     ? [['--maxWorkers=100%']]
     : [
-        ['--runInBand', '--passWithNoTests', '--testPathIgnorePatterns', IN_NO_HURRY],
-        ['--maxWorkers=2', '--passWithNoTests', '--testPathPatterns', IN_NO_HURRY],
+        [...BROWSER, '--runInBand', '--testPathIgnorePatterns', IN_NO_HURRY],
+        [...BROWSER, '--maxWorkers=2', '--testPathPatterns', IN_NO_HURRY],
       ];
 // All of them run, also after one has failed.
 process.exitCode = Math.max(...turns.map(runs));

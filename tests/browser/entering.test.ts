@@ -247,6 +247,8 @@ describe('over the end of a line', () => {
     await keys(['o', '2', '3', '4', '5']);
     await hasNotes(16);
     await page.waitForFunction(() => document.querySelectorAll('[data-line]').length === 2);
+    // Each line is engraved for itself, and either may be there first.
+    await page.waitForSelector('[data-line="0"] >>> [data-open=tie-on]');
     await page.waitForSelector('[data-line="1"] >>> [data-open=tie-back]');
     expect(await halves()).toEqual(['tie-on', 'tie-back']);
   });

@@ -255,7 +255,7 @@ describe('a hand-over file', () => {
       expect(name).toBe('tam-oakhollow.newthumb-handover.json');
       await drop(pupil.page, [{ name, text: new TextDecoder().decode(bytes) }]);
       await click('[data-role=take-it-in]', pupil.page);
-      await pupil.page.waitForSelector('[data-role=practice]');
+      await pupil.page.waitForSelector('[data-role=practice] [data-role=step-trail]');
       // Of all that is planned the demo’s comes first.
       await goTo(pupil.page, `/practice?piece=${piece}&key=D-major&pupil=demo-tam&step=next`);
       await pupil.page.waitForFunction(

@@ -101,7 +101,7 @@ async function walk(page: Page, path: string): Promise<void> {
     document.querySelector('main')?.firstElementChild?.setAttribute('data-left', '');
     (window as unknown as NextWindow).next?.router?.push(wanted);
   }, path);
-  await page.waitForFunction(
+  const isThere = page.waitForFunction(
     (wanted: string) =>
       location.pathname === wanted &&
       document.querySelector('[data-left]') === null &&
@@ -109,6 +109,12 @@ async function walk(page: Page, path: string): Promise<void> {
     {},
     placeOf(home() + path),
   );
+  await isThere.catch(async (cause: unknown) => {
+    const seen = await page.evaluate(
+      () => `${location.href}\n${document.querySelector('main')?.outerHTML.slice(0, 600)}`,
+    );
+    throw new Error(`never came to ${path}, is still at ${seen}`, { cause });
+  });
 }
 
 /** How Next lets go to a place from outside its links. */

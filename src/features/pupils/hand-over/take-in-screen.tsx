@@ -6,7 +6,7 @@ import { useEffect, useState } from 'react';
 import { Check, FileInput } from 'lucide-react';
 import { handedOf, lookOver, readStudioFile, takeInHanded, usePupils, type LookedOver } from '@/data';
 import { addressOf } from '@/features/shared/address-of';
-import { choosePupil } from '@/features/shared/choose-pupil';
+import { keepChosen } from '@/features/shared/choose-pupil';
 import { useMessages } from '@/features/shared/messages';
 import { handedIn } from '@/features/shared/teaching/hand-over-link';
 import { useHanded, type NamedHanded } from '@/features/shared/teaching/handed';
@@ -72,7 +72,7 @@ function Coming({ named }: { readonly named: NamedHanded }) {
       say({ kind: 'done', text: words, hint: w.settings.undoBringsBackWhatWas });
       return router.push(pupil ? addressOf('/lesson', { pupil: pupil.id }) : '/');
     }
-    choosePupil(pupil.id);
+    keepChosen(pupil.id);
     router.push(
       first
         ? addressOf('/practice', {
