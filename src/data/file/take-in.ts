@@ -1,5 +1,5 @@
 import type { StudioView, Wanted } from '../door/view';
-import { heldIn, isPlain, sameHeld, type Held } from '../records/field';
+import { heldIn, isPlain, leavesIn, pupilOf, sameHeld, type Field, type Held } from '../records/field';
 import { FORM } from '../records/records';
 import { understandIn, type TableName } from '../records/tables';
 import { contentsOf, LISTS, type StudioContents, type TakingIn } from './contents';
@@ -41,17 +41,38 @@ export async function wantedByTakingIn(
   how: TakingIn,
 ): Promise<readonly Wanted[]> {
   const here = await contentsOf(view);
+  const coming = pupilsComing(here, file);
   const lists = LISTS.flatMap((table) => {
     const [own, theirs] = [byId(here[table]), byId(file[table])];
     const put = [...theirs].flatMap(([id, record]) => {
       const there = own.get(id);
       if (there === undefined) return [{ table, id, field: [], value: record }];
-      return how === 'keep' ? [] : fieldsOf({ table, id, field: [] }, there, record);
+      const place = { table, id, field: [] };
+      return how === 'keep' ? decidedFor(coming, place, there, record) : fieldsOf(place, there, record);
     });
     const gone = how === 'replace' ? [...own.keys()].filter((id) => !theirs.has(id)) : [];
     return [...put, ...gone.map((id) => ({ table, id, field: [], value: undefined }))];
   });
   return [...lists, ...(await wantedKept(view, here, file, how)), ...wantedAside(here, file)];
+}
+
+function pupilsComing(here: StudioContents, file: StudioContents): ReadonlySet<string> {
+  const known = byId(here.pupils);
+  return new Set([...byId(file.pupils).keys()].filter((id) => !known.has(id)));
+}
+
+/** A piece that is here stays as it is; what was decided in it for pupils who come in comes with them. */
+function decidedFor(
+  pupils: ReadonlySet<string>,
+  place: Omit<Wanted, 'value'>,
+  here: Held,
+  theirs: Held,
+): readonly Wanted[] {
+  const own = leavesIn(here);
+  return [...leavesIn(theirs)].flatMap(([name, value]) => {
+    const field = JSON.parse(name) as Field;
+    return own.has(name) || !pupils.has(pupilOf(field) ?? '') ? [] : [{ ...place, field, value }];
+  });
 }
 
 /** The top fields in which a record of the file differs from the one that is here. */

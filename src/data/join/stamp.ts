@@ -1,5 +1,5 @@
 import { mixed, object, string } from 'yup';
-import { heldIn, leafOf, isPlain, leavesIn, sameHeld, type Field, type Held } from '../records/field';
+import { heldIn, holdsEntries, leafOf, isPlain, leavesIn, sameHeld, type Field, type Held } from '../records/field';
 import { recordName, type ChangedField, type RecordPlace } from '../records/place';
 import type { TableName } from '../records/tables';
 import { unchanged, written, type Register, type Written } from './register';
@@ -44,11 +44,11 @@ function isField(value: unknown): boolean {
   );
 }
 
-/** A field is named by the text of its path. */
+/** A field is named by the text of its path; lists are known by their entries. */
 function isFieldName(name: string): boolean {
   try {
     const path: unknown = JSON.parse(name);
-    return Array.isArray(path) && path.every((part) => typeof part === 'string');
+    return Array.isArray(path) && path.every((part) => typeof part === 'string') && !holdsEntries(path);
   } catch {
     return false;
   }
@@ -159,9 +159,8 @@ function keptFields({ fields }: Stamp, { field, before, after }: ChangedField): 
 /** The fields that a change wrote. A record that comes back says what it said, unless a field of it is another one now. */
 function leavesOfChange({ field, before, after }: ChangedField, { fields }: Stamp): readonly string[] {
   if (field.length > 0) {
-    const leaf = leafOf(field);
-    if (leaf.length <= field.length) return [JSON.stringify(leaf)];
-    // A whole list of entries, or a field with lists in it: each entry that differs.
+    if (!holdsEntries(field)) return [JSON.stringify(leafOf(field))];
+    // Each entry that differs.
     return differingLeaves(inside(field, before), inside(field, after));
   }
   if (after === undefined) return [];

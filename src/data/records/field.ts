@@ -164,6 +164,12 @@ const HOLDS_LISTS: ReadonlySet<string> = new Set(
   Object.keys(KEYED_LISTS).flatMap((list) => (list.includes('/') ? [list.slice(0, list.lastIndexOf('/'))] : [])),
 );
 
+/** Whether a field is no leaf, but a list of entries, or has such lists in it. */
+export function holdsEntries(field: Field): boolean {
+  const name = field.join('/');
+  return name in KEYED_LISTS || HOLDS_LISTS.has(name);
+}
+
 function leavesAt(at: Plain, path: Field): readonly (readonly [string, Held])[] {
   return Object.entries(at).flatMap(([name, value]): readonly (readonly [string, Held])[] => {
     const field = [...path, name];
