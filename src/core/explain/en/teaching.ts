@@ -130,9 +130,10 @@ export function pieceOverTimeWords(t: Terms, { title, key, weeks }: PieceOverTim
   const runs = weeks.reduce((sum, week) => sum + week.runs, 0);
   const name = `“${title}” in ${keySaid(t, key)}`;
   if (first === undefined) return `${name}: ${countWord(runs)} run${runs === 1 ? '' : 's'}, none clean yet.`;
+  if (runs === 1) return `${name}: clean at ${best} % in its one run.`;
   const count = weeks.reduce((sum, week) => sum + week.clean, 0);
   const tempo = first === best ? `clean at ${best} %` : `clean at ${first} % first, at ${best} % by now`;
-  return `${name}: ${tempo}, ${countWord(count)} of ${countWord(runs)} run${runs === 1 ? '' : 's'} clean.`;
+  return `${name}: ${tempo}, ${countWord(count)} of ${countWord(runs)} runs clean.`;
 }
 
 /** What goes wrong most. */

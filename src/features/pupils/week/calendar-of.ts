@@ -1,8 +1,7 @@
 import { daysOf, lessonsIn, weeksAfter, type CalendarEntry, type Holiday, type Week } from '@/core/calendar';
-import type { PlanEntry, PupilRecord } from '@/data';
+import type { PieceRecord, PlanEntry, PupilRecord } from '@/data';
 import { cardTitle } from '@/features/shared/teaching/card-title';
 import type { Words } from '@/features/shared/words/use-words';
-import type { PieceRecord } from '@/data';
 
 /** So far ahead a calendar file goes. Unit: weeks. */
 export const CALENDAR_WEEKS = 12;
@@ -23,10 +22,13 @@ export function calendarOf(
   const first = w.wording.week;
   const weeks = Array.from({ length: CALENDAR_WEEKS }, (_, i) => weeksAfter(from, i));
   const titleOf = (card: PlanEntry): string => cardTitle(w, card, pieces.find(({ id }) => id === card.piece) ?? null);
+  // A card without a piece is its note.
+  const wordsOf = (card: PlanEntry): string =>
+    card.piece === null && card.note !== '' ? card.note : [titleOf(card), card.note].filter(Boolean).join('\n');
   return pupils.flatMap(({ id, name, lessons }) =>
     weeks.flatMap((week): readonly CalendarEntry[] => {
       const cards = plan.filter((card) => card.pupil === id && card.week === week);
-      const words = cards.map((card) => [titleOf(card), card.note].filter(Boolean).join('\n')).join('\n');
+      const words = cards.map(wordsOf).join('\n');
       const days = daysOf(week, first);
       const own = lessonsIn(week, lessons, { first, holidays }).map(({ day, at, minutes }): CalendarEntry => ({
         id: `lesson-${id}-${day}-${at.replace(':', '')}@new-thumb`,
