@@ -3,7 +3,7 @@
 import { editsAfter, pieceToEnter, storeFaultWords, studio, type HistoryHead, type How, type UndoRedo } from '@/data';
 import { entryWorker } from '@/workers/client';
 import type { Words } from './words/use-words';
-import { liveEntry } from './live-entry';
+import { entrySettled, liveEntry } from './live-entry';
 
 /** What taking something back, or doing it again, came to. `later`: others changed the same since, and the teacher has the choice. */
 export type UndoOutcome =
@@ -31,7 +31,7 @@ function oneAfterAnother<T>(work: () => Promise<T>): Promise<T> {
 /** Takes back what is next, or does it again: one history for everything, also for what was entered. */
 export function undoOrRedoNext(w: Words, undoRedo: UndoRedo): Promise<UndoOutcome> {
   return oneAfterAnother(async () => {
-    await liveEntry()?.settled();
+    await entrySettled();
     const next = await studio().next(undoRedo);
     return next ? undoOrRedoOne(w, next.number, undoRedo, 'in order') : { kind: 'nothing' };
   });
@@ -59,7 +59,7 @@ export function undoWithLater(
 /** Takes back everything after an edit, and, where `itself` says so, the edit too: the last first. Ends where something cannot be taken back. */
 export function goBackTo(w: Words, number: number, itself: 'stays' | 'goes'): Promise<UndoOutcome> {
   return oneAfterAnother(async () => {
-    await liveEntry()?.settled();
+    await entrySettled();
     let outcome: UndoOutcome = { kind: 'nothing' };
     for (const each of [...(await editsAfter(number)), ...(itself === 'goes' ? [number] : [])]) {
       outcome = await undoOrRedoOne(w, each, 'undo', 'in order');

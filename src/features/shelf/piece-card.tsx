@@ -7,6 +7,7 @@ import type { ShelfView } from '@/core/views';
 import { change, type PieceRecord } from '@/data';
 import { EngravedPage } from '@/features/shared/engraved-page';
 import { HandsGlyph } from '@/features/shared/hand-glyph';
+import { entrySettled } from '@/features/shared/live-entry';
 import { useMessages } from '@/features/shared/messages';
 import { SeverityMark } from '@/features/shared/severity-mark';
 import { CardTags } from './card-tags';
@@ -73,6 +74,7 @@ function CardBody({ piece, view, title, allTags }: CardBodyProps) {
   const w = useWords();
   const { say } = useMessages();
   const takeOff = async (): Promise<void> => {
+    await entrySettled();
     if (await change({ kind: 'piece.remove', id: piece.id }, w.shelf.takenOffShelf(title))) return;
     say({ kind: 'done', text: w.shelf.isOffShelf(title), hint: w.shelf.undoPutsItBack });
   };
