@@ -75,7 +75,7 @@ export const STORES: readonly { readonly version: number; readonly stores: Reado
       stores: {
         plan: 'id, pupil, week',
         lessons: 'id, pupil, day',
-        runs: 'id, piece, pupil, atMs, [pupil+atMs], [pupil+piece+atMs]',
+        runs: 'id, pupil, atMs, [pupil+atMs], [pupil+piece+atMs]',
         digests: 'pupil',
         briefs: 'pupil',
         stamps: 'id',

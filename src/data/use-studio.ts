@@ -9,6 +9,7 @@ import { storeWorker } from '@/workers/client';
 import { enteredSteps, runCommand, type EnteredSteps } from './door/door';
 import type { HistoryHead } from './door/history-records';
 import { createStudio, type Studio, type Waiting, type Write } from './door/studio';
+import type { OnPart } from './door/writing';
 import { doneAfter, historyList, nextToUndoOrRedo, type Next } from './door/undo-redo';
 import {
   allPieces,
@@ -76,8 +77,8 @@ export function studio(): Studio {
 }
 
 /** What is entered is kept by a worker: the page is busy drawing it. Where no worker runs, the page keeps it itself. */
-const write: Write = async (command, attribution) => {
-  if (command.kind !== 'piece.enter') return runCommand(studioDatabase(), command, attribution);
+const write: Write = async (command, attribution, onPart) => {
+  if (command.kind !== 'piece.enter') return runCommand(studioDatabase(), command, attribution, onPart);
   const answer = await storeWorker().enter(command, attribution);
   return answer.ok ? answer.value : runCommand(studioDatabase(), command, attribution);
 };
@@ -115,9 +116,9 @@ export function tellRefusal(fault: StoreFault): void {
 }
 
 /** Does what a command asks; null where it is done, else why it was refused, which the screen tells by itself. The first piece of the teacher's own
- * makes the browser be asked to keep the studio. */
-export async function change(command: Command, label = ''): Promise<StoreFault | null> {
-  const done = await studio().run(command, label);
+ * makes the browser be asked to keep the studio. `onPart` is told how far a long edit is, from 0 to 1. */
+export async function change(command: Command, label = '', onPart?: OnPart): Promise<StoreFault | null> {
+  const done = await studio().run(command, label, onPart);
   if (!done.ok) {
     tellRefusal(done.error);
     return done.error;

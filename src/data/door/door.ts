@@ -11,7 +11,17 @@ import { join, replaceStamps, settle } from './joining';
 import { stampEdit } from './stamping';
 import { loadedView, viewOf, type StudioView, type Wanted } from './view';
 import { wantedBy } from './wanted';
-import { forget, forgetOldest, forgetUndone, noteFields, putAll, undoneBy, type Done } from './writing';
+import {
+  forget,
+  forgetOldest,
+  forgetUndone,
+  noteFields,
+  putAll,
+  toNobody,
+  undoneBy,
+  type Done,
+  type OnPart,
+} from './writing';
 
 export type { Attribution } from './history-records';
 export type { Done } from './writing';
@@ -22,6 +32,7 @@ export async function runCommand(
   database: StudioDatabase,
   command: Command,
   attribution: Attribution,
+  onPart: OnPart = toNobody,
 ): Promise<Result<Done, StoreFault>> {
   return inTransaction(database, async () => {
     switch (command.kind) {
@@ -36,7 +47,7 @@ export async function runCommand(
       case 'note.first-visit':
         return note(database, command);
       default:
-        return edit(database, command, attribution);
+        return edit(database, command, attribution, onPart);
     }
   });
 }
@@ -85,10 +96,11 @@ async function edit(
   database: StudioDatabase,
   command: EditCommand,
   attribution: Attribution,
+  onPart: OnPart,
 ): Promise<Result<Done, StoreFault>> {
   if (command.kind === 'studio.join') return join(database, command, attribution);
   if (command.kind === 'studio.settle') return settle(database, command, attribution);
-  if (command.kind === 'studio.take-in') return takeIn(database, command, attribution);
+  if (command.kind === 'studio.take-in') return takeIn(database, command, attribution, onPart);
   const view = viewOf(database);
   const wanted = await wantedBy(view, command);
   if (!wanted.ok) return wanted;
@@ -102,13 +114,14 @@ async function takeIn(
   database: StudioDatabase,
   command: EditCommand & { readonly kind: 'studio.take-in' },
   attribution: Attribution,
+  onPart: OnPart,
 ): Promise<Result<Done, StoreFault>> {
   const view = await loadedView(database);
   const wanted = await wantedBy(view, command);
   if (!wanted.ok) return wanted;
   const isReplaced = command.how === 'replace';
   if (isReplaced) await replaceStamps(database, command.contents);
-  const how = { strictness: 'as it is', by: isReplaced ? 'others' : 'us', view } as const;
+  const how = { strictness: 'as it is', by: isReplaced ? 'others' : 'us', view, onPart } as const;
   return editFields(database, wanted.value, attribution, how);
 }
 
@@ -118,6 +131,7 @@ interface EditHow {
   readonly by: 'us' | 'others';
   /** The studio as the edit meets it; as it is in the database where nothing is said. */
   readonly view?: StudioView;
+  readonly onPart?: OnPart;
 }
 
 const USUAL_HOW: EditHow = { strictness: 'understood', by: 'us' };
@@ -127,13 +141,13 @@ export async function editFields(
   database: StudioDatabase,
   wanted: Parameters<typeof applied>[1],
   attribution: Attribution,
-  { strictness, by, view = viewOf(database) }: EditHow = USUAL_HOW,
+  { strictness, by, view = viewOf(database), onPart = toNobody }: EditHow = USUAL_HOW,
 ): Promise<Result<Done, StoreFault>> {
   const change = await applied(view, wanted, strictness);
   if (!change.ok) return change;
   const { records, changed } = change.value;
   if (changed.length === 0) return ok({ number: null });
-  await putAll(database, records);
+  await putAll(database, records, onPart);
   if (by === 'us') await stampEdit(database, changed);
   await forgetUndone(database, attribution.tab);
   const number = await noteFields(database, changed, attribution);

@@ -10,6 +10,7 @@ import { musicOf, runCommand, type Attribution, type Done } from './door';
 import { nextToUndoOrRedo, undoOrRedoEdit, type How, type Next, type UndoRedoResult, type UndoRedo } from './undo-redo';
 import { recordsOf, type StudioView, viewOf } from './view';
 import { wantedBy } from './wanted';
+import type { OnPart } from './writing';
 
 /** What was done but could not be written, since there is no room on the device. It is written as soon as there is. */
 export interface Waiting {
@@ -21,8 +22,9 @@ export interface Waiting {
 /** One tab's door to the studio: everything that screens change goes through it, in the order in which it was asked. */
 export interface Studio {
   readonly tab: string;
-  /** Does what a command asks. `label` names the edit in the history; notes need none. Where there is no room it is kept in memory, and waits. */
-  readonly run: (command: Command, label?: string) => Promise<Result<Done, StoreFault>>;
+  /** Does what a command asks. `label` names the edit in the history; notes need none. Where there is no room it is kept in memory, and waits.
+   * `onPart` is told how far a long edit is. */
+  readonly run: (command: Command, label?: string, onPart?: OnPart) => Promise<Result<Done, StoreFault>>;
   /** What this tab takes back or does again next, once everything that was asked before is done. */
   readonly next: (undoRedo: UndoRedo) => Promise<Next | null>;
   readonly undoOrRedo: (number: number, undoRedo: UndoRedo, how: How) => Promise<Result<UndoRedoResult, StoreFault>>;
@@ -48,14 +50,14 @@ interface Asked {
 const NOTHING_WAITS: Waiting = { count: 0, refused: [] };
 
 /** How a command is written: in this thread, or, what is entered, where the page does not stand in its way. */
-export type Write = (command: Command, attribution: Attribution) => Promise<Result<Done, StoreFault>>;
+export type Write = (command: Command, attribution: Attribution, onPart?: OnPart) => Promise<Result<Done, StoreFault>>;
 
 // eslint-disable-next-line max-lines-per-function -- small functions that share one tab's queue
 export function createStudio(
   database: StudioDatabase,
   tab: string,
   nowMs: () => number,
-  writeCommand: Write = (command, attribution) => runCommand(database, command, attribution),
+  writeCommand: Write = (command, attribution, onPart) => runCommand(database, command, attribution, onPart),
 ): Studio {
   let last: Promise<unknown> = Promise.resolve();
   let asked: readonly Asked[] = [];
@@ -75,8 +77,8 @@ export function createStudio(
     last = mine.catch(() => undefined);
     return mine;
   };
-  const write = async ({ command, label, atMs }: Asked): Promise<Result<Done, StoreFault>> =>
-    edited(await writeCommand(command, { tab, label, atMs }), command);
+  const write = async ({ command, label, atMs }: Asked, onPart?: OnPart): Promise<Result<Done, StoreFault>> =>
+    edited(await writeCommand(command, { tab, label, atMs }, onPart), command);
 
   /** Writes what waits, in its order; says whether nothing waits any more. */
   const writeWaiting = async (): Promise<boolean> => {
@@ -93,11 +95,11 @@ export function createStudio(
     return true;
   };
 
-  const run = (command: Command, label = ''): Promise<Result<Done, StoreFault>> =>
+  const run = (command: Command, label = '', onPart?: OnPart): Promise<Result<Done, StoreFault>> =>
     oneAfterAnother(async () => {
       const one: Asked = { command, label, atMs: nowMs() };
       if (await writeWaiting()) {
-        const done = await write(one);
+        const done = await write(one, onPart);
         if (done.ok || done.error.code !== 'store.full' || command.kind.startsWith('note.')) return done;
       }
       asked = [...asked, one];

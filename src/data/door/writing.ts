@@ -14,15 +14,32 @@ export interface Done {
 /** How many edits of fields can be taken back. What was entered can be taken back without limit. */
 const KEPT_EDITS = 300;
 
+/** Is told how much of a long edit is written, from 0 to 1. */
+export type OnPart = (part: number) => void;
+export const toNobody: OnPart = () => undefined;
+
+/** So many records are written at once. Unit: records. */
+const AT_ONCE = 1000;
+
 /** Puts records in their places, those of a table together. */
-export async function putAll(database: StudioDatabase, records: readonly Becoming[]): Promise<void> {
+export async function putAll(
+  database: StudioDatabase,
+  records: readonly Becoming[],
+  onPart: OnPart = toNobody,
+): Promise<void> {
+  let done = 0;
   for (const table of TABLES) {
     const own = records.filter((record) => record.table === table);
     const [there, gone] = [
       own.filter(({ record }) => record !== undefined),
       own.filter(({ record }) => record === undefined),
     ];
-    if (there.length > 0) await database.table(table).bulkPut(there.map(({ record }) => record));
+    for (let from = 0; from < there.length; from += AT_ONCE) {
+      const some = there.slice(from, from + AT_ONCE);
+      await database.table(table).bulkPut(some.map(({ record }) => record));
+      done += some.length;
+      onPart(done / records.length);
+    }
     if (table === 'runs') await followRuns(database, there, gone);
     if (gone.length > 0) await database.table(table).bulkDelete(gone.map(({ id }) => id));
   }

@@ -246,3 +246,17 @@ describe('the studio file', () => {
     });
   });
 });
+
+describe('a long file', () => {
+  it('says how far it is while it is taken in', async () => {
+    const runs = Array.from({ length: 2500 }, (_, i) => ({ ...aRun(`r${i}`, 'a', i), form: 5 }));
+    const file = { ...(await contents(other)), runs };
+    const parts: number[] = [];
+    const taken = await tabOf(studio).run({ kind: 'studio.take-in', contents: file, how: 'keep' }, 'taken in', (part) =>
+      parts.push(part),
+    );
+    expect(taken.ok).toBe(true);
+    expect(parts).toEqual([0.4, 0.8, 1]);
+    expect(await studio.runs.count()).toBe(2500);
+  });
+});

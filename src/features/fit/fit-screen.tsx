@@ -42,6 +42,7 @@ function FitFor({ address, whom, ahead }: FitForProps) {
   const shelf = useFits(player, ahead);
   // While answers come in, what is shown may lag a little behind: a press is answered first.
   const fits = useDeferredValue(shelf.fits);
+  const state = fits === shelf.fits ? shelf.state : 'working';
   const question: FitQuestion = useMemo(
     () => ({ tonics: address.tonics, enough: address.enough, filters: address.ask }),
     [address],
@@ -68,12 +69,7 @@ function FitFor({ address, whom, ahead }: FitForProps) {
     [w, choices, address.ask],
   );
   return (
-    <div
-      className="mx-auto max-w-7xl px-4 py-4"
-      data-role="fit"
-      data-state={shelf.state}
-      data-known={shelf.fits.length}
-    >
+    <div className="mx-auto max-w-7xl px-4 py-4" data-role="fit" data-state={state} data-known={fits.length}>
       <ScreenKeys keys={shortcuts} />
       <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-1">
         <h1 className="text-2xl font-semibold">{w.shared.whatFits}</h1>
@@ -102,7 +98,7 @@ function FitFor({ address, whom, ahead }: FitForProps) {
           fitting={fitting}
           pupil={pupil}
           known={fits.length}
-          isDone={shelf.state === 'done'}
+          isDone={state === 'done'}
         />
       </div>
     </div>

@@ -1,11 +1,17 @@
 'use client';
 
+interface BusyProps {
+  readonly words: string | null;
+  /** How much of it is done, from 0 to 1; null where that is not known. */
+  readonly part?: number | null;
+}
+
 /** Says what is worked on while it takes long. */
-export function Busy({ words }: { readonly words: string | null }) {
+export function Busy({ words, part = null }: BusyProps) {
   if (words === null) return null;
   return (
     <p role="status" className="mt-3 flex items-center gap-3 text-sm" data-role="busy">
-      <progress className="h-2 w-40 accent-primary" aria-label={words} />
+      <progress className="h-2 w-40 accent-primary" aria-label={words} {...(part === null ? {} : { value: part })} />
       {words}
     </p>
   );

@@ -45,11 +45,14 @@ export function FilePreview({ looked, hasOwn, onClose }: FilePreviewProps) {
     : w.settings.savedOn(saved.toLocaleDateString([], { day: 'numeric', month: 'long', year: 'numeric' }));
   const isAllHere = compared.every(({ fresh, differing }) => fresh.length + differing.length === 0);
   const [isBusy, setBusy] = useState(false);
+  const [part, setPart] = useState<number | null>(null);
   const takeIn = async (): Promise<void> => {
     await shownFirst(() => setBusy(true));
-    const fault = await change({ kind: 'studio.take-in', contents, how }, w.settings.studioFileTakenIn(day)).finally(
-      () => setBusy(false),
-    );
+    const command = { kind: 'studio.take-in', contents, how } as const;
+    const fault = await change(command, w.settings.studioFileTakenIn(day), setPart).finally(() => {
+      setBusy(false);
+      setPart(null);
+    });
     if (fault) return;
     say({
       kind: 'done',
@@ -115,7 +118,7 @@ export function FilePreview({ looked, hasOwn, onClose }: FilePreviewProps) {
           </label>
         ))}
       </fieldset>
-      <Busy words={isBusy ? w.settings.takingIn(contents.runs.length) : null} />
+      <Busy words={isBusy ? w.settings.takingIn(contents.runs.length) : null} part={part} />
       <div className="flex gap-2">
         <button type="button" className="btn btn-primary btn-sm h-9" disabled={isBusy} onClick={() => void takeIn()}>
           {w.settings.takeItIn}
