@@ -53,7 +53,8 @@ export async function measureLargeStudio(address) {
   const pupil = 'big-7';
   const views = [
     ['all pupils', '/pupils', '[data-role=pupils][data-count="100"]'],
-    ['one pupil over time', `/pupil?pupil=${pupil}&show=record`, '[data-chart=faults-by-bar] svg'],
+    ['one pupil over time', `/pupil?pupil=${pupil}&show=record`, '[data-chart=keys] svg path'],
+    ['… with what is further down', `/pupil?pupil=${pupil}&show=record`, '[data-chart=faults-by-bar] svg'],
     ['keys of a pupil', `/pupil?pupil=${pupil}`, '[data-role=keys-map] [data-state]'],
     ['weeks of a pupil', `/week?pupil=${pupil}`, '[data-role=week] [data-lane]'],
     ['the week of all pupils', '/week', '[data-role=week] [data-lane]'],
@@ -72,6 +73,12 @@ export async function measureLargeStudio(address) {
     }
     figures.push([`${name}, from the link to what is seen (held to 200 ms)`, `${Math.round(quantile(times, 0.5))} ms`]);
   }
+  const empty = [];
+  for (let i = 0; i < LOOKS; i += 1) {
+    await walk(page, '/pupils', '[data-role=pupils]');
+    empty.push(await timedMs(() => walk(page, '/settings', '[data-role=studio-file]')));
+  }
+  figures.push(['a screen that reads nothing of pupils, for comparison', `${Math.round(quantile(empty, 0.5))} ms`]);
   const before = await heapMb(page);
   for (let i = 0; i < CHANGES; i += 1) {
     const [, path, selector] = views[(i >> 1) % views.length];

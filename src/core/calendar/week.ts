@@ -1,4 +1,5 @@
-import { dayOf, daysAfter, daysBetween, weekdayOf, type Day } from './day';
+import { addDays, getDay } from 'date-fns';
+import { dateOf, dayOf, daysAfter, daysBetween, weekdayOf, type Day } from './day';
 
 /** Which day a week begins on. */
 export type FirstDay = 'monday' | 'sunday';
@@ -11,15 +12,15 @@ const THURSDAY = 4;
 
 /** The week in which a day lies. */
 export function weekOf(day: Day, first: FirstDay): Week {
-  const weekday = weekdayOf(day);
-  // Where weeks begin on Monday, a Sunday is the last day of the one before.
-  const place = first === 'monday' && weekday === 0 ? 7 : weekday;
-  return daysAfter(day, THURSDAY - place);
+  return weekAt(dateOf(day).getTime(), first);
 }
 
 /** The week of a moment by the local clock. */
 export function weekAt(atMs: number, first: FirstDay): Week {
-  return weekOf(dayOf(atMs), first);
+  const weekday = getDay(atMs);
+  // Where weeks begin on Monday, a Sunday is the last day of the one before.
+  const place = first === 'monday' && weekday === 0 ? 7 : weekday;
+  return dayOf(addDays(atMs, THURSDAY - place).getTime());
 }
 
 /** The seven days of a week, in order. */

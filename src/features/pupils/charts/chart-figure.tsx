@@ -1,6 +1,6 @@
 'use client';
 
-import { useId, type ReactElement } from 'react';
+import { useId, useState, type ReactElement } from 'react';
 import { Download } from 'lucide-react';
 import { unparse } from 'papaparse';
 import { ResponsiveContainer } from 'recharts';
@@ -20,15 +20,18 @@ interface ChartFigureProps {
   readonly heading: string;
   /** What the picture says. */
   readonly sentence: string;
-  readonly numbers: Numbers;
+  /** How many points it has; without any it is not drawn. */
+  readonly points: number;
+  /** Its numbers, written out when somebody wants to see them. */
+  readonly numbers: () => Numbers;
   readonly children: ReactElement;
 }
 
 /** A picture with the sentence that it says, and its numbers as a table and a file. */
-export function ChartFigure({ name, heading, sentence, numbers, children }: ChartFigureProps) {
+export function ChartFigure({ name, heading, sentence, points, numbers, children }: ChartFigureProps) {
   const w = useWords();
   const id = useId();
-  const isEmpty = numbers.rows.length === 0;
+  const [isOpen, setOpen] = useState(false);
   return (
     <figure
       aria-labelledby={id}
@@ -43,18 +46,18 @@ export function ChartFigure({ name, heading, sentence, numbers, children }: Char
           {sentence}
         </p>
       </figcaption>
-      {isEmpty ? null : (
+      {points === 0 ? null : (
         <>
           <div className="h-56 overflow-hidden" aria-hidden>
             <ResponsiveContainer width="100%" height="100%">
               {children}
             </ResponsiveContainer>
           </div>
-          <details className="text-sm">
+          <details className="text-sm" onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
             <summary className="link flex min-h-8 cursor-pointer items-center pointer-coarse:min-h-11">
               {w.charts.theNumbers}
             </summary>
-            <NumbersTable name={name} heading={heading} numbers={numbers} />
+            {isOpen ? <NumbersTable name={name} heading={heading} numbers={numbers()} /> : null}
           </details>
         </>
       )}

@@ -41,10 +41,11 @@ export function MinutesChart({
       name="minutes"
       heading={w.charts.minutes}
       sentence={w.says.weeksWords(weeks)}
-      numbers={{
+      points={data.length}
+      numbers={() => ({
         headings: [w.charts.week, w.charts.minutesHeading, w.charts.runs, w.charts.clean],
         rows: weeks.map(({ week, minutes, runs, clean }) => [weekWords(week, first), minutes, runs, clean]),
-      }}
+      })}
     >
       <BarChart data={data} margin={MARGIN} accessibilityLayer={false}>
         <CartesianGrid vertical={false} stroke={GRID} />
@@ -71,10 +72,11 @@ export function PieceChart({ piece, first }: { readonly piece: PieceOverTime; re
       name={`tempo-${piece.key}`}
       heading={w.week.pieceInKey(piece.title, keyWords(w, piece.key))}
       sentence={w.says.pieceOverTimeWords(piece)}
-      numbers={{
+      points={data.length}
+      numbers={() => ({
         headings: [w.charts.week, w.charts.fastestClean, w.charts.runs, w.charts.clean],
         rows: piece.weeks.map(({ week, tempo, runs, clean }) => [weekWords(week, first), tempo ?? '–', runs, clean]),
-      }}
+      })}
     >
       <ComposedChart data={data} margin={{ ...MARGIN, right: -12 }} accessibilityLayer={false}>
         <Hatching />
@@ -127,10 +129,11 @@ export function FaultKindsChart({ faults }: { readonly faults: readonly FaultCou
       name="faults-by-kind"
       heading={w.charts.faultsByKind}
       sentence={w.says.faultCountWords(faults)}
-      numbers={{
+      points={data.length}
+      numbers={() => ({
         headings: [w.charts.fault, w.charts.times],
         rows: data.map(({ name, count }) => [name, count]),
-      }}
+      })}
     >
       <BarChart data={data.slice(0, 7)} layout="vertical" margin={{ ...MARGIN, left: 4 }} accessibilityLayer={false}>
         <CartesianGrid horizontal={false} stroke={GRID} />
@@ -152,7 +155,8 @@ export function FaultBarsChart({ bars, title }: { readonly bars: readonly Faulty
       name="faults-by-bar"
       heading={title}
       sentence={w.says.faultyBarWords(bars)}
-      numbers={{
+      points={data.length}
+      numbers={() => ({
         headings: [w.charts.bar, w.charts.times, w.charts.pieces, w.charts.mostly],
         rows: bars.map(({ bar, count, pieces, kind, hand }) => [
           bar,
@@ -162,7 +166,7 @@ export function FaultBarsChart({ bars, title }: { readonly bars: readonly Faulty
             ? w.charts.faultNames[kind]
             : w.charts.faultInHand(w.charts.faultNames[kind], w.charts.hands[hand]),
         ]),
-      }}
+      })}
     >
       <BarChart data={data} margin={MARGIN} accessibilityLayer={false}>
         <CartesianGrid vertical={false} stroke={GRID} />
@@ -185,14 +189,15 @@ export function KeysChart({ months }: { readonly months: readonly MonthOfKeys[] 
       name="keys"
       heading={w.charts.keysOverMonths}
       sentence={w.charts.keysFromTo(begin?.keys.length ?? 0, end?.keys.length ?? 0)}
-      numbers={{
+      points={data.length}
+      numbers={() => ({
         headings: [w.charts.month, w.charts.howMany, w.charts.keys],
         rows: months.map(({ month, keys }) => [
           monthWords(month),
           keys.length,
           keys.map((key) => keyWords(w, key)).join(', '),
         ]),
-      }}
+      })}
     >
       <AreaChart data={data} margin={MARGIN} accessibilityLayer={false}>
         <CartesianGrid vertical={false} stroke={GRID} />

@@ -22,10 +22,11 @@ export function SpanChart({ spans }: Pick<PupilRecord, 'spans'>) {
       sentence={
         begin && end ? w.charts.reachFromTo(begin.mm, end.mm, long(begin.day), long(end.day)) : w.charts.neverMeasured
       }
-      numbers={{
+      points={data.length}
+      numbers={() => ({
         headings: [w.charts.day, w.shared.reachIn],
         rows: data.map(({ name, reach }) => [name, reach]),
-      }}
+      })}
     >
       <LineChart data={data} margin={MARGIN} accessibilityLayer={false}>
         <CartesianGrid vertical={false} stroke={GRID} />
