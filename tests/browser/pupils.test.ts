@@ -2,7 +2,18 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
 import { musicXml } from '../support/build-piece';
-import { arriveAtShelf, drop, goTo, press, saved, sees, seesKey, textOf, type Teacher } from './support/teacher';
+import {
+  arriveAtShelf,
+  drop,
+  goTo,
+  press,
+  pressUntilSeen,
+  saved,
+  sees,
+  seesKey,
+  textOf,
+  type Teacher,
+} from './support/teacher';
 
 /** Two lines of four bars, soon over. */
 const TUNE = musicXml({
@@ -146,8 +157,7 @@ describe('the weeks', () => {
     await page.focus('[data-lane=waiting] [data-card] button');
     await page.keyboard.press('Space');
     await sees(page, 'Two Gates in D major is at the place of Two Gates in D major.');
-    await page.keyboard.press('ArrowRight');
-    await sees(page, 'Two Gates in D major is at the place of This week');
+    await pressUntilSeen(page, 'ArrowRight', 'Two Gates in D major is at the place of This week');
     await page.keyboard.press('Space');
     const [, now] = await lanes();
     await hasCards(now ?? '', 1);

@@ -1,6 +1,16 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
-import { arriveAtShelf, goTo, press, saved, sees, seesKey, textOf, type Teacher } from './support/teacher';
+import {
+  arriveAtShelf,
+  goTo,
+  press,
+  pressUntilSeen,
+  saved,
+  sees,
+  seesKey,
+  textOf,
+  type Teacher,
+} from './support/teacher';
 
 let teacher: Teacher;
 let page: Page;
@@ -45,15 +55,8 @@ describe('a survey of keys', () => {
     await page.waitForSelector('button[aria-label="Move G major"][aria-pressed=true]');
     // It is told of once it has its place in the list: then it can be carried.
     await page.waitForFunction(() => document.body.textContent?.includes('G major is at the place of G major.'));
-    // A key that comes before the places are measured is not heard: it is pressed until it is. There is no place above the first.
-    const isAtFirst = (): Promise<unknown> =>
-      page
-        .waitForFunction(() => document.body.textContent?.includes('G major is at the place of C major.'), {
-          timeout: 1000,
-        })
-        .catch(() => null);
-    do await page.keyboard.press('ArrowUp');
-    while ((await isAtFirst()) === null);
+    // There is no place above the first.
+    await pressUntilSeen(page, 'ArrowUp', 'G major is at the place of C major.');
     await page.keyboard.press('Space');
     await page.waitForFunction(
       () => document.querySelector('[data-survey-key]')?.getAttribute('data-survey-key') === 'G-major',

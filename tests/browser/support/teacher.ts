@@ -140,6 +140,20 @@ export async function sees(page: Page, text: string): Promise<void> {
   await page.waitForFunction((wanted: string) => document.body.innerText.includes(wanted), {}, text);
 }
 
+/** Presses a key that carries something. One that comes before the places are measured is not heard: it is pressed until this text is there. */
+export async function pressUntilSeen(
+  page: Page,
+  key: Parameters<Page['keyboard']['press']>[0],
+  text: string,
+): Promise<void> {
+  const isSeen = (): Promise<unknown> =>
+    page
+      .waitForFunction((wanted: string) => document.body.textContent?.includes(wanted), { timeout: 1000 }, text)
+      .catch(() => null);
+  do await page.keyboard.press(key);
+  while ((await isSeen()) === null);
+}
+
 /** Waits until so many pieces stand on the shelf, each with its opening engraved. */
 export async function seesCards(page: Page, count: number): Promise<void> {
   await page.waitForFunction(
