@@ -21,8 +21,11 @@ export function LessonNote({ pupil, day, kept }: LessonNoteProps) {
   const place = `new-thumb-form/lesson/${pupil.id}/${day}`;
   const [typed, setTyped] = useState<string | null>(() => sessionStorage.getItem(place));
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  /** What was typed last and is not kept yet. */
+  const pending = useRef<(() => void) | null>(null);
   const keep = async (note: string): Promise<void> => {
     clearTimeout(timer.current);
+    pending.current = null;
     const words = w.lesson.noteKept(pupil.name, dayWords(day));
     if (await change({ kind: 'lesson.note', pupil: pupil.id, day, note }, words)) return;
     if (sessionStorage.getItem(place) === note) sessionStorage.removeItem(place);
@@ -32,9 +35,11 @@ export function LessonNote({ pupil, day, kept }: LessonNoteProps) {
     setTyped(note);
     sessionStorage.setItem(place, note);
     clearTimeout(timer.current);
-    timer.current = setTimeout(() => void keep(note), PAUSE_MS);
+    pending.current = () => void keep(note);
+    timer.current = setTimeout(pending.current, PAUSE_MS);
   };
-  useEffect(() => () => clearTimeout(timer.current), []);
+  // Whoever leaves the lesson in the middle of a pause has kept it too.
+  useEffect(() => () => pending.current?.(), []);
   const isKept = typed === null || typed === kept;
   return (
     <section aria-labelledby="lesson-note" className="flex flex-col gap-1">

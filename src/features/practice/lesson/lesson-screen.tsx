@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { CalendarDays, ListMusic, UserRound } from 'lucide-react';
-import { dateOf, dayOf, daysAfter, daysOf, isDay, nextLesson, weekOf, type Day } from '@/core/calendar';
+import { dayOf, daysAfter, daysOf, isDay, nextLesson, startOf, weekOf, type Day } from '@/core/calendar';
 import { useLessons, usePieces, usePlan, useRunsBetween, type PupilRecord } from '@/data';
 import { addressOf } from '@/features/shared/address-of';
 import { useForWhom, type ForWhom } from '@/features/shared/for-whom';
@@ -148,10 +148,4 @@ function Lesson({ whom, pupil, onDay, run }: LessonProps) {
       </div>
     </div>
   );
-}
-
-/** The first moment of a day by the local clock. */
-function startOf(onDay: Day): number {
-  const date = dateOf(onDay);
-  return new Date(date.getFullYear(), date.getMonth(), date.getDate()).getTime();
 }
