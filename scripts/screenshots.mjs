@@ -124,13 +124,13 @@ for (const { name, path, waitsFor, selects, presses, keys, until, size = [1280, 
     if (held) await page.keyboard.up(held);
   }
   if (until) await page.waitForSelector(until);
-  // A request of the page before that was broken off may count as under way for ever.
-  await page.waitForNetworkIdle({ concurrency: 2 });
   if (keys && path.startsWith('/enter')) await page.waitForSelector('[data-role=kept][data-kept=true]');
-  if (path.startsWith('/atlas'))
-    await page.waitForFunction(() => document.querySelector('figure[aria-busy=true]') === null);
-  if (path.startsWith('/bench'))
-    await page.waitForFunction(() => document.querySelector('[data-role=paper] figure[aria-busy=true]') === null);
+  // The music that is in sight is engraved.
+  await page.waitForFunction(() =>
+    [...document.querySelectorAll('figure[aria-busy=true]')].every(
+      (figure) => figure.getBoundingClientRect().top > window.innerHeight,
+    ),
+  );
   await page.evaluate(() => document.fonts.ready);
   await page.screenshot({ path: join(folder, `${name}.png`) });
   console.log(`docs/screenshots/${name}.png`);
