@@ -16,7 +16,7 @@ import { FIND, PIECE, type FindRecord, type PieceRecord } from './records/record
 import type { RunRecord } from './records/run-record';
 import { SETTINGS, type Settings } from './records/settings';
 import { TABLES, understandIn, type AsideRecord, type Saved, type TableName } from './records/tables';
-import { understoodRecord, type Shape } from './records/understand';
+import { understoodKept, understoodRecord, type Shape } from './records/understand';
 
 function readable<T>(
   shape: Shape<T>,
@@ -213,8 +213,7 @@ export async function currentDesk(database: StudioDatabase): Promise<Desk> {
 }
 
 async function ofKept<T>(database: StudioDatabase, id: 'settings' | 'desk', shape: Shape<T>): Promise<T> {
-  const value = (await database.kept.get(id))?.value;
-  return understoodRecord(shape, isPlain(value) ? value : {}) ?? (shape.usual as T);
+  return understoodKept(shape, await database.kept.get(id));
 }
 
 /** When the last studio file was saved, in ms since 1970; null where none was. */

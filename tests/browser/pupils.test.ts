@@ -268,6 +268,13 @@ describe('practice at home', () => {
     await goTo(pupil.page, `/week?pupil=${ada}`);
     await pupil.page.locator('[data-role=card-edit]').click();
     await fill('[data-role=card-note]', 'bar 2 is hard', pupil.page);
+    // What is typed is still there after a reload.
+    await pupil.page.reload();
+    await pupil.page.locator('[data-role=card-edit]').click();
+    await pupil.page.waitForFunction(
+      () => document.querySelector<HTMLTextAreaElement>('[data-role=card-note]')?.value === 'bar 2 is hard',
+    );
+    await pupil.page.focus('[data-role=card-note]');
     await pupil.page.keyboard.press('Tab');
     await sees(pupil.page, 'bar 2 is hard');
     await click('[data-role=hand-over-menu]', pupil.page);

@@ -1,10 +1,10 @@
 import { err, ok, type Result } from '@/core/base';
-import { entryKey, heldIn, isPlain, leavesIn, pupilOf, type Field, type Held } from '../records/field';
+import { entryKey, heldIn, leavesIn, pupilOf, type Field, type Held } from '../records/field';
 import { FORM } from '../records/form';
 import { lessonId, type LessonRecord } from '../records/lesson-record';
 import { PUPIL } from '../records/pupil-record';
-import { SETTINGS, USUAL_SETTINGS } from '../records/settings';
-import { understoodRecord } from '../records/understand';
+import { SETTINGS } from '../records/settings';
+import { understoodKept, understoodRecord } from '../records/understand';
 import type { EditCommand, StoreFault } from './commands';
 import type { StudioView, Wanted } from './view';
 
@@ -14,7 +14,7 @@ function ofPupil(id: string, field: Field, value: Held): Wanted {
   return { table: 'pupils', id, field, value };
 }
 
-/** The measure goes into its day; the hand is as wide as it was when it was measured last, and as any hand where no measure is left. */
+/** The measure goes into its day; the hand is as wide as it was when it was measured last, and as the studio’s usual hand is where no measure is left. */
 export async function measured(view: StudioView, { id, day, mm }: Of<'pupil.measure'>): Promise<readonly Wanted[]> {
   const pupil = understoodRecord(PUPIL, await view.get({ table: 'pupils', id }));
   const others = (pupil?.spans ?? []).filter((span) => span.day !== day);
@@ -26,8 +26,7 @@ export async function measured(view: StudioView, { id, day, mm }: Of<'pupil.meas
 }
 
 async function anyHandMm(view: StudioView): Promise<number> {
-  const value = heldIn(await view.get({ table: 'kept', id: 'settings' }), ['value']);
-  return understoodRecord(SETTINGS, isPlain(value) ? value : {})?.spanMm ?? USUAL_SETTINGS.spanMm;
+  return understoodKept(SETTINGS, await view.get({ table: 'kept', id: 'settings' })).spanMm;
 }
 
 /** A judgement goes with its day and reason; `keysKnown` holds the keys that are called secure. */

@@ -4,7 +4,8 @@ import { FORM } from './form';
 import { day } from './pupil-record';
 import type { Shape } from './understand';
 
-const MOST_NOTE_LETTERS = 10_000;
+/** So much may stand in the note of one lesson. */
+export const MOST_LESSON_LETTERS = 10_000;
 
 /** What was noted in a lesson. A pupil has one such record a day; it is named by both. */
 export const lessonSchema = object({
@@ -13,7 +14,7 @@ export const lessonSchema = object({
   origin: oneOf<'demo' | 'own'>(['demo', 'own']),
   pupil: string().required(),
   day,
-  note: string().defined().max(MOST_NOTE_LETTERS),
+  note: string().defined().max(MOST_LESSON_LETTERS),
 });
 export type LessonRecord = InferType<typeof lessonSchema>;
 

@@ -1,7 +1,7 @@
 import { isDay } from '@/core/calendar';
 import { isPlain } from './field';
 import { MOST_CARD_LETTERS, type PlanEntry } from './plan-record';
-import type { LessonRecord } from './lesson-record';
+import { MOST_LESSON_LETTERS, type LessonRecord } from './lesson-record';
 
 /** Cards and notes of lessons exactly as New Thumb writes them: two years of a studio hold 10,000 of each, which need not be read through their schemas.
  * Checked by: plain-run.test.ts (never yes where the schema says no). */
@@ -29,8 +29,6 @@ export function isPlainCard(value: unknown): value is PlanEntry {
   );
 }
 
-const MOST_NOTE_LETTERS = 10_000;
-
 export function isPlainLesson(value: unknown): value is LessonRecord {
   if (!isPlain(value)) return false;
   const { day, note } = value;
@@ -39,7 +37,7 @@ export function isPlainLesson(value: unknown): value is LessonRecord {
     typeof day === 'string' &&
     isDay(day) &&
     typeof note === 'string' &&
-    note.length <= MOST_NOTE_LETTERS
+    note.length <= MOST_LESSON_LETTERS
   );
 }
 

@@ -1,5 +1,5 @@
 import { ValidationError } from 'yup';
-import { isPlain } from './field';
+import { heldIn, isPlain, type Held } from './field';
 
 /** What a stored record should be, and what counts in a field that it lacks or that cannot be understood. */
 export interface Shape<T> {
@@ -116,4 +116,10 @@ function withoutPlace(value: unknown, place: Place, usual: unknown): { readonly 
   const inner = withoutPlace(value[String(name)], rest, usualHere);
   if (inner) return { value: { ...value, [String(name)]: inner.value } };
   return usualHere === undefined ? null : { value: { ...value, [String(name)]: usualHere } };
+}
+
+/** What stands in a record of what is kept, the settings for one; where nothing was chosen, what is usual. */
+export function understoodKept<T>(shape: Shape<T>, kept: Held): T {
+  const value = heldIn(kept, ['value']);
+  return understoodRecord(shape, isPlain(value) ? value : {}) ?? (shape.usual as T);
 }

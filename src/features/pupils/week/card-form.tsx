@@ -16,6 +16,7 @@ import {
 import { addressOf } from '@/features/shared/address-of';
 import { stageTitleOf } from '@/features/shared/stage-title';
 import { keyWords } from '@/features/shared/teaching/key-words';
+import { useTypedNote } from '@/features/shared/use-typed-note';
 import { useWords } from '@/features/shared/words/use-words';
 import { POSITIONS } from '../keys/use-key-standings';
 import { copyFor } from './lanes';
@@ -35,23 +36,21 @@ interface CardFormProps {
 /** Everything about one card. Each change is kept at once. */
 export function CardForm({ card, piece, pupils, settings, thisWeek, title, onClose }: CardFormProps) {
   const w = useWords();
-  const put = (said: CardChange): void =>
-    void change({ kind: 'plan.change', ids: [card.id], change: said }, w.week.changed(title));
+  const put = async (said: CardChange): Promise<boolean> =>
+    (await change({ kind: 'plan.change', ids: [card.id], change: said }, w.week.changed(title))) === null;
+  const note = useTypedNote(`card-note/${card.id}`, card.note, (typed) => put({ note: typed }));
   const next = card.week === null || card.week < thisWeek ? thisWeek : weeksAfter(card.week, 1);
   const small = 'btn btn-sm h-9 font-normal pointer-coarse:h-11';
   return (
     <div className="flex flex-col gap-2 border-t border-base-300 p-2" data-role="card-form">
-      {piece ? <PieceFields {...{ card, piece, pupils, settings }} onPut={put} /> : null}
+      {piece ? <PieceFields {...{ card, piece, pupils, settings }} onPut={(said) => void put(said)} /> : null}
       <label className="flex flex-col gap-1">
         {w.week.noteForPupil}
         <textarea
           className="rounded-field border border-base-300 bg-base-100 p-2 h-20 w-full"
           data-role="card-note"
           maxLength={MOST_CARD_LETTERS}
-          defaultValue={card.note}
-          onBlur={(event) => {
-            if (event.target.value !== card.note) put({ note: event.target.value });
-          }}
+          {...note.field}
         />
       </label>
       <div className="flex flex-wrap gap-1">
