@@ -194,8 +194,8 @@ describe('what was entered', () => {
     const typed = '12345432123454321';
     for (const [i, key] of [...typed].entries()) {
       await page.keyboard.press(key as '1');
-      // The last one is in flight when the tab goes.
-      if (i < typed.length - 1) await hasNotes(i + 1);
+      // The last one is in flight when the tab goes: pressed, and not yet said to be kept.
+      if (i < typed.length - 1) await isKept(i + 1);
     }
     await page.close({ runBeforeUnload: false });
     page = await newTab(teacher.browser);
