@@ -27,6 +27,7 @@ const ORDER = [
   'survey',
   'stages',
   'homework',
+  'rote',
   'teaching',
   'explain',
   'views',

@@ -43,6 +43,8 @@ function statusOf(fault: Fault): number {
     case 'read.midi-damaged':
     case 'read.own-file':
     case 'read.no-notes':
+    case 'read.rote':
+    case 'read.rote-sum':
     case 'read.too-many-bars':
     case 'read.bad-value':
     case 'read.missing':

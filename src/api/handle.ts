@@ -1,7 +1,8 @@
-import { asWritten, moveTo, openPiece, type OpenedPiece, type Version } from '@/core/piece';
+import { asWritten, moveTo, openPiece, openPlainPiece, type OpenedPiece, type Version } from '@/core/piece';
 import type { Fault, Result } from '@/core/base';
-import type { Key } from '@/core/pitch';
-import { languageOf, type Language } from '@/core/explain';
+import { keyText, type Key } from '@/core/pitch';
+import { pieceOfRote } from '@/core/rote';
+import { languageOf, readRote, type Language } from '@/core/explain';
 import { refuse } from './answers';
 import { readBody, readForm } from './body';
 import { enter } from './gate';
@@ -47,10 +48,18 @@ async function withQuery(request: Request, work: (query: ApiQuery) => Promise<Re
 }
 
 function withPiece(query: ApiQuery, bytes: Uint8Array, work: (sent: SentPiece) => Response): Response {
-  const { from, key, part } = query;
-  const piece = openPiece(bytes, { format: from, key, part });
+  const piece = sentPiece(query, bytes);
   const says = languageOf(query.wording);
   return piece.ok ? work({ piece: piece.value, query, says }) : refuse(piece.error, says);
+}
+
+/** Opens what was sent: a file, or a piece told by rote. Errors: the `read.*` codes, `query.part`. */
+function sentPiece({ from, key, part }: ApiQuery, bytes: Uint8Array): Result<OpenedPiece, Fault> {
+  if (from !== 'rote') return openPiece(bytes, { format: from, key, part });
+  const sheet = readRote(new TextDecoder().decode(bytes));
+  if (!sheet.ok) return sheet;
+  const own = key ?? keyText(sheet.value.key);
+  return openPlainPiece(pieceOfRote(sheet.value), { format: null, key: own, part });
 }
 
 /** A piece where it stands and in another key. */

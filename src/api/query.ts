@@ -7,6 +7,7 @@ import {
   NOTE_NAMES,
   RHYTHM_WORDS,
   USUAL_WORDING,
+  type RoteStyle,
   type Wording,
 } from '@/core/explain';
 import { FINGERINGS, NO_DECISIONS, type Fingering, type MoveOptions } from '@/core/piece';
@@ -32,12 +33,16 @@ import { KEY_ORDERS, type KeyOrder } from '@/core/survey';
 import { COURTESIES, type Courtesy } from '@/core/notation';
 import { DEGREE_FORMS, SPELLINGS, type DegreeForm, type Spelling } from '@/core/transpose';
 
+/** How a piece can be sent: as a file, or as the words of a rote sheet. */
+export const SENT_FORMATS = [...FILE_FORMATS, 'rote'] as const;
+export type SentFormat = (typeof SENT_FORMATS)[number];
+
 /** The query of the scripting interface, checked, with its defaults filled in. `to` stays text until the piece's own
  * mode is known. */
 export interface ApiQuery {
   readonly to: string | null;
   readonly key: string | null;
-  readonly from: FileFormat | null;
+  readonly from: SentFormat | null;
   readonly part: string | null;
   readonly format: FileFormat;
   readonly order: KeyOrder;
@@ -48,7 +53,11 @@ export interface ApiQuery {
   readonly stage: string | null;
   /** In which words sentences are wanted. */
   readonly wording: Wording;
+  /** To whom a rote sheet speaks, and whether keys have names on it. */
+  readonly rote: RoteStyle;
 }
+
+const ROTE_VOICES = ['teacher', 'child'] as const;
 
 const OCTAVES = 'a whole number from -4 to 4';
 
@@ -67,10 +76,11 @@ export function readQuery(search: URLSearchParams): Result<ApiQuery, Fault> {
 
   const both = whole('octaves', [-4, 4], 0, OCTAVES);
   const player = playerIn({ search, faults, choice, whole });
+  const wording = wordingIn(choice);
   const query: ApiQuery = {
     to: search.get('to'),
     key: keyText(search, faults),
-    from: search.has('from') ? choice<FileFormat>('from', FILE_FORMATS, 'musicxml') : null,
+    from: search.has('from') ? choice<SentFormat>('from', SENT_FORMATS, 'musicxml') : null,
     part:
       field(search, 'part', { schema: string().nullable(), usual: null, allowed: 'a part’s id or number', faults }) ??
       null,
@@ -78,7 +88,11 @@ export function readQuery(search: URLSearchParams): Result<ApiQuery, Fault> {
     order: choice<KeyOrder>('order', KEY_ORDERS, 'ease'),
     mode: search.has('mode') ? choice<Mode>('mode', MODES, 'major') : null,
     stage: search.get('stage'),
-    wording: wordingIn(choice),
+    wording,
+    rote: {
+      voice: choice('voice', ROTE_VOICES, 'teacher'),
+      names: search.get('names') === 'none' ? 'none' : wording.names,
+    },
     options: {
       direction: choice<Direction>('direction', DIRECTIONS, 'nearest'),
       octaves: {
@@ -135,10 +149,15 @@ function wordingIn(choice: <T extends string>(name: string, values: readonly T[]
     ...USUAL_WORDING,
     bar: choice('bar', BAR_WORDS, USUAL_WORDING.bar),
     rhythm: choice('rhythm', RHYTHM_WORDS, USUAL_WORDING.rhythm),
-    names: choice('names', NOTE_NAMES, USUAL_WORDING.names),
+    names: namesIn(choice('names', [...NOTE_NAMES, 'none'], USUAL_WORDING.names)),
     fingers: choice('fingers', FINGER_WORDS, USUAL_WORDING.fingers),
     lengths: choice('lengths', LENGTHS, USUAL_WORDING.lengths),
   };
+}
+
+/** A rote sheet may do without names; what else is said then has the usual ones. */
+function namesIn(names: Wording['names'] | 'none'): Wording['names'] {
+  return names === 'none' ? USUAL_WORDING.names : names;
 }
 
 /** The wanted key, once the piece's own mode is known. Errors: `query.missing`, `query.value`. */

@@ -1,10 +1,11 @@
-import { err, ok, type Fault, type Result } from '@/core/base';
+import { ok, type Fault, type Result } from '@/core/base';
 import { shortened, type Language } from '@/core/explain';
-import { moveTo, saveAs, type OpenedPiece, type SavedFile, type Version } from '@/core/piece';
+import { saveAs, type OpenedPiece, type SavedFile } from '@/core/piece';
 import { keyText } from '@/core/pitch';
 import type { Hand } from '@/core/score';
-import { stageId, stageNamed, stagesOf, stageVersions, type Stage } from '@/core/stages';
-import { movedOrStaying, type MovedPiece, type SentPiece } from './handle';
+import { stageId, stagesOf, type Stage } from '@/core/stages';
+import { movedOrStaying, type SentPiece } from './handle';
+import { plannedVersion, stagedVersions } from './wanted';
 
 /** What the scripting interface promises to send for `stages`: what makes sense for the piece, in the proposed order. */
 export interface StagesAnswer {
@@ -54,25 +55,7 @@ function stageAnswer(says: Language, stage: Stage, { part }: OpenedPiece): Stage
 
 /** One stage of a piece as a file. Errors: `query.value` where the piece has no such stage, and those of moving. */
 export function stageFile(sent: SentPiece, id: string): Result<SavedFile, Fault> {
-  const moved = movedOrStaying(sent);
-  if (!moved.ok) return moved;
-  const planned = plannedVersion(sent, moved.value);
-  if (!planned.ok) return planned;
-  const { piece, query } = sent;
-  const stage = stageNamed(piece, planned.value, id);
-  if (!stage) return err({ code: 'query.value', name: 'stage', value: id, allowed: allowedIn(piece, planned.value) });
-  const staged = stageVersions(piece, moved.value, stage.transformations, query.options);
+  const staged = stagedVersions(sent, id);
   if (!staged.ok) return staged;
-  return ok(saveAs(staged.value.piece, staged.value.after, query.format, { stage: id }));
-}
-
-function allowedIn(piece: OpenedPiece, version: Version): string {
-  const { proposed, others } = stagesOf(piece, version);
-  return `a stage that this piece has: ${[...proposed, ...others].map(({ name }) => stageId(name)).join(', ')}`;
-}
-
-/** The piece in its key with its hands planned: stages are found by where the hands move, also where the file is wanted without fingers. */
-function plannedVersion({ piece, query }: SentPiece, { before, after }: MovedPiece): Result<Version, Fault> {
-  if (query.options.fingering !== 'none') return ok(after);
-  return moveTo(piece, before, { ...query.options, fingering: 'plan', to: after.key });
+  return ok(saveAs(staged.value.piece, staged.value.after, sent.query.format, { stage: id }));
 }

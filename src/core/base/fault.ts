@@ -21,6 +21,14 @@ export type Fault =
   | { readonly code: 'read.own-file'; readonly reason: 'newer'; readonly version: number }
   | { readonly code: 'read.own-file'; readonly reason: 'invalid'; readonly said: string }
   | { readonly code: 'read.no-notes' }
+  /** A sentence of a rote sheet: not understood, its head or key not found, against what stands before it, or naming a bar that is not there. */
+  | {
+      readonly code: 'read.rote';
+      readonly reason: 'head' | 'key' | 'sentence' | 'contradiction' | 'reference';
+      readonly said: string;
+      readonly at: TextPlace;
+    }
+  | { readonly code: 'read.rote-sum'; readonly bar: string; readonly hand: 'right' | 'left'; readonly at: TextPlace }
   | { readonly code: 'read.too-many-bars'; readonly limit: number }
   | {
       readonly code: 'read.bad-value';

@@ -18,3 +18,6 @@ export type { BarFact } from './en/bars';
 export { shortened } from './en/common';
 export { remarkBar } from './en/remarks';
 export type { ServiceFault } from './en/services';
+export { readRote } from './en/rote/read-rote';
+export { roteLines } from './en/rote/rote-told';
+export type { RoteBlock, RoteStyle, RoteTold, RoteToldRow } from './en/rote/rote-told';

@@ -1,5 +1,5 @@
 export { askedIn } from './asked-in';
-export { FINGERINGS, asWritten, moveTo, openPiece } from './open-piece';
+export { FINGERINGS, asWritten, moveTo, openPiece, openPlainPiece } from './open-piece';
 export type { Fingering, OpenedPiece, OpenOptions, Version, MoveOptions } from './open-piece';
 export { NO_DECISIONS, flagName } from './decisions';
 export type { DecidedFinger, Decisions, FlagAside, SetAside } from './decisions';

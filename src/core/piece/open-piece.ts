@@ -6,7 +6,8 @@ import { handRemarks } from './hand-remarks';
 import { octaveRemarks } from './octave-remarks';
 import { playHands } from './play-hands';
 import { diatonicNumber, keyText, type Interval, type Key } from '../pitch';
-import { readPiece, type Grid } from '../read';
+import { readPiece, readPlainPiece, type Grid, type Reading } from '../read';
+import type { PlainPiece } from '../plain-piece';
 import { err, ok, type Fault, type FileFormat, type Remark, type Result, memoLast } from '../base';
 import {
   handNotes,
@@ -81,9 +82,18 @@ export interface Version {
 /** Reads a piece and finds its key, its hands and where they sit. Errors: the `read.*` codes, `query.part`. */
 export function openPiece(bytes: Uint8Array, options: OpenOptions): Result<OpenedPiece, Fault> {
   const reading = readPiece(bytes, options.format, options.grid ?? null);
-  if (!reading.ok) return reading;
-  const { remarks, carried } = reading.value;
-  const score = reading.value.signs === 'drawn' ? reading.value.score : withSigns(reading.value.score);
+  return reading.ok ? openReading(reading.value, options) : reading;
+}
+
+/** The same for a piece that did not come as a file. */
+export function openPlainPiece(piece: PlainPiece, options: OpenOptions): Result<OpenedPiece, Fault> {
+  const reading = readPlainPiece(piece);
+  return reading.ok ? openReading(reading.value, options) : reading;
+}
+
+function openReading(reading: Reading, options: OpenOptions): Result<OpenedPiece, Fault> {
+  const { remarks, carried } = reading;
+  const score = reading.signs === 'drawn' ? reading.score : withSigns(reading.score);
   const part = pupilPart(score, options.part);
   if (!part) return err({ code: 'query.part', value: options.part ?? '', parts: score.parts.map(({ id }) => id) });
   const key = findKey(score, part, options.key);

@@ -183,13 +183,14 @@ function beamElements(beam: Beam | null, { type }: NoteValue): readonly XmlEleme
   return count === 0 ? [] : [element('beam', { number: '1' }, [beam])];
 }
 
-function graceElement(grace: PlainNote, { staff, voice }: NotePlacing): XmlElement {
+function graceElement(grace: PlainNote, placing: NotePlacing): XmlElement {
   return element('note', {}, [
     element('grace', { slash: 'yes' }),
     pitchElement(grace.pitch),
-    text('voice', voice),
+    text('voice', placing.voice),
     text('type', 'eighth'),
-    text('staff', staff),
+    text('staff', placing.staff),
+    ...notations(fingeringMarks(grace, placing)),
   ]);
 }
 

@@ -1,7 +1,8 @@
 export { recogniseFormat } from './recognise';
-export { readPiece, splitPieces, MAX_FILE_MB } from './read-piece';
+export { readPiece, readPlainPiece, splitPieces, MAX_FILE_MB } from './read-piece';
 export type { Grid } from './midi/grid';
 export { readDraft } from './read-musicxml';
+export type { Reading } from './read-musicxml';
 export { readAccidental, readFingers, readPitch } from './read-note';
 export { readKey } from './read-attributes';
 export { chordNames } from './read-part';

@@ -1,7 +1,7 @@
 import { strToU8 } from 'fflate';
 import { err, ok, type Fault, type FileFormat, type Result } from '../base';
 import { readAbc, splitAbc, type PlainReading } from './abc/read-abc';
-import { composeMusicXml } from '../plain-piece';
+import { composeMusicXml, type PlainPiece } from '../plain-piece';
 import { decodeText } from './decode';
 import type { Grid } from './midi/grid';
 import { readMidi } from './midi/read-midi';
@@ -70,7 +70,14 @@ function readPieceFile(text: string): Result<Reading, Fault> {
 /** A plain piece becomes a score by way of MusicXML, so that there is one way from files to scores. */
 function composed(plain: Result<PlainReading, Fault>): Result<Reading, Fault> {
   if (!plain.ok) return plain;
-  const reading = readDocument(composeMusicXml(plain.value.piece));
-  if (!reading.ok) return reading;
-  return ok({ ...reading.value, signs: 'to-draw', remarks: [...plain.value.remarks, ...reading.value.remarks] });
+  const reading = readPlainPiece(plain.value.piece);
+  return reading.ok
+    ? ok({ ...reading.value, remarks: [...plain.value.remarks, ...reading.value.remarks] })
+    : reading;
+}
+
+/** Reads a plain piece. Errors: those of MusicXML, where it holds what cannot be written. */
+export function readPlainPiece(piece: PlainPiece): Result<Reading, Fault> {
+  const reading = readDocument(composeMusicXml(piece));
+  return reading.ok ? ok({ ...reading.value, signs: 'to-draw' }) : reading;
 }

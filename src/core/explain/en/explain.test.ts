@@ -31,6 +31,8 @@ const FAULTS: { readonly [Code in Fault['code']]: Extract<Fault, { code: Code }>
   'read.archive': { code: 'read.archive', detail: 'no-score' },
   'read.own-file': { code: 'read.own-file', reason: 'incomplete' },
   'read.no-notes': { code: 'read.no-notes' },
+  'read.rote': { code: 'read.rote', reason: 'sentence', said: 'Clap your hands.', at },
+  'read.rote-sum': { code: 'read.rote-sum', bar: '3', hand: 'left', at },
   'read.too-many-bars': { code: 'read.too-many-bars', limit: 5000 },
   'read.bad-value': { code: 'read.bad-value', element: 'step', value: 'H', bar: '3', at },
   'read.missing': { code: 'read.missing', element: 'duration', inside: 'note', bar: '3', at },

@@ -1,5 +1,5 @@
 import { assertNever, type Fault } from '../../base';
-import { shortened, toldFacts } from './common';
+import { HAND, shortened, toldFacts } from './common';
 import type { Terms } from './terms';
 
 /** What is wrong, and what to do. */
@@ -20,6 +20,15 @@ const ARCHIVE = {
     hint: 'A beginner’s piece is far smaller: look whether this is the right file.',
   },
 } as const;
+
+const ROTE = {
+  head: 'there is not the beginning of a rote sheet',
+  key: 'there is no key',
+  sentence: 'a sentence cannot be read',
+  contradiction: 'the finger and the way to it do not agree',
+  reference: 'something is named that is not there',
+} as const;
+const ROTE_HINT = 'Write it as it stands on the rote sheet, sentence by sentence.';
 
 /** A refusal in words for teachers, in English. */
 // eslint-disable-next-line max-lines-per-function -- one case a code: all of them are wanted, in one place
@@ -70,6 +79,13 @@ export function faultWords(t: Terms, found: Fault): FaultWords {
       return {
         message: 'There is not a single note in this file.',
         hint: 'Look whether the right piece was exported.',
+      };
+    case 'read.rote':
+      return { message: `In line ${fault.at.line} ${ROTE[fault.reason]}: “${fault.said}”.`, hint: ROTE_HINT };
+    case 'read.rote-sum':
+      return {
+        message: `In ${t.bar} ${fault.bar} (line ${fault.at.line}) what the ${HAND[fault.hand]} does does not fill the ${t.bar}.`,
+        hint: 'Look at the lengths and rests of that hand.',
       };
     case 'read.too-many-bars':
       return { message: `The piece has more than ${fault.limit} ${t.bars}.`, hint: 'Split it into its movements.' };

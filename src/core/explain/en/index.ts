@@ -15,6 +15,7 @@ import { heardFactWords, nextThingWords, playFaultWords, rightWords } from './pl
 import { pupilWords } from './pupil';
 import { remarkWords } from './remarks';
 import { costWords, priceWords } from './rules';
+import { roteWords } from './rote/rote-words';
 import { serviceFaultWords } from './services';
 import {
   difficultyWords,
@@ -94,6 +95,7 @@ const WITH_TERMS = {
   remarkWords,
   rhythmNames,
   rightWords,
+  roteWords,
   sharedPlaceWords,
   signatureWords,
   sourceWords,
