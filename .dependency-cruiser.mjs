@@ -6,6 +6,7 @@ const ORDER = [
   'pitch',
   'time',
   'keyboard',
+  'paper',
   'score',
   'notation',
   'plain-piece',
@@ -31,6 +32,7 @@ const ORDER = [
   'teaching',
   'explain',
   'views',
+  'sheets',
 ];
 
 const TEST = '\\.test\\.tsx?$';
@@ -89,7 +91,7 @@ const config = {
       'heavy-core-only-in-workers',
       'screens reach reading and moving through the workers',
       { path: '^src/(features|app)/', pathNot: ['^src/app/(api|demo-studio)/', TEST] },
-      { path: '^src/core/(read|write|transpose|fingering|forced|piece|views)/', dependencyTypesNot: ['type-only'] },
+      { path: '^src/core/(read|write|transpose|fingering|forced|piece|views|sheets)/', dependencyTypesNot: ['type-only'] },
     ),
     rule(
       'dexie-only-in-data',

@@ -19,7 +19,7 @@ const engraver = `/engraver/${(JSON.parse(readFileSync('node_modules/verovio/pac
 const nextConfig: NextConfig = {
   reactStrictMode: true,
   // The demo studio is engraved with the build: the engraver is taken as its package has it.
-  serverExternalPackages: ['verovio'],
+  serverExternalPackages: ['verovio', 'pdfkit', 'svg-to-pdfkit', 'fontkit'],
   poweredByHeader: false,
   devIndicators: false,
   // `npm run types` checks more than a build would, and a demo need not wait for it.

@@ -42,6 +42,7 @@ function statusOf(fault: Fault): number {
     case 'read.entity':
     case 'read.midi-damaged':
     case 'read.own-file':
+    case 'print.engraver':
     case 'read.no-notes':
     case 'read.rote':
     case 'read.rote-sum':

@@ -18,7 +18,10 @@ export interface SentPiece {
 
 /** What every handler does: let in, check the query, read the file, open the piece; a refusal is answered here.
  * Nothing is kept between requests. */
-export function withSentPiece(request: Request, work: (sent: SentPiece) => Response): Promise<Response> {
+export function withSentPiece(
+  request: Request,
+  work: (sent: SentPiece) => Response | Promise<Response>,
+): Promise<Response> {
   return withQuery(request, async (query) => {
     const body = await readBody(request);
     return body.ok ? withPiece(query, body.value, work) : refuse(body.error);
@@ -47,7 +50,11 @@ async function withQuery(request: Request, work: (query: ApiQuery) => Promise<Re
   }
 }
 
-function withPiece(query: ApiQuery, bytes: Uint8Array, work: (sent: SentPiece) => Response): Response {
+function withPiece(
+  query: ApiQuery,
+  bytes: Uint8Array,
+  work: (sent: SentPiece) => Response | Promise<Response>,
+): Response | Promise<Response> {
   const piece = sentPiece(query, bytes);
   const says = languageOf(query.wording);
   return piece.ok ? work({ piece: piece.value, query, says }) : refuse(piece.error, says);
@@ -79,7 +86,8 @@ export function movedOrStaying(sent: SentPiece): Result<MovedPiece, Fault> {
   return sent.query.to === null ? inKey(sent, sent.piece.key.key) : movedPiece(sent);
 }
 
-function inKey({ piece, query }: SentPiece, to: Key): Result<MovedPiece, Fault> {
+/** The piece where it stands and in this key. */
+export function inKey({ piece, query }: SentPiece, to: Key): Result<MovedPiece, Fault> {
   const before = asWritten(piece, query.options.player, query.options.keyboard);
   const after = moveTo(piece, before, { ...query.options, to });
   return after.ok ? { ok: true, value: { before, after: after.value } } : after;

@@ -30,6 +30,7 @@ import {
 import { DIRECTIONS, MODES, parseKey, type Direction, type Key, type Mode } from '@/core/pitch';
 import { FILE_FORMATS, err, ok, type Fault, type FileFormat, type Result } from '@/core/base';
 import { KEY_ORDERS, type KeyOrder } from '@/core/survey';
+import { readPrintQuery, type PrintQuery } from './print-query';
 import { COURTESIES, type Courtesy } from '@/core/notation';
 import { DEGREE_FORMS, SPELLINGS, type DegreeForm, type Spelling } from '@/core/transpose';
 
@@ -55,6 +56,8 @@ export interface ApiQuery {
   readonly wording: Wording;
   /** To whom a rote sheet speaks, and whether keys have names on it. */
   readonly rote: RoteStyle;
+  /** What is wanted on paper. */
+  readonly print: PrintQuery;
 }
 
 const ROTE_VOICES = ['teacher', 'child'] as const;
@@ -89,6 +92,7 @@ export function readQuery(search: URLSearchParams): Result<ApiQuery, Fault> {
     mode: search.has('mode') ? choice<Mode>('mode', MODES, 'major') : null,
     stage: search.get('stage'),
     wording,
+    print: readPrintQuery(search, choice, faults),
     rote: {
       voice: choice('voice', ROTE_VOICES, 'teacher'),
       names: search.get('names') === 'none' ? 'none' : wording.names,
@@ -113,6 +117,9 @@ export function readQuery(search: URLSearchParams): Result<ApiQuery, Fault> {
   const first = faults[0];
   return first ? err(first) : ok(query);
 }
+
+/** Reads one of some values, or the usual one. */
+export type Choice = <T extends string>(name: string, values: readonly T[], usual: T) => T;
 
 /** What reads single values of the query. */
 interface Reading {
@@ -167,7 +174,7 @@ export function wantedKey(to: string | null, mode: Mode): Result<Key, Fault> {
   return key ? ok(key) : err({ code: 'query.value', name: 'to', value: to, allowed: KEY_HINT });
 }
 
-const KEY_HINT =
+export const KEY_HINT =
   'a key with at most seven signs, such as D, Bb, Fsharp, Bb-major, c-minor (in an address a bare # ends the query: write F%23 or Fsharp)';
 
 function keyText(search: URLSearchParams, faults: Fault[]): string | null {

@@ -1,28 +1,24 @@
 import { err, ok, type Fault, type Result } from '@/core/base';
+import type { Key } from '@/core/pitch';
 import { moveTo, type OpenedPiece, type Version } from '@/core/piece';
 import { stageId, stageNamed, stagesOf, stageVersions, type StagedVersions } from '@/core/stages';
-import { movedOrStaying, type MovedPiece, type SentPiece } from './handle';
+import { inKey, movedOrStaying, type MovedPiece, type SentPiece } from './handle';
 
-/** A piece as it is wanted: its own music or that of a stage, in the wanted key. */
-export interface WantedPiece {
-  readonly piece: OpenedPiece;
-  readonly version: Version;
+/** The piece that was sent, or one of its stages, where it stands and in the wanted key. Errors: those of moving; `query.value` where the piece has no such stage. */
+export function wantedVersions(sent: SentPiece, to: Key | null): Result<StagedVersions, Fault> {
+  const { stage } = sent.query;
+  if (stage !== null) return stagedVersions(sent, stage, to);
+  const moved = movedTo(sent, to);
+  return moved.ok ? ok({ piece: sent.piece, ...moved.value }) : moved;
 }
 
-/** The piece that was sent, or one of its stages, in the wanted key. Errors: those of moving; `query.value` where the piece has no such stage. */
-export function wantedVersion(sent: SentPiece): Result<WantedPiece, Fault> {
-  const { stage } = sent.query;
-  if (stage === null) {
-    const moved = movedOrStaying(sent);
-    return moved.ok ? ok({ piece: sent.piece, version: moved.value.after }) : moved;
-  }
-  const staged = stagedVersions(sent, stage);
-  return staged.ok ? ok({ piece: staged.value.piece, version: staged.value.after }) : staged;
+function movedTo(sent: SentPiece, to: Key | null): Result<MovedPiece, Fault> {
+  return to === null ? movedOrStaying(sent) : inKey(sent, to);
 }
 
 /** One stage of the piece that was sent. Errors: as above. */
-export function stagedVersions(sent: SentPiece, id: string): Result<StagedVersions, Fault> {
-  const moved = movedOrStaying(sent);
+export function stagedVersions(sent: SentPiece, id: string, to: Key | null = null): Result<StagedVersions, Fault> {
+  const moved = movedTo(sent, to);
   if (!moved.ok) return moved;
   const planned = plannedVersion(sent, moved.value);
   if (!planned.ok) return planned;

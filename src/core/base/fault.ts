@@ -53,6 +53,7 @@ export type Fault =
   | { readonly code: 'query.file-missing'; readonly name: string }
   | { readonly code: 'query.value'; readonly name: string; readonly value: string; readonly allowed: string }
   | { readonly code: 'query.part'; readonly value: string; readonly parts: readonly string[] }
+  | { readonly code: 'print.engraver' }
   | { readonly code: 'job.busy' }
   | { readonly code: 'job.stopped' };
 

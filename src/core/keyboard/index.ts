@@ -1,3 +1,4 @@
+export { HAND_SHAPE, handShape } from './hand-shape';
 export { drawnKeys, isBlackKey, isOnKeyboard, keyCentreMm } from './keyboard';
 export type { DrawnKey } from './keyboard';
 export {

@@ -72,6 +72,8 @@ export interface PageOptions {
   readonly stage?: string | undefined;
   /** Whether room is left for the hand tracks. */
   readonly tracks: 'shown' | 'hidden';
+  /** Whether the key stands in front of the first system; where nothing is said, it does. */
+  readonly front?: 'key' | 'bare' | undefined;
 }
 
 /** A piece where it stands, and in another key. */
@@ -97,13 +99,13 @@ export function benchView(
     {
       score: withoutFingersAt(before.score, page.faint),
       prefix: page.prefixes.before,
-      label: shortKey(says, before.key),
+      label: page.front === 'bare' ? '' : shortKey(says, before.key),
       texts: textsOf(says.inKey(before.key), piece, before, { page, which: 'before' }),
     },
     {
       score: withoutFingersAt(after.score, page.faint),
       prefix: page.prefixes.after,
-      label: shortKey(says, after.key),
+      label: page.front === 'bare' ? '' : shortKey(says, after.key),
       texts: textsOf(says.inKey(after.key), piece, after, { page, which: 'after' }),
     },
   ];

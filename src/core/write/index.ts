@@ -6,7 +6,7 @@ export { packMxl } from './pack-mxl';
 export { writeOwnFile } from './own-file';
 export { fileStem } from './file-name';
 export { engravingPage } from './engraving';
-export type { EngravingPage, StaffKeyChange } from './engraving';
+export type { EngravingPage, Layer, StaffKeyChange } from './engraving';
 export { NO_TEXTS, ROOM_MARK } from './note-texts';
 export type { NoteTexts } from './note-texts';
 export { systemBreaks } from './page-layout';

@@ -1,15 +1,6 @@
+import { HAND_SHAPE, handShape } from '@/core/keyboard';
 import type { Finger, Hand } from '@/core/score';
 import { useWords } from '@/features/shared/words/use-words';
-
-/** Heights of the five strokes, thumb first, in glyph units. Our own drawing of a hand's outline. */
-const LENGTHS: Readonly<Record<Finger, number>> = { 1: 25, 2: 36, 3: 41, 4: 37, 5: 26 };
-const FINGERS: readonly Finger[] = [1, 2, 3, 4, 5];
-const STROKE = 7;
-const GAP = 10;
-const LIFT = 6;
-const BASE = 50;
-const WIDTH = 54;
-const HEIGHT = 56;
 
 interface HandGlyphProps {
   readonly hand: Hand;
@@ -23,8 +14,8 @@ export function HandGlyph({ hand, onBlack, size = 28 }: HandGlyphProps) {
   const said = onBlack.length === 0 ? w.shared.noFingerOnBlack : w.shared.onBlack(onBlack.join(', '));
   return (
     <svg
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      width={(size * WIDTH) / HEIGHT}
+      viewBox={`0 0 ${HAND_SHAPE.width} ${HAND_SHAPE.height}`}
+      width={(size * HAND_SHAPE.width) / HAND_SHAPE.height}
       height={size}
       role="img"
       aria-label={w.shared.handGlyph(hand, said)}
@@ -38,7 +29,7 @@ export function HandGlyph({ hand, onBlack, size = 28 }: HandGlyphProps) {
 /** The same inside another picture, `size` of its units high. */
 export function HandStrokes({ hand, onBlack, size }: Required<HandGlyphProps>) {
   return (
-    <g transform={`scale(${size / HEIGHT})`}>
+    <g transform={`scale(${size / HAND_SHAPE.height})`}>
       <Strokes hand={hand} onBlack={onBlack} width={SMALL_WIDTH} />
     </g>
   );
@@ -49,47 +40,30 @@ const LINE_WIDTH = 1.6;
 const SMALL_WIDTH = 4;
 
 function Strokes({ hand, onBlack, width = LINE_WIDTH }: Omit<HandGlyphProps, 'size'> & { readonly width?: number }) {
-  const order = hand === 'right' ? FINGERS : FINGERS.toReversed();
   return (
     <>
-      {order.map((finger, i) => (
-        <Stroke
-          key={finger}
-          x={3 + i * GAP}
-          length={LENGTHS[finger]}
-          onBlack={onBlack.includes(finger)}
-          width={width}
+      {handShape(hand, onBlack).map((stroke) => (
+        <rect
+          key={stroke.finger}
+          x={stroke.x}
+          y={stroke.y}
+          width={stroke.width}
+          height={stroke.height}
+          rx={stroke.width / 2}
+          fill={stroke.isOnBlack ? 'currentColor' : 'none'}
+          stroke="currentColor"
+          strokeWidth={width}
         />
       ))}
-      <line x1={1} x2={WIDTH - 1} y1={BASE + 4} y2={BASE + 4} stroke="currentColor" strokeWidth={width} />
+      <line
+        x1={1}
+        x2={HAND_SHAPE.width - 1}
+        y1={HAND_SHAPE.base}
+        y2={HAND_SHAPE.base}
+        stroke="currentColor"
+        strokeWidth={width}
+      />
     </>
-  );
-}
-
-function Stroke({
-  x,
-  length,
-  onBlack,
-  width,
-}: {
-  readonly x: number;
-  readonly length: number;
-  readonly onBlack: boolean;
-  readonly width: number;
-}) {
-  const top = BASE - length - (onBlack ? LIFT : 0);
-  const fill = onBlack ? 'currentColor' : 'none';
-  return (
-    <rect
-      x={x}
-      y={top}
-      width={STROKE}
-      height={length}
-      rx={STROKE / 2}
-      fill={fill}
-      stroke="currentColor"
-      strokeWidth={width}
-    />
   );
 }
 

@@ -2,7 +2,7 @@ import { memo } from 'react';
 import type { PositionView } from '@/core/views';
 import { HandStrokes } from './hand-glyph';
 import { ID_PREFIXES, type EngravedSystem } from '@/workers/protocol';
-import { fitted, trackLines, type TrackLineLayout, type TrackSegment } from './track-layout';
+import { fitted, trackLines, type TrackLineLayout, type TrackSegment } from '@/print/track-layout';
 
 interface HandTracksProps {
   readonly system: EngravedSystem;

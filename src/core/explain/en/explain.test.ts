@@ -45,6 +45,7 @@ const FAULTS: { readonly [Code in Fault['code']]: Extract<Fault, { code: Code }>
   'query.missing': { code: 'query.missing', name: 'to' },
   'query.value': { code: 'query.value', name: 'to', value: 'H', allowed: 'a key' },
   'query.part': { code: 'query.part', value: 'X', parts: ['P1'] },
+  'print.engraver': { code: 'print.engraver' },
   'job.busy': { code: 'job.busy' },
   'job.stopped': { code: 'job.stopped' },
 };

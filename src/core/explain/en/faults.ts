@@ -141,6 +141,11 @@ export function faultWords(t: Terms, found: Fault): FaultWords {
         message: `The piece has no part “${fault.value}”.`,
         hint: `Use ${shortened(fault.parts.map((id, i) => `${id} or ${i + 1}`).join(', '))}.`,
       };
+    case 'print.engraver':
+      return {
+        message: 'The music of this piece could not be engraved.',
+        hint: 'Look whether the file opens in the program it was written in, and export it again.',
+      };
     case 'job.busy':
       return { message: 'Too many pieces are being worked on at once.', hint: 'Send it again in a moment.' };
     case 'job.stopped':

@@ -17,6 +17,7 @@ import { remarkWords } from './remarks';
 import { costWords, priceWords } from './rules';
 import { roteWords } from './rote/rote-words';
 import { serviceFaultWords } from './services';
+import { sheetWords } from './sheets';
 import {
   difficultyWords,
   stageIdTitle,
@@ -141,5 +142,6 @@ export function english(t: Terms) {
     labelNames: LABEL_NAMES,
     markNames: MARK_NAMES,
     nothingEntered: NOTHING_ENTERED,
+    sheet: sheetWords(t),
   };
 }

@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from '@jest/globals';
-import { engravedPiece } from '../../../tests/support/engraved';
+import { engravedPiece } from '../../tests/support/engraved';
 import type { BenchView } from '@/core/views';
 import { unwrap } from '@/core/base';
 import { engravedSystem } from '@/workers/engraved-places';

@@ -1,0 +1,80 @@
+import { err, ok, type Fault, type Result } from '@/core/base';
+import type { Language } from '@/core/explain';
+import { CARD_KINDS } from '@/core/paper';
+import type { SavedFile } from '@/core/piece';
+import { parseKey, type Key } from '@/core/pitch';
+import { keySheet, pieceSheet, USUAL_HANDOUT, type Sheet, type SheetRequest } from '@/core/sheets';
+import { fileStem } from '@/core/write';
+import type { SentPiece } from './handle';
+import { printSheets } from './press';
+import { KEY_HINT, wantedKey, type ApiQuery } from './query';
+import { wantedVersions } from './wanted';
+
+/** A piece that was sent, as sheets to be printed: in one key or several, each with its own pages. Errors: those of moving, `query.value`, `print.engraver`. */
+export async function handoutFile(sent: SentPiece): Promise<Result<SavedFile, Fault>> {
+  const keys = wantedKeys(sent);
+  if (!keys.ok) return keys;
+  const sheets = sheetsOf(sent, keys.value);
+  if (!sheets.ok) return sheets;
+  const { title } = sent.piece.score;
+  const pdf = await printSheets(sheets.value, sent.query.print.paper, title);
+  if (!pdf.ok) return pdf;
+  const [first] = keys.value;
+  const { stage, print } = sent.query;
+  const named = [stage, print.sheet].filter((part) => part !== null).join('-');
+  const stem = fileStem(title, first ?? sent.piece.key.key, named);
+  return ok({ name: `${stem}.pdf`, mediaType: 'application/pdf', content: pdf.value });
+}
+
+/** The keys that are named, or the one. */
+function wantedKeys({ piece, query }: SentPiece): Result<readonly Key[], Fault> {
+  const { mode } = piece.key.key;
+  const keys: Key[] = [];
+  for (const text of query.print.keys) {
+    const key = parseKey(text, mode);
+    if (!key) return err({ code: 'query.value', name: 'keys', value: text, allowed: KEY_HINT });
+    keys.push(key);
+  }
+  if (keys.length > 0) return ok(keys);
+  if (query.to === null) return ok([piece.key.key]);
+  const to = wantedKey(query.to, mode);
+  return to.ok ? ok([to.value]) : to;
+}
+
+function sheetsOf(sent: SentPiece, keys: readonly Key[]): Result<readonly Sheet[], Fault> {
+  const { sheet } = sent.query.print;
+  const request = requestOf(sent.query);
+  if (sheet === 'position' || sheet === 'drill' || sheet === 'cards' || sheet === 'log')
+    return ok([keySheet(sent.says, sheet, keys, request)]);
+  const sheets: Sheet[] = [];
+  for (const key of keys) {
+    const wanted = wantedVersions(sent, key);
+    if (!wanted.ok) return wanted;
+    const { piece, before, after } = wanted.value;
+    const of = { piece, before, after, stage: stageTold(sent.says, sent.query) };
+    sheets.push(pieceSheet(sent.says, sheet, { of, options: sent.query.options }, request));
+    // The overview is of all keys already.
+    if (sheet === 'key') break;
+  }
+  return ok(sheets);
+}
+
+function stageTold(says: Language, { stage }: ApiQuery): { readonly id: string; readonly title: string } | null {
+  return stage === null ? null : { id: stage, title: says.stageIdTitle(stage) };
+}
+
+function requestOf({ print, rote }: ApiQuery): SheetRequest {
+  return {
+    paper: print.paper,
+    pupil: print.pupil,
+    foot: print.foot,
+    labels: [],
+    marks: [],
+    steps: { kept: null, ownStages: [] },
+    handout: USUAL_HANDOUT,
+    rote,
+    blank: print.blank,
+    cards: CARD_KINDS,
+    drill: { kind: 'five-fingers', rhythm: 'quarters', hands: 'both' },
+  };
+}

@@ -1,0 +1,14 @@
+export {
+  columnsOn,
+  engravedWidthPx,
+  MUSIC_SIZES,
+  musicScale,
+  PAPERS,
+  pageSize,
+  PRINTS,
+  TURNS,
+  USUAL_PAPER,
+} from './paper';
+export type { MusicSize, PageSize, Paper, PaperChoice, Print, Turn } from './paper';
+export { CARD_KINDS, HANDOUT_PARTS, LEFT_OUT, SHEET_KINDS } from './sheet-kinds';
+export type { CardKind, HandoutPart, LeftOut, SheetKind } from './sheet-kinds';

@@ -1,0 +1,18 @@
+export { USUAL_HANDOUT } from './handout';
+export type { HandoutChoice, SheetFor, SheetPiece } from './handout';
+export type {
+  Sheet,
+  SheetBlock,
+  SheetCard,
+  SheetFace,
+  SheetKey,
+  SheetMusic,
+  SheetPlace,
+  SheetRow,
+  SheetStep,
+  TextLook,
+} from './sheet';
+export { keySheet, pieceSheet } from './sheet-of';
+export type { KeySheetKind, PieceSheetKind, SheetRequest } from './sheet-of';
+export { weekSheet } from './week';
+export type { WeekCardTold, WeekTold } from './week';

@@ -1,0 +1,89 @@
+import { create, type Font } from 'fontkit';
+import type { Weight } from './page';
+
+/** A font file that sheets are set in. */
+export interface Face {
+  readonly name: string;
+  readonly bytes: Uint8Array;
+  readonly font: Font;
+}
+
+/** The fonts of sheets: for each weight the one that words are set in, and those that have the letters and signs it lacks. `music` has the notes among words. */
+export interface Typeface {
+  readonly regular: readonly Face[];
+  readonly bold: readonly Face[];
+  readonly music: Face;
+}
+
+/** The files of the typeface, as scripts/print-fonts.mjs puts them. */
+export const FONT_FILES = {
+  regular: ['sans-400.woff', 'sans-ext-400.woff', 'signs-400.woff'],
+  bold: ['sans-700.woff', 'sans-ext-700.woff', 'signs-700.woff'],
+  music: 'music.woff',
+} as const;
+
+/** Reads the fonts; `load` gives the bytes of a file by its name. */
+export async function readTypeface(load: (name: string) => Promise<Uint8Array>): Promise<Typeface> {
+  const face = async (name: string): Promise<Face> => {
+    const bytes = await load(name);
+    return { name: name.replace(/\..*$/, ''), bytes, font: create(bytes as Buffer) as Font };
+  };
+  const [regular, bold, music] = await Promise.all([
+    Promise.all(FONT_FILES.regular.map(face)),
+    Promise.all(FONT_FILES.bold.map(face)),
+    face(FONT_FILES.music),
+  ]);
+  return { regular, bold, music };
+}
+
+/** Letters that follow one another in one font. `width` is in parts of the size, without spacing. */
+export interface TextRun {
+  readonly face: Face;
+  readonly text: string;
+  readonly width: number;
+}
+
+/** A text by the fonts that have its letters; what none has is set in the first, which shows that it is missing. */
+export function runsOf(typeface: Typeface, text: string, weight: Weight): readonly TextRun[] {
+  const faces = typeface[weight];
+  const runs: { face: Face; text: string }[] = [];
+  for (const letter of text) {
+    const code = letter.codePointAt(0) ?? 0;
+    const face = faces.find(({ font }) => font.hasGlyphForCodePoint(code)) ?? (faces[0] as Face);
+    const last = runs.at(-1);
+    if (last?.face === face) last.text += letter;
+    else runs.push({ face, text: letter });
+  }
+  return runs.map((run) => ({ ...run, width: run.face.font.layout(run.text).advanceWidth / run.face.font.unitsPerEm }));
+}
+
+/** How words are set. Size in points; `spacing` is what each letter is wider. */
+export interface TextStyle {
+  readonly size: number;
+  readonly weight: Weight;
+  readonly spacing: number;
+}
+
+/** How wide a text is. Unit: points. */
+export function textWidth(typeface: Typeface, text: string, { size, weight, spacing }: TextStyle): number {
+  const width = runsOf(typeface, text, weight).reduce((sum, run) => sum + run.width, 0);
+  return width * size + spacing * [...text].length;
+}
+
+/** A text broken into lines that are no wider than this. A word that is wider stands alone on its line. */
+export function brokenText(typeface: Typeface, text: string, style: TextStyle, width: number): readonly string[] {
+  const lines: string[] = [];
+  const space = textWidth(typeface, ' ', style);
+  let used = Infinity;
+  for (const word of text.split(/\s+/).filter(Boolean)) {
+    const own = textWidth(typeface, word, style);
+    if (used + space + own > width) {
+      lines.push(word);
+      used = own;
+    } else {
+      lines[lines.length - 1] += ` ${word}`;
+      used += space + own;
+    }
+  }
+  return lines;
+}
