@@ -70,6 +70,7 @@ function requestOf({ print, rote }: ApiQuery): SheetRequest {
     foot: print.foot,
     labels: [],
     marks: [],
+    reminders: 'none',
     steps: { kept: null, ownStages: [] },
     handout: USUAL_HANDOUT,
     rote,

@@ -10,7 +10,7 @@ import {
   type PaperChoice,
   type SheetKind,
 } from '@/core/paper';
-import type { Choice } from './query';
+import type { Choice } from './choice';
 
 /** What a caller wants on paper. The week's sheet needs a studio, which a caller does not have. */
 export interface PrintQuery {

@@ -118,9 +118,6 @@ export function readQuery(search: URLSearchParams): Result<ApiQuery, Fault> {
   return first ? err(first) : ok(query);
 }
 
-/** Reads one of some values, or the usual one. */
-export type Choice = <T extends string>(name: string, values: readonly T[], usual: T) => T;
-
 /** What reads single values of the query. */
 interface Reading {
   readonly search: URLSearchParams;

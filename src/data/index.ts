@@ -16,6 +16,8 @@ export type { SetAside } from './reading';
 export { editionAfter, isEntered } from './records/edition';
 export { KEYBOARD_SIZES, PUPIL_ORDERS, SHELF_ORDERS } from './records/desk';
 export type { Desk, KeyboardSize, PupilOrder, ShelfOrder } from './records/desk';
+export { templateSchema } from './records/sheet-fields';
+export type { SheetChoice, SheetTemplate } from './records/sheet-fields';
 export { MOST_TAG_LETTERS, decidedSchema } from './records/records';
 export { lessonSchema } from './records/lesson-record';
 export { MOST_CARD_LETTERS, planEntrySchema } from './records/plan-record';

@@ -27,10 +27,24 @@ export function musicPieces(setting: Setting, block: SheetMusic): readonly PageP
       above: i === 0 ? 6 : 10,
       keeps: false,
       height: height * scale,
-      marks: [music, ...tracksOf(setting, block, system, scale)],
+      marks: [music, ...ringsOf(block, system, scale), ...tracksOf(setting, block, system, scale)],
     };
   });
 }
+
+/** A thin ring around each note that the signature alters: the pupil's reminder. */
+function ringsOf({ ringed }: SheetMusic, { heads }: EngravedSystem, scale: number): readonly PageMark[] {
+  const wanted = new Set(ringed.map((id) => `${ID_PREFIXES.after}${id}`));
+  return heads
+    .filter(({ id }) => wanted.has(id))
+    .map(({ x, y, width }) => {
+      const size = width * RING * scale;
+      return box([(x + width / 2) * scale - size / 2, y * scale - size / 2, size, size], { round: size / 2, stroke: 0.6 });
+    });
+}
+
+/** How wide a ring is, in widths of a note head. */
+const RING = 1.9;
 
 /** Sizes of a track, in points. */
 const BAR = 11;

@@ -1,7 +1,6 @@
 import type { Sheet } from '@/core/sheets';
-import { engravedWidthPx, type PaperChoice } from '@/core/paper';
-import type { EngravedSystem, EngraveLayout } from '@/workers/protocol';
-import type { EngravingPage } from '@/core/write';
+import type { PaperChoice } from '@/core/paper';
+import type { EngravedSystem } from '@/workers/protocol';
 import { drawPdf } from './draw-pdf';
 import { layOut } from './lay-out';
 import type { PrintedPage } from './page';
@@ -10,27 +9,6 @@ import type { Typeface } from './typeface';
 
 /** Music as the engraver drew it, by its MusicXML. */
 export type EngravedMusic = ReadonlyMap<string, readonly EngravedSystem[]>;
-
-/** A page of a sheet as the engraver is asked for it. */
-export interface MusicAsked {
-  readonly page: EngravingPage;
-  readonly layout: EngraveLayout;
-}
-
-/** The music of some sheets on this paper, each page of it once: by systems, or as one line where it stands on a card. */
-export function musicAsked(sheets: readonly Sheet[], paper: PaperChoice): readonly MusicAsked[] {
-  const layout = { widthPx: engravedWidthPx(paper), zoom: 100 };
-  const asked = new Map<string, MusicAsked>();
-  for (const block of sheets.flatMap((sheet) => sheet.blocks)) {
-    if (block.kind === 'music')
-      asked.set(block.page.musicXml, { page: block.page, layout: { ...layout, breaks: 'encoded' } });
-    if (block.kind !== 'cards') continue;
-    for (const face of block.cards.flatMap(({ front, back }) => [front, back]))
-      if (face.kind === 'music')
-        asked.set(face.page.musicXml, { page: face.page, layout: { ...layout, breaks: 'none' } });
-  }
-  return [...asked.values()];
-}
 
 /** A sheet set out on its pages. */
 export function pagesOf(

@@ -5,6 +5,7 @@ import type { FitService } from './fit-service';
 import type { Asked } from './guarded';
 import type { CoreService, EngraveService } from './protocol';
 import { startWorker } from './start-worker';
+import type { PrintService } from './print-protocol';
 import type { StoreService } from './store-service';
 import { supervised } from './supervised';
 
@@ -40,6 +41,9 @@ const CORE_QUESTIONS = [
   'plannerDiffers',
   'drill',
   'notes',
+  'pieceSheet',
+  'keySheet',
+  'weekSheet',
   'save',
 ] as const satisfies readonly (keyof CoreService)[];
 const ENTRY_QUESTIONS = [
@@ -75,6 +79,16 @@ const store = supervised<StoreService>(
 /** The keeping of what is entered, in a worker of its own. */
 export function storeWorker(): Asked<StoreService> {
   return store;
+}
+
+const printer = supervised<PrintService>(
+  startWorker(() => new Worker(new URL('./print.worker', import.meta.url), { type: 'module' })),
+  ['layOut', 'pdf', 'stop'],
+);
+
+/** Printing, in its worker. Started with the first question and kept. */
+export function printWorker(): Asked<PrintService> {
+  return printer;
 }
 
 /** The core, in its worker. Started with the first question and kept. */

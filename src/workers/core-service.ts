@@ -27,6 +27,7 @@ import { keyNamed, modeOf, samePlayer, surveyKey } from './asked-piece';
 import { broughtPiece } from './brought-piece';
 import { createOpenedPieces, mapped } from './opened-pieces';
 import { practiceQuestions } from './practice-service';
+import { sheetQuestions } from './sheet-service';
 import { stageQuestions } from './stage-service';
 import { createTickets } from './tickets';
 import { guarded, type Asked } from './guarded';
@@ -70,6 +71,7 @@ function coreService(): CoreService {
   return {
     ...practiceQuestions(pieces),
     ...stageQuestions(pieces, tickets, otherQuestions),
+    ...sheetQuestions(pieces),
     bringIn: (bytes, wording) => {
       const says = said(wording);
       const parts = splitPieces(bytesSchema.validateSync(bytes));

@@ -25,6 +25,7 @@ import { type FileFormat } from '@/core/base';
 import { type InnerSchool, type Player } from '@/core/fingering';
 import type { Performance } from '@/core/playback';
 import type { Hand } from '@/core/score';
+import type { KeySheetKind, PieceSheetKind, Sheet, SheetRequest, WeekTold } from '@/core/sheets';
 import type { EngravingPage } from '@/core/write';
 import type { PracticeQuestions } from './practice-protocol';
 import type { Answer, BenchOptions, PieceSource } from './question-parts';
@@ -106,6 +107,10 @@ export interface CoreService extends PracticeQuestions {
   drill(options: DrillAsked, columns: number): Answer<MadePiece>;
   /** Notes to look at, in a key. */
   notes(key: string, pitches: readonly Pitch[]): Answer<MadePiece>;
+  /** A sheet of a piece in the wanted key and stage, and sheets of no piece: keys by name. */
+  pieceSheet(source: PieceSource, options: BenchOptions, kind: PieceSheetKind, request: SheetRequest): Answer<Sheet>;
+  keySheet(kind: KeySheetKind, keys: readonly string[], request: SheetRequest, wording: Wording): Answer<Sheet>;
+  weekSheet(week: WeekTold, foot: string, wording: Wording): Answer<Sheet>;
   /** `beside` goes into a piece file of ours beside the music; marks are written into MusicXML. */
   save(
     source: PieceSource,

@@ -18,6 +18,7 @@ export const REQUEST: SheetRequest = {
   foot: '',
   labels: [],
   marks: [],
+  reminders: 'none',
   steps: { kept: null, ownStages: [] },
   handout: USUAL_HANDOUT,
   rote: { voice: 'teacher', names: 'letters' },

@@ -53,7 +53,7 @@ function musicOf(says: Language, { piece, before, after }: SheetPiece, to: Sheet
     page: engravingPage(leave === 'notes' ? [model, own] : [own], breaks),
     positions: null,
     before: [],
-    size: 'usual',
+    ringed: [],
   };
 }
 

@@ -25,6 +25,8 @@ export interface SheetFor {
   readonly foot: string;
   readonly labels: readonly LabelKind[];
   readonly marks: readonly Mark[];
+  /** Whether notes that the signature alters, and no sign reminds of, have a ring. */
+  readonly reminders: 'none' | 'signature';
   readonly steps: StepsKept;
   readonly columns: number;
 }
@@ -87,7 +89,7 @@ function partBlocks(says: Language, part: HandoutPart, { of, to, view, choice }:
     case 'fields':
       return [{ kind: 'fields', labels: [says.sheet.name, says.sheet.date] }];
     case 'music':
-      return [musicBlock(says, of, view, choice.tracks)];
+      return [musicBlock(says, of, view, { tracks: choice.tracks, reminders: to.reminders })];
     case 'places':
       return headed(says.sheet.whereHandsSit, placesBlocks(says, of.after));
     case 'key':
@@ -110,7 +112,7 @@ export function musicBlock(
   says: Language,
   { piece, after }: SheetPiece,
   view: BenchView,
-  tracks: HandoutChoice['tracks'],
+  { tracks, reminders }: Pick<HandoutChoice, 'tracks'> & Pick<SheetFor, 'reminders'>,
 ): SheetBlock {
   return {
     kind: 'music',
@@ -118,7 +120,7 @@ export function musicBlock(
     page: view.page,
     positions: tracks === 'shown' ? view.positions : null,
     before: view.positionsBefore,
-    size: 'usual',
+    ringed: reminders === 'signature' ? view.bySignature : [],
   };
 }
 

@@ -73,7 +73,7 @@ export function drillSheet(says: Language, { columns, ...options }: DrillSheetOp
     blocks: [
       { kind: 'title', text: drill.title, under: says.drillAims()[options.kind] },
       { kind: 'fields', labels: [says.sheet.name, says.sheet.date] },
-      { kind: 'music', label: drill.title, page: drill.page, positions: null, before: [], size: 'usual' },
+      { kind: 'music', label: drill.title, page: drill.page, positions: null, before: [], ringed: [] },
     ],
   };
 }

@@ -47,7 +47,8 @@ export interface SheetMusic {
   readonly positions: readonly PositionView[] | null;
   /** Where the hands move anew: what is compared with. */
   readonly before: readonly PositionView[];
-  readonly size: 'usual' | 'exercise';
+  /** Notes that have a thin ring, by their ids. */
+  readonly ringed: readonly string[];
 }
 
 export interface SheetStep {

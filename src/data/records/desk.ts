@@ -1,5 +1,6 @@
 import { array, mixed, number, object, string, type InferType } from 'yup';
 import { LABEL_KINDS, type LabelKind } from '@/core/annotate';
+import { sheetSchema, USUAL_SHEET } from './sheet-fields';
 import type { Shape } from './understand';
 
 /** The keyboard at the foot of the Bench: whole keys, the front of the keys alone, or none. */
@@ -41,6 +42,8 @@ const deskSchema = object({
   leftOut: mixed<'faint' | 'absent'>().oneOf(['faint', 'absent']).required(),
   /** How large the music is on the music stand, in per cent. */
   stand: number().integer().min(50).max(250).required(),
+  /** How the last sheet was put together. */
+  sheet: sheetSchema.required(),
   /** How the list of pupils is ordered. */
   pupilOrder: mixed<PupilOrder>()
     .oneOf([...PUPIL_ORDERS])
@@ -65,6 +68,7 @@ export const USUAL_DESK: Desk = {
   rail: 'folded',
   leftOut: 'absent',
   stand: 130,
+  sheet: USUAL_SHEET,
   pupilOrder: 'name',
   shelfOrder: 'added',
 };

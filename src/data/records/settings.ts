@@ -12,6 +12,7 @@ import {
 } from '@/core/explain';
 import { handFields, USUAL_HAND } from './hand-fields';
 import { day } from './pupil-record';
+import { templateSchema } from './sheet-fields';
 import { ids } from './stage-fields';
 import type { Shape } from './understand';
 import { oneOf } from '@/workers/one-of';
@@ -63,6 +64,11 @@ const settingsSchema = object({
   fingerWords: oneOf(FINGER_WORDS),
   lengths: oneOf(LENGTHS),
   firstDay: oneOf(FIRST_DAYS),
+  /** What stands at the foot of printed sheets: the studio's name and a line of its own. */
+  studioName: string().defined().max(80),
+  footLine: string().defined().max(120),
+  /** Sheets that the teacher keeps under names. */
+  sheetTemplates: array(templateSchema.required()).required(),
   /** When there are no lessons. */
   holidays: array(object({ from: day, to: day, name: string().defined().max(60) })).required(),
 });
@@ -94,6 +100,9 @@ export const USUAL_SETTINGS: Settings = {
   fingerWords: USUAL_WORDING.fingers,
   lengths: USUAL_WORDING.lengths,
   firstDay: USUAL_WORDING.week,
+  studioName: '',
+  footLine: '',
+  sheetTemplates: [],
   holidays: [],
 };
 

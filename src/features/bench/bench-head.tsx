@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import { useSearchParams } from 'next/navigation';
-import { BookOpen, Ear, Ellipsis, ListOrdered, PencilLine, SlidersHorizontal } from 'lucide-react';
+import { BookOpen, Ear, Ellipsis, ListOrdered, PencilLine, Printer, SlidersHorizontal } from 'lucide-react';
 import { parseKey } from '@/core/pitch';
 import type { FileFormat } from '@/core/base';
 import { change, type Desk, type PieceRecord, type PupilRecord, type Settings } from '@/data';
@@ -71,6 +71,7 @@ export function BenchHead({
         >
           <SlidersHorizontal size={16} aria-hidden />
         </button>
+        <PaperLink piece={piece} address={address} />
         <Link
           className="btn btn-sm btn-square size-9"
           href={standAddress}
@@ -242,4 +243,21 @@ function wayOf(
     spelling,
     onChange: go,
   };
+}
+
+/** The piece as it is shown, onto paper. */
+function PaperLink({ piece, address }: Pick<BenchHeadProps, 'piece' | 'address'>) {
+  const w = useWords();
+  const { key, stage, pupil } = address;
+  return (
+    <Link
+      className="btn btn-sm btn-square size-9"
+      href={addressOf('/handout', { piece: piece.id, key, stage, pupil })}
+      data-role="paper"
+      aria-label={w.handout.ontoPaper}
+      title={w.handout.ontoPaper}
+    >
+      <Printer size={16} aria-hidden />
+    </Link>
+  );
 }

@@ -4,7 +4,8 @@ import type { PracticeStep } from '@/core/homework';
 import { change, type PieceRecord } from '@/data';
 import type { ForWhom } from '@/features/shared/for-whom';
 import { useWords } from '@/features/shared/words/use-words';
-import { keptFor, type Steps } from './use-steps';
+import { keptFor } from '@/features/shared/kept-steps';
+import type { Steps } from './use-steps';
 
 /** The list of steps that a teacher changes. */
 export interface StepList {

@@ -5,6 +5,7 @@ import { nextStep, progressOf, type StepProgress } from '@/core/homework';
 import type { StepsView, StepView } from '@/core/views';
 import { useRuns, type PieceRecord, type PupilRecord } from '@/data';
 import type { ForWhom } from '@/features/shared/for-whom';
+import { keptFor } from '@/features/shared/kept-steps';
 import { useAnswer } from '@/features/shared/use-answer';
 import { useSame } from '@/features/shared/use-same';
 import { coreWorker } from '@/workers/client';
@@ -24,26 +25,6 @@ export interface Steps {
   readonly steps: readonly StepNow[];
   /** The step that the address names, or the next one; null where all are done. */
   readonly shown: StepNow | null;
-}
-
-/** The teacher's list for a pupil in a key: the one made for just this pupil and key, else the nearest that holds for more. */
-export function keptFor(
-  { homework }: Pick<PieceRecord, 'homework'>,
-  pupil: Pick<PupilRecord, 'id'> | null,
-  key: string | null,
-): PieceRecord['homework'][number] | null {
-  const id = pupil?.id ?? null;
-  const whose = [
-    [id, key],
-    [id, null],
-    [null, key],
-    [null, null],
-  ];
-  for (const [forPupil, inKey] of whose) {
-    const found = homework.find((entry) => entry.pupil === forPupil && entry.key === inKey);
-    if (found) return found;
-  }
-  return null;
 }
 
 /** The first step behind this one that is not done; null where there is none. */

@@ -10,7 +10,7 @@ export interface TypedNote {
   /** What the field gets. */
   readonly field: {
     readonly value: string;
-    readonly onChange: (event: ChangeEvent<HTMLTextAreaElement>) => void;
+    readonly onChange: (event: ChangeEvent<HTMLTextAreaElement | HTMLInputElement>) => void;
     readonly onBlur: () => void;
   };
 }

@@ -6,6 +6,7 @@ import { choices } from './choices';
 import { devices } from './devices';
 import { entry } from './entry';
 import { fit } from './fit';
+import { handout } from './handout';
 import { lesson } from './lesson';
 import { naming } from './naming';
 import { notes } from './notes';
@@ -34,6 +35,7 @@ export function englishScreens(t: Terms) {
     devices: devices(),
     entry: entry(t),
     fit: fit(t),
+    handout: handout(t),
     lesson: lesson(),
     naming: naming(t),
     notes: notes(t),

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { stepOf } from '@/core/homework';
-import { keptFor } from './use-steps';
+import { keptFor } from './kept-steps';
 
 const list = (pupil: string | null, key: string | null) => ({
   pupil,

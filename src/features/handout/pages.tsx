@@ -1,0 +1,38 @@
+import type { PrintedPage } from '@/print/page';
+import { PagePicture } from '@/features/shared/printing/page-picture';
+import type { Answered } from '@/features/shared/use-answer';
+import { useWords } from '@/features/shared/words/use-words';
+
+interface PagesProps {
+  readonly pages: Answered<readonly PrintedPage[]>;
+  readonly label: string;
+}
+
+/** The pages, at the proportions of the paper; printed, each fills its sheet. */
+export function Pages({ pages: { value, trouble }, label }: PagesProps) {
+  const w = useWords();
+  return (
+    <section
+      aria-label={w.handout.preview}
+      className="min-h-0 overflow-y-auto bg-base-300 p-4 print:overflow-visible print:bg-white print:p-0"
+      data-role="sheet-pages"
+      data-count={value?.length ?? 0}
+      // A region that is scrolled has to be reached by keyboard.
+      tabIndex={0}
+    >
+      {trouble ? (
+        <p className="p-4 text-error" role="alert">
+          {trouble.message} {trouble.hint}
+        </p>
+      ) : null}
+      {value === null && !trouble ? <div className="skeleton mx-auto h-96 max-w-2xl" aria-hidden /> : null}
+      <ol className="mx-auto flex max-w-[52rem] flex-col gap-4 print:max-w-none print:gap-0">
+        {(value ?? []).map((page, i) => (
+          <li key={i} className="break-after-page shadow-md last:break-after-auto print:shadow-none">
+            <PagePicture page={page} label={`${label}: ${w.handout.pageOf(i + 1, value?.length ?? 1)}`} />
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}

@@ -1,0 +1,94 @@
+import { array, mixed, number, object, string, type Schema } from 'yup';
+import { LABEL_KINDS } from '@/core/annotate';
+import { NOTE_NAMES, type RoteStyle } from '@/core/explain';
+import {
+  CARD_KINDS,
+  HANDOUT_PARTS,
+  LEFT_OUT,
+  MUSIC_SIZES,
+  PAPERS,
+  PRINTS,
+  TURNS,
+  type PaperChoice,
+} from '@/core/paper';
+import { DRILL_HANDS, DRILL_KINDS, DRILL_RHYTHMS } from '@/core/practice';
+import type { KeySheetKind, PieceSheetKind, Sheet, SheetRequest, WeekTold } from '@/core/sheets';
+import { oneOf } from './one-of';
+import { stepsKeptSchema } from './practice-schemas';
+import type { EngravedPair } from './print-protocol';
+import { marksSchema } from './protocol-schemas';
+
+const PIECE_KINDS: readonly PieceSheetKind[] = ['handout', 'rote', 'fingers', 'key', 'blank'];
+const KEY_KINDS: readonly KeySheetKind[] = ['position', 'drill', 'cards', 'log'];
+
+export const pieceSheetKindSchema = mixed<PieceSheetKind>()
+  .oneOf([...PIECE_KINDS])
+  .required();
+export const keySheetKindSchema = mixed<KeySheetKind>()
+  .oneOf([...KEY_KINDS])
+  .required();
+
+export const paperSchema: Schema<PaperChoice> = object({
+  paper: oneOf(PAPERS),
+  turn: oneOf(TURNS),
+  size: oneOf(MUSIC_SIZES),
+  print: oneOf(PRINTS),
+});
+
+const words = string().defined().max(400);
+
+export const sheetRequestSchema: Schema<SheetRequest> = object({
+  paper: paperSchema,
+  pupil: words.nullable().defined(),
+  foot: words,
+  labels: array(oneOf(LABEL_KINDS)).required(),
+  marks: marksSchema,
+  reminders: oneOf(['none', 'signature'] as const),
+  steps: stepsKeptSchema,
+  handout: object({
+    parts: array(oneOf(HANDOUT_PARTS)).required(),
+    tracks: oneOf(['shown', 'hidden'] as const),
+  }).required(),
+  rote: object({
+    voice: oneOf(['teacher', 'child'] as const),
+    names: mixed<RoteStyle['names']>()
+      .oneOf([...NOTE_NAMES, 'none'])
+      .required(),
+  }).required(),
+  blank: object({ leave: oneOf(LEFT_OUT), answers: oneOf(['with', 'without'] as const) }).required(),
+  cards: array(oneOf(CARD_KINDS)).required(),
+  drill: object({
+    kind: oneOf(DRILL_KINDS),
+    rhythm: oneOf(DRILL_RHYTHMS),
+    hands: oneOf(DRILL_HANDS),
+  }).required(),
+}) as Schema<SheetRequest>;
+
+export const weekToldSchema: Schema<WeekTold> = object({
+  pupil: words,
+  week: words,
+  cards: array(
+    object({
+      title: words,
+      under: words,
+      note: string().defined(),
+      steps: array(
+        object({ title: words, told: string().defined(), times: number().integer().min(1).required() }),
+      ).required(),
+    }),
+  ).required(),
+}) as Schema<WeekTold>;
+
+/** A sheet comes from the core's own worker: its frame is checked, not every word. */
+export const sheetsSchema: Schema<readonly Sheet[]> = array(
+  object({
+    title: string().defined(),
+    language: string().required(),
+    foot: string().defined(),
+    blocks: array(object({ kind: string().required() })).required(),
+  }),
+).required() as unknown as Schema<readonly Sheet[]>;
+
+export const engravedPairsSchema: Schema<readonly EngravedPair[]> = array(
+  object({ musicXml: string().required(), systems: array(object({ svg: string().required() })).required() }),
+).required() as unknown as Schema<readonly EngravedPair[]>;
