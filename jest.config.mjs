@@ -32,6 +32,7 @@ const config = {
         '<rootDir>/tests/oracle/**/*.test.ts',
         '<rootDir>/tests/api/**/*.test.ts',
         '<rootDir>/tests/house/**/*.test.ts',
+        '<rootDir>/tests/print/**/*.test.ts',
         '<rootDir>/tests/truth/**/*.test.ts',
       ],
       setupFiles: ['fake-indexeddb/auto', '<rootDir>/tests/support/fixed-seed.ts'],

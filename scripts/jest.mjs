@@ -29,5 +29,7 @@ const turns =
         [...BROWSER, '--runInBand', '--testPathIgnorePatterns', IN_NO_HURRY],
         [...BROWSER, '--maxWorkers=2', '--testPathPatterns', IN_NO_HURRY],
       ];
+// The tests of printed sheets need the fonts that the build would put there.
+if (project === 'unit') await import('./print-fonts.mjs');
 // All of them run, also after one has failed.
 process.exitCode = Math.max(...turns.map(runs));

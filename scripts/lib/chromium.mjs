@@ -1,8 +1,7 @@
-import { spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { mustRun } from './run.mjs';
+import { installDebian } from './debian.mjs';
 
 const PLACES = [
   process.env.CHROMIUM,
@@ -30,17 +29,7 @@ function findChromium() {
 /** Has a Chromium, and installs Debian's where there is none and the machine lets us. */
 export function ensureChromium() {
   if (findChromium()) return;
-  const isRoot = process.getuid?.() === 0;
-  const hasApt = spawnSync('apt-get', ['--version']).status === 0;
-  if (!isRoot || !hasApt) {
-    console.error(
-      'The browser tests need Chromium. Install it (on Debian: as root, apt-get install chromium), or name one in CHROMIUM.',
-    );
-    process.exit(1);
-  }
-  console.log('Installing Chromium …');
-  mustRun('apt-get', ['update', '-qq'], 'The package lists could not be read.');
-  mustRun('apt-get', ['install', '-y', '-qq', 'chromium'], 'Chromium could not be installed.');
+  installDebian('chromium', 'The browser tests need Chromium, or the path of one in CHROMIUM.');
 }
 
 /** How a fresh Chromium is started, for puppeteer-core. `downloads` is where saved files go. */

@@ -18,6 +18,8 @@ export async function drawPdf(
 ): Promise<Uint8Array | null> {
   const doc = new PDFDocument({
     autoFirstPage: false,
+    // None of the fonts that a reader of PDF brings along: everything is set in embedded ones.
+    font: '',
     pdfVersion: '1.7',
     lang: language,
     tagged: true,

@@ -39,7 +39,10 @@ function ringsOf({ ringed }: SheetMusic, { heads }: EngravedSystem, scale: numbe
     .filter(({ id }) => wanted.has(id))
     .map(({ x, y, width }) => {
       const size = width * RING * scale;
-      return box([(x + width / 2) * scale - size / 2, y * scale - size / 2, size, size], { round: size / 2, stroke: 0.6 });
+      return box([(x + width / 2) * scale - size / 2, y * scale - size / 2, size, size], {
+        round: size / 2,
+        stroke: 0.6,
+      });
     });
 }
 

@@ -8,6 +8,7 @@ const SIGNS = /[\u2000-\u2fff]+/g;
 /** A picture of the engraver as it is printed: black, its hairlines drawn, its words in the fonts of sheets. Both the page on paper and the page on the screen take it from here. */
 export function printedSvg(svg: string): string {
   return svg
+    .replace(/ font-family="Times, serif"/g, '')
     .replace(BOLD, '<g$1 font-weight="bold" class="$2')
     .replace('<svg', '<svg fill="#000" stroke="#000" font-family="sheet-sans"')
     .replace(/<text/g, '<text stroke="none"')

@@ -2,7 +2,7 @@ import type { SheetRow, SheetStep, TextLook } from '@/core/sheets';
 import { glyphMarks, glyphWidth } from './hand-marks';
 import { box, line, movedBy, type PageMark } from './page';
 import { RISE, styleOf, words, type PagePiece, type Setting } from './piece';
-import { brokenText } from './typeface';
+import { brokenText, textWidth } from './typeface';
 
 const NO_PIECE: Pick<PagePiece, 'alt' | 'keeps' | 'role' | 'above'> = { alt: '', keeps: false, role: 'P', above: 0 };
 
@@ -43,20 +43,23 @@ export function textPieces(setting: Setting, text: string, look: TextLook): read
   return byLine(setting, text, { size, left: 0 }, 3);
 }
 
-/** A row of a rote sheet: its label bold, then the sentences; a line is never torn, a row may be. */
+/** A row of a rote sheet: its label bold, then the sentences in one flow with it, so that it is read in that order whoever reads the file. A line is never torn, a row may be. */
 export function rowPieces(setting: Setting, label: string, text: string): readonly PagePiece[] {
   const { rote, leading } = setting.sizes;
-  const bold = styleOf(setting, { size: rote, weight: 'bold' });
+  const bold = { size: rote, weight: 'bold' } as const;
   const plain = styleOf(setting, { size: rote });
-  const labelLine = words(setting, label, [0, rote * RISE], bold);
-  const indent = setting.sizes.rote * 6.4;
-  const lines = brokenText(setting.typeface, text, plain, setting.width - indent);
+  const space = textWidth(setting.typeface, ' ', plain);
+  const left = textWidth(setting.typeface, label, styleOf(setting, bold)) + space;
+  const lines = brokenText(setting.typeface, text, plain, { width: setting.width, left });
   return lines.map((one, i) => ({
     ...NO_PIECE,
     height: rote * leading,
-    above: i === 0 ? 2 : 0,
+    above: i === 0 ? 3 : 0,
     keeps: i === 0 && lines.length > 1,
-    marks: [...(i === 0 ? [labelLine] : []), words(setting, one, [indent, rote * RISE], { size: rote })],
+    marks: [
+      ...(i === 0 ? [words(setting, label, [0, rote * RISE], bold)] : []),
+      words(setting, one, [i === 0 ? left : 0, rote * RISE], { size: rote }),
+    ],
   }));
 }
 

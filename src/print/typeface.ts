@@ -70,18 +70,25 @@ export function textWidth(typeface: Typeface, text: string, { size, weight, spac
   return width * size + spacing * [...text].length;
 }
 
-/** A text broken into lines that are no wider than this. A word that is wider stands alone on its line. */
-export function brokenText(typeface: Typeface, text: string, style: TextStyle, width: number): readonly string[] {
+/** A text broken into lines that are no wider than the room; `left` is what is taken of the first line already. A word that is wider than a line stands alone on one. */
+export function brokenText(
+  typeface: Typeface,
+  text: string,
+  style: TextStyle,
+  room: number | { readonly width: number; readonly left: number },
+): readonly string[] {
+  const { width, left } = typeof room === 'number' ? { width: room, left: 0 } : room;
   const lines: string[] = [];
   const space = textWidth(typeface, ' ', style);
-  let used = Infinity;
+  let used = left;
   for (const word of text.split(/\s+/).filter(Boolean)) {
     const own = textWidth(typeface, word, style);
-    if (used + space + own > width) {
+    const line = lines.at(-1);
+    if (line === undefined || used + space + own > width) {
       lines.push(word);
-      used = own;
+      used = (line === undefined ? left : 0) + own;
     } else {
-      lines[lines.length - 1] += ` ${word}`;
+      lines[lines.length - 1] = `${line} ${word}`;
       used += space + own;
     }
   }

@@ -2,9 +2,8 @@ import { unwrap } from '@/core/base';
 import type { PaperChoice } from '@/core/paper';
 import type { Sheet } from '@/core/sheets';
 import { readFontFile } from '@/api/press';
-import type { PrintedPage } from '@/print/page';
 import { musicAsked } from '@/print/music-asked';
-import { pagesOf, pdfOf, type EngravedMusic } from '@/print/press';
+import { pdfOf, type EngravedMusic } from '@/print/press';
 import { readTypeface, type Typeface } from '@/print/typeface';
 import { engravePage } from '@/workers/engraving';
 import { createVerovio, type Engraver } from './verovio';
@@ -26,14 +25,13 @@ export function engraved({ engraver }: Press, sheets: readonly Sheet[], paper: P
   );
 }
 
-/** A sheet as its pages. */
-export function printedPages(press: Press, sheet: Sheet, paper: PaperChoice): readonly PrintedPage[] {
-  return pagesOf(press.typeface, sheet, paper, engraved(press, [sheet], paper));
-}
-
 /** Some sheets as one PDF. */
-export async function printedPdf(press: Press, sheets: readonly Sheet[], paper: PaperChoice): Promise<Uint8Array> {
-  const facts = { paper, music: engraved(press, sheets, paper), title: sheets[0]?.title ?? '' };
+export async function printedPdf(
+  press: Press,
+  sheets: readonly Sheet[],
+  { paper, music }: { readonly paper: PaperChoice; readonly music: EngravedMusic },
+): Promise<Uint8Array> {
+  const facts = { paper, music, title: sheets[0]?.title ?? '' };
   const pdf = await pdfOf(press.typeface, sheets, facts, () => Promise.resolve('go-on'));
   if (pdf === null) throw new Error('stopped');
   return pdf;

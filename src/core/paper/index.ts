@@ -9,6 +9,6 @@ export {
   TURNS,
   USUAL_PAPER,
 } from './paper';
-export type { MusicSize, PageSize, Paper, PaperChoice, Print, Turn } from './paper';
+export type { PageSize, PaperChoice, Print } from './paper';
 export { CARD_KINDS, HANDOUT_PARTS, LEFT_OUT, SHEET_KINDS } from './sheet-kinds';
 export type { CardKind, HandoutPart, LeftOut, SheetKind } from './sheet-kinds';

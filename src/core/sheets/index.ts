@@ -1,5 +1,5 @@
 export { USUAL_HANDOUT } from './handout';
-export type { HandoutChoice, SheetFor, SheetPiece } from './handout';
+export type { SheetPiece } from './handout';
 export type {
   Sheet,
   SheetBlock,
@@ -15,4 +15,4 @@ export type {
 export { keySheet, pieceSheet } from './sheet-of';
 export type { KeySheetKind, PieceSheetKind, SheetRequest } from './sheet-of';
 export { weekSheet } from './week';
-export type { WeekCardTold, WeekTold } from './week';
+export type { WeekTold } from './week';

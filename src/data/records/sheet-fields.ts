@@ -41,4 +41,3 @@ export const USUAL_SHEET: SheetChoice = {
 
 /** Sheets that the teacher keeps under a name. */
 export const templateSchema = object({ name: string().required().max(60), sheet: sheetSchema.required() });
-export type SheetTemplate = InferType<typeof templateSchema>;

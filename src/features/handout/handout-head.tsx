@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { ChevronDown, FileDown, Printer, Square } from 'lucide-react';
+import { ChevronDown, FileDown, Printer } from 'lucide-react';
 import { useMemo } from 'react';
 import { parseKey } from '@/core/pitch';
 import type { PieceRecord } from '@/data';
@@ -10,6 +10,7 @@ import { choosePupil } from '@/features/shared/choose-pupil';
 import { FoldOut } from '@/features/shared/fold-out';
 import type { ForWhom } from '@/features/shared/for-whom';
 import { pieceTitle } from '@/features/shared/piece-title';
+import { PrintingStatus } from '@/features/shared/printing/print-progress';
 import { PupilSelect } from '@/features/shared/pupil-select';
 import { stagesKeptOf } from '@/features/shared/stage-source';
 import { useAnswer } from '@/features/shared/use-answer';
@@ -46,7 +47,7 @@ export function HandoutHead({ piece, whom, address, source, printing }: HandoutH
       <StageChoice piece={piece} whom={whom} source={source} shown={address.stage} />
       <PupilSelect pupils={pupils} chosen={pupil} settings={settings} onChoose={choosePupil} room="tight" />
       <div className="ml-auto flex flex-wrap items-center gap-2">
-        {printing.progress ? <Progress printing={printing} progress={printing.progress} /> : null}
+        {printing.progress ? <PrintingStatus progress={printing.progress} onStop={printing.stop} /> : null}
         <button type="button" className="btn btn-sm h-9 pointer-coarse:h-11" data-role="print" onClick={printing.print}>
           <Printer size={16} aria-hidden /> {w.handout.printNow}
         </button>
@@ -101,25 +102,6 @@ function OtherFiles({ printing }: { readonly printing: Printing }) {
         </li>
       ))}
     </ul>
-  );
-}
-
-function Progress({
-  printing,
-  progress: { done, of },
-}: {
-  readonly printing: Printing;
-  readonly progress: { readonly done: number; readonly of: number };
-}) {
-  const w = useWords();
-  return (
-    <span className="flex items-center gap-2 text-sm" role="status" data-role="printing">
-      <progress className="progress w-24" value={of === 0 ? undefined : done} max={of === 0 ? undefined : of} />
-      {w.handout.working(done, of)}
-      <button type="button" className="btn btn-sm h-9 pointer-coarse:h-11" data-role="stop" onClick={printing.stop}>
-        <Square size={14} aria-hidden /> {w.shared.stop}
-      </button>
-    </span>
   );
 }
 

@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import { nextStep, progressOf, type StepProgress } from '@/core/homework';
 import type { StepsView, StepView } from '@/core/views';
-import { useRuns, type PieceRecord, type PupilRecord } from '@/data';
+import { useRuns, type PieceRecord } from '@/data';
 import type { ForWhom } from '@/features/shared/for-whom';
 import { keptFor } from '@/features/shared/kept-steps';
 import { useAnswer } from '@/features/shared/use-answer';

@@ -2,6 +2,9 @@ import type { Hand } from '../../score';
 import { barsText, capital, countWord, HAND } from './common';
 import type { Terms } from './terms';
 
+/** How the caution begins: what is read of a rote sheet ends before it. */
+export const CAUTION = 'If your hand hurts, stop and rest.';
+
 /** What stands on printed sheets beside the music and the sentences of the core. */
 export function sheetWords(t: Terms) {
   return {

@@ -9,6 +9,7 @@ import { saveFile } from '@/features/shared/save-file';
 import { fileWord } from '@/features/shared/teaching/file-word';
 import { useWords } from '@/features/shared/words/use-words';
 import { CALENDAR_WEEKS, calendarOf } from './calendar-of';
+import { ClassSheetsMenu } from './class-sheets-menu';
 import { HolidaysBox } from './holidays-box';
 import { leftBefore } from './lanes';
 
@@ -82,6 +83,7 @@ export function WeekTools({ pupils, pieces, plan, settings, shown, thisWeek, isA
         <button type="button" className={button} data-role="print-week" onClick={() => window.print()}>
           <Printer size={16} aria-hidden /> {w.week.printSheet}
         </button>
+        <ClassSheetsMenu week={{ pupils, plan, pieces, settings, shown }} />
         <button type="button" className={button} data-role="calendar" onClick={() => void save()}>
           <CalendarArrowDown size={16} aria-hidden /> {w.week.calendarFile}
         </button>

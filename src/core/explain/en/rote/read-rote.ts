@@ -13,12 +13,15 @@ import {
 import type { Hand } from '../../../score';
 import { barTicks, type Meter } from '../../../time';
 import { readBeat, readHead, readKey, roteFault, type RoteHead } from './read-head';
+import { CAUTION } from '../sheets';
 import { lengthTicks, readSaying, type HandState } from './read-row';
 import { sentencesOf, type Sentence } from './sentences';
 
 /** Reads a rote sheet: what `roteWords` says of a piece, as one text. Errors: `read.rote`, with the sentence that could not be read, or the bar that does not add up. */
 export function readRote(text: string): Result<RoteSheet, Fault> {
-  const sentences = sentencesOf(text);
+  const all = sentencesOf(text);
+  const caution = all.findIndex((sentence) => sentence.text === CAUTION);
+  const sentences = caution < 0 ? all : all.slice(0, caution);
   const begins = sentences.findIndex((sentence) => sentence.text === 'To begin:');
   const head = readHead(begins < 0 ? sentences : sentences.slice(0, begins));
   if (!head.ok) return head;

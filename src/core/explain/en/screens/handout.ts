@@ -1,10 +1,7 @@
-import type { Terms } from '../terms';
-
 /** Sheets to be printed. */
-export const handout = (t: Terms) => ({
+export const handout = () => ({
   opening: 'Opening the sheet …',
   whatItDoes: 'It is put on a page for a pupil’s folder.',
-  toPrint: 'On paper',
   ontoPaper: 'put it on paper: handout, rote sheet and more',
   sheet: 'Sheet',
   kinds: {
@@ -79,7 +76,6 @@ export const handout = (t: Terms) => ({
   working: (done: number, of: number) => (of === 0 ? 'Getting the music ready …' : `Page ${done} of ${of}`),
   stopped: 'Stopped. Nothing was saved.',
   saved: (name: string) => `${name} is saved.`,
-  pages: (count: number) => (count === 1 ? 'one page' : `${count} pages`),
   preview: 'The page as it is printed',
   pageOf: (number: number, of: number) => `Page ${number} of ${of}`,
   templates: 'Kept sheets',
@@ -95,8 +91,8 @@ export const handout = (t: Terms) => ({
   studioName: 'Studio',
   footLine: 'A line of its own',
   footChanged: 'What stands at the foot of sheets',
-  engraving: `Engraving ${t.bars} …`,
-  weekPdf: 'Sheets as PDF',
-  weekZip: 'Sheets as zip',
+  weekSheets: 'Sheets',
+  weekPdf: 'All in one PDF',
+  weekZip: 'A zip, a PDF for each pupil',
   noCards: 'Nothing is set for this week.',
 });

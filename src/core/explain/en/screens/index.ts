@@ -35,7 +35,7 @@ export function englishScreens(t: Terms) {
     devices: devices(),
     entry: entry(t),
     fit: fit(t),
-    handout: handout(t),
+    handout: handout(),
     lesson: lesson(),
     naming: naming(t),
     notes: notes(t),
