@@ -7,8 +7,9 @@ import { dirname, join } from 'node:path';
 const [project, ...rest] = process.argv.slice(2);
 const jest = join(dirname(createRequire(import.meta.url).resolve('jest/package.json')), 'bin/jest.js');
 
-/** Browser tests in which no fraction of a second counts. */
-const IN_NO_HURRY = '/(every-size|killed-tab|manners|room|two-tabs|words)\\.test\\.ts$';
+/** Browser tests in which nobody plays in time: they wait for what is shown, however long it takes. */
+const IN_NO_HURRY =
+  '/(atlas|every-size|first-visit|handout|hands|keeping|killed-tab|manners|own-file|room|safe-ground|shelf|stages|survey|two-tabs|words)\\.test\\.ts$';
 
 /** A test that fails half-way leaves its browser open; the run ends all the same. */
 const BROWSER = ['--forceExit', '--passWithNoTests'];

@@ -9,7 +9,7 @@ import { freePort, serve } from './lib/server.mjs';
 
 const ENGRAVED = '[data-role=paper] figure[aria-busy=false]';
 
-/** Each view: where it is, what must be there before the picture is taken, and what is pressed first, one after the other. */
+/** Each view: where it is, what must be there before the picture is taken, what is pressed first, one after the other, and of which part alone the picture is. */
 const VIEWS = [
   { name: 'shelf', path: '/', waitsFor: '[data-piece=harbour-stairs] figure[aria-busy=false]' },
   {
@@ -17,12 +17,6 @@ const VIEWS = [
     path: '/bench?piece=lantern-walk&key=E-major&at=1:3',
     waitsFor: ENGRAVED,
     presses: ['[data-flag=fourth-on-black]'],
-  },
-  {
-    name: 'bench-stages',
-    path: '/bench?piece=mill-wheel&key=D-major&stage=blocked&pupil=any&at=1:1',
-    waitsFor: '[data-stage=blocked][aria-current]',
-    presses: ['[data-role=arrange-stages]'],
   },
   {
     name: 'stand',
@@ -63,18 +57,6 @@ const VIEWS = [
     size: [820, 1180],
   },
   {
-    name: 'steps-phone',
-    path: '/practice?piece=lantern-walk&key=D-major&pupil=demo-tam&step=next',
-    waitsFor: '[data-role=practice-paper] figure[aria-busy=false]',
-    size: [390, 844],
-  },
-  {
-    name: 'commands',
-    path: '/bench?piece=market-chords&key=Eb-major&pupil=any',
-    waitsFor: ENGRAVED,
-    keys: ['Control+k', 'r', 'i', 'n', 'g', ' ', 'e'],
-  },
-  {
     name: 'enter',
     path: '/enter?piece=slow-ferris',
     waitsFor: '[data-role=entered] [data-line="1"] figure[aria-busy=false]',
@@ -91,6 +73,25 @@ const VIEWS = [
     waitsFor: '[data-role=stages-by-key][data-whole=true]',
   },
   { name: 'fit', path: '/fit?pupil=demo-tam&tonics=C,D,F&ask=stays-put', waitsFor: '[data-role=fit][data-state=done]' },
+  {
+    name: 'handout',
+    path: '/handout?piece=bridge-to-the-other-bank&key=Eb-major&pupil=demo-tam&sheet=handout',
+    waitsFor: '[data-sheet=handout] [data-role=sheet-page]',
+  },
+  {
+    name: 'page-handout',
+    path: '/handout?piece=market-chords&key=D-major&pupil=demo-tam&sheet=handout',
+    waitsFor: '[data-sheet=handout] [data-role=sheet-page]',
+    part: '[data-role=sheet-page]',
+    size: [1280, 1400],
+  },
+  {
+    name: 'page-rote',
+    path: '/handout?piece=lantern-walk&key=D-major&pupil=demo-tam&sheet=rote',
+    waitsFor: '[data-sheet=rote] [data-role=sheet-page]',
+    part: '[data-role=sheet-page]',
+    size: [1280, 1400],
+  },
   { name: 'atlas', path: '/atlas?key=Eb-major', waitsFor: '[data-role=position] figure[aria-busy=false]' },
   { name: 'settings', path: '/settings#words', waitsFor: '[data-role=wording-preview]' },
 ];
@@ -107,7 +108,7 @@ await page.setViewport({ width: 1280, height: 800 });
 await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'light' }]);
 await page.goto(address);
 await page.waitForFunction(() => document.querySelectorAll('[data-piece] figure[aria-busy=false]').length === 12);
-for (const { name, path, waitsFor, selects, presses, keys, until, size = [1280, 800] } of VIEWS) {
+for (const { name, path, waitsFor, selects, presses, keys, until, part, size = [1280, 800] } of VIEWS) {
   await page.setViewport({ width: size[0], height: size[1] });
   await page.goto(address + path);
   await page.waitForSelector(waitsFor);
@@ -132,7 +133,9 @@ for (const { name, path, waitsFor, selects, presses, keys, until, size = [1280, 
     ),
   );
   await page.evaluate(() => document.fonts.ready);
-  await page.screenshot({ path: join(folder, `${name}.png`) });
+  // A part of the screen alone, as a printed page.
+  const seen = part ? await page.$(part) : page;
+  await seen.screenshot({ path: join(folder, `${name}.png`) });
   console.log(`docs/screenshots/${name}.png`);
 }
 await browser.close();

@@ -78,6 +78,7 @@ const FACES: readonly (readonly [path: string, mark: string])[] = [
   ['/week?pupil=demo-tam', '[data-role=week] [data-card]'],
   ['/week', '[data-role=week] [data-card]'],
   ['/lesson?pupil=demo-tam', '[data-role=lesson] [data-role=next-week]'],
+  ['/handout?piece=lantern-walk&key=D-major', '[data-role=sheet-page]'],
 ];
 
 async function seesFace(page: Page, [path, mark]: (typeof FACES)[number]): Promise<void> {

@@ -126,6 +126,7 @@ const SCREENS: readonly (readonly [path: string, seen: string])[] = [
   ['/week?pupil=demo-tam', '[data-role=week] [data-card]'],
   ['/week', '[data-role=week] [data-card]'],
   ['/lesson?pupil=demo-tam', '[data-role=lesson] [data-role=next-week]'],
+  ['/handout?piece=lantern-walk&key=D-major', '[data-role=sheet-page]'],
   ['/settings', 'main h1'],
 ];
 

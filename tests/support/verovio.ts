@@ -1,11 +1,14 @@
 import createVerovioModule from 'verovio/wasm';
-import { VerovioToolkit } from 'verovio/esm';
+import { enableLog, LOG_ERROR, VerovioToolkit } from 'verovio/esm';
 import { XMLParser } from './xml-walk';
 
 export type Engraver = VerovioToolkit;
 
 export async function createVerovio(): Promise<Engraver> {
-  return new VerovioToolkit(await createVerovioModule());
+  const module = await createVerovioModule();
+  // As in the application: what is only worth a warning is not told.
+  enableLog(LOG_ERROR, module);
+  return new VerovioToolkit(module);
 }
 
 export interface VerovioNote {

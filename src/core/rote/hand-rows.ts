@@ -2,6 +2,7 @@ import type { AskedBar, AskedNote } from '../asked';
 import { groupBy } from '../base';
 import { diatonicNumber, samePitch } from '../pitch';
 import { PLAIN_TICKS } from '../plain-piece';
+import type { Finger } from '../score';
 import type { Ticks } from '../time';
 import { wayBetween } from './key-place';
 import type { RoteNote, RoteSeat, RoteWay, Saying, Strike } from './rote-sheet';
@@ -110,7 +111,8 @@ function movesTo(teller: Teller, { graces, notes }: Struck): readonly Saying[] {
   teller.frame = frame;
   teller.seat = seat;
   if (last !== null && sameSeat(last, seat)) return [];
-  return [{ kind: 'move', seat, direction: last === null ? 'same' : directionOf(last, seat) }];
+  const direction = last === null ? 'same' : directionOf(last, seat);
+  return [{ kind: 'move', seat, direction, keeps: last === null ? null : keptFinger(last, seat) }];
 }
 
 function sameSeat(a: RoteSeat, b: RoteSeat): boolean {
@@ -118,6 +120,15 @@ function sameSeat(a: RoteSeat, b: RoteSeat): boolean {
     const other = b[i] ?? null;
     return key === null || other === null ? key === other : samePitch(key, other);
   });
+}
+
+/** The first finger that stays on its key. */
+function keptFinger(from: RoteSeat, to: RoteSeat): Finger | null {
+  const at = from.findIndex((key, i) => {
+    const other = to[i] ?? null;
+    return key !== null && other !== null && samePitch(key, other);
+  });
+  return at < 0 ? null : ((at + 1) as Finger);
 }
 
 function directionOf(from: RoteSeat, to: RoteSeat): 'up' | 'down' | 'same' {

@@ -54,8 +54,13 @@ export type Saying =
   | { readonly kind: 'rest'; readonly ticks: Ticks }
   /** What was struck earlier sounds on. */
   | { readonly kind: 'hold'; readonly ticks: Ticks }
-  /** The hand goes elsewhere; the finger that lands first, and on which key. */
-  | { readonly kind: 'move'; readonly seat: RoteSeat; readonly direction: 'up' | 'down' | 'same' };
+  /** The hand goes elsewhere, or opens and closes around a finger that stays on its key. */
+  | {
+      readonly kind: 'move';
+      readonly seat: RoteSeat;
+      readonly direction: 'up' | 'down' | 'same';
+      readonly keeps: Finger | null;
+    };
 
 /** What a hand strikes at once. `next` is when something else begins in this hand, where that is not when the shortest of its notes ends. */
 export interface Strike {

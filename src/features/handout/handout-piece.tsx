@@ -50,7 +50,7 @@ export function HandoutPiece({ piece, whom, address }: HandoutPieceProps) {
         ]}
       />
       <HandoutHead piece={piece} whom={whom} address={shown} source={source} printing={printing} />
-      <div className="grid min-h-0 flex-1 lg:grid-cols-[20rem_minmax(0,1fr)] print:block">
+      <div className="grid min-h-0 flex-1 md:grid-cols-[17rem_minmax(0,1fr)] lg:grid-cols-[20rem_minmax(0,1fr)] print:block">
         <SheetPanel sheet={sheet} address={shown} settings={whom.settings} mode={name?.mode ?? 'major'} />
         <Pages pages={pages} label={`${title}, ${w.handout.kinds[sheet.kind]}`} />
       </div>

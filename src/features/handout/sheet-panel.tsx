@@ -36,7 +36,7 @@ export function SheetPanel({ sheet, address, settings, mode }: SheetPanelProps) 
   return (
     <section
       aria-label={w.handout.sheet}
-      className="flex min-h-0 flex-col gap-4 overflow-y-auto border-base-300 px-4 py-3 max-lg:border-b lg:border-r print:hidden"
+      className="flex min-h-0 flex-col gap-4 overflow-y-auto border-base-300 px-4 py-3 max-md:border-b md:border-r print:hidden"
       data-role="sheet-panel"
     >
       <div>

@@ -29,7 +29,7 @@ export function readSaying(
   const ticks = (length: string): number | null => lengthTicks(length, meter);
   const ground: NoteGround = { names: head.names, key: head.key, seat: state.seat };
   const [, lead = '', rest = ''] =
-    /^(Each note|Rest|Keep holding|The next comes after|Quick|With it|Now|Put|Then|Move the hand|Set the hand) (.+)$/.exec(
+    /^(Each note|Rest|Keep holding|The next comes after|Quick|With it|Now|Put|Then|Move the hand|Set the hand|Leave) (.+)$/.exec(
       words,
     ) ?? [];
   switch (lead) {
@@ -48,6 +48,7 @@ export function readSaying(
     }
     case 'Move the hand':
     case 'Set the hand':
+    case 'Leave':
       // Where it goes is said next.
       return null;
     case 'Now':
@@ -91,7 +92,7 @@ function sit(lead: string, words: string, { state, ground, sayings }: Reading): 
   if (!seat) return 'sentence';
   state.seat = seat;
   const last = sayings.at(-1);
-  if (lead === 'Now') sayings.push({ kind: 'move', seat, direction: 'same' });
+  if (lead === 'Now') sayings.push({ kind: 'move', seat, direction: 'same', keeps: null });
   else if (lead === 'Then' && last?.kind === 'move') sayings[sayings.length - 1] = { ...last, seat };
   return null;
 }

@@ -66,8 +66,12 @@ function sayingSentences(terms: SayingTerms, saying: Saying, around: Around): re
   }
 }
 
-/** Where the hand goes, and with which finger it lands. */
-function moveSentence({ direction }: Extract<Saying, { readonly kind: 'move' }>, next: Saying | undefined): string {
+/** Where the hand goes and with which finger it lands; or which finger stays while the hand opens or closes. */
+function moveSentence(
+  { direction, keeps }: Extract<Saying, { readonly kind: 'move' }>,
+  next: Saying | undefined,
+): string {
+  if (keeps !== null) return `Leave ${keeps} where it is.`;
   const first = next?.kind === 'strike' ? next.strike.notes[0] : next?.kind === 'grace' ? next.note : undefined;
   const where = direction === 'same' ? 'Set the hand anew' : `Move the hand ${direction}`;
   return first?.finger ? `${where}, land with ${first.finger}.` : `${where}.`;
