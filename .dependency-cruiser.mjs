@@ -91,7 +91,10 @@ const config = {
       'heavy-core-only-in-workers',
       'screens reach reading and moving through the workers',
       { path: '^src/(features|app)/', pathNot: ['^src/app/(api|demo-studio)/', TEST] },
-      { path: '^src/core/(read|write|transpose|fingering|forced|piece|views|sheets)/', dependencyTypesNot: ['type-only'] },
+      {
+        path: '^src/core/(read|write|transpose|fingering|forced|piece|views|sheets)/',
+        dependencyTypesNot: ['type-only'],
+      },
     ),
     rule(
       'dexie-only-in-data',

@@ -17,6 +17,7 @@ import { measureKeyPress } from './bench/key-press.mjs';
 import { measureKeys } from './bench/keys.mjs';
 import { measureLargeStudio } from './bench/large-studio.mjs';
 import { measureLongAndOdd } from './bench/long-and-odd.mjs';
+import { measurePrinting } from './bench/printing.mjs';
 import { measureShelf } from './bench/shelf.mjs';
 import { measureSounding } from './bench/sounding.mjs';
 import { measureSpelling } from './bench/spelling.mjs';
@@ -58,6 +59,7 @@ print('Along the rail of stages in Chromium, Mill Wheel:', await measureStageSte
 print('The pupil’s page in Chromium, from a MIDI event to the light on its note:', await measureAnswering(address));
 print('What is heard on the pupil’s page in Chromium, rendered:', await measureSounding(address, piece));
 print('A studio of 100 pupils and two years in Chromium:', await measureLargeStudio(address));
+print('Sheets in Chromium, an eight-bar piece:', await measurePrinting(address));
 print('Entering in Chromium, 30 presses in the middle of a piece:', await measureEntering(address));
 print('The shelf of 1,000 made pieces of 8 to 32 bars, two hands, in Chromium:', await measureShelf(address));
 stop();

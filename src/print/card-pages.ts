@@ -29,10 +29,10 @@ function side(setting: Setting, cards: readonly SheetCard[], which: 'front' | 'b
     const left = page.margin + columnOf(i) * cardWidth;
     const top = page.margin + Math.floor(i / ACROSS) * cardHeight;
     const { marks, alt } = faceMarks(setting, card[which], [cardWidth - 24, cardHeight - 24]);
-    return { role: alt === '' ? 'P' : 'Figure', alt, marks: movedBy(marks, left + 12, top + 12) };
+    return { role: alt === '' ? 'P' : 'Figure', alt, marks: movedBy(marks, left + 12, top + 12), place: null };
   });
   const cuts = which === 'front' ? cutLines(setting, [cardWidth, cardHeight]) : [];
-  return [...faces, { role: 'foot', alt: '', marks: cuts }];
+  return [...faces, { role: 'foot', alt: '', marks: cuts, place: null }];
 }
 
 function cutLines({ page, width }: Setting, [cardWidth, cardHeight]: readonly [number, number]): readonly PageMark[] {

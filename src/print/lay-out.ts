@@ -28,7 +28,7 @@ export function layOut(setting: Setting, sheet: Sheet): readonly PrintedPage[] {
   for (const block of sheet.blocks) {
     if (block.kind === 'page' || block.kind === 'cards') flush();
     if (block.kind === 'cards') pages.push(...cardPages(setting, block.cards));
-    else flow.push(...piecesOf(setting, block));
+    else flow.push(...piecesOf(setting, block).map((piece) => ({ ...piece, part: block.part })));
   }
   flush();
   const { width, height } = setting.page;
@@ -86,8 +86,10 @@ function flowPages({ page }: Setting, pieces: readonly PagePiece[]): readonly (r
     }
     for (const piece of group) {
       const top = used === 0 ? 0 : used + piece.above;
-      const { role, alt, marks } = piece;
-      pages.at(-1)?.push({ role, alt, marks: movedBy(marks, page.margin, page.margin + top) });
+      const { role, alt, marks, part, height } = piece;
+      const from = page.margin + top;
+      const place = part === undefined ? null : { part, top: from, bottom: from + height };
+      pages.at(-1)?.push({ role, alt, marks: movedBy(marks, page.margin, from), place });
       used = top + piece.height;
     }
     i += group.length;
@@ -113,5 +115,6 @@ function footPart(setting: Setting, foot: string, [number, of]: readonly [number
   const { page } = setting;
   const said = [`Page ${number} of ${of}`, foot].filter((one) => one !== '').join(' · ');
   const at = [page.margin, page.height - page.margin] as const;
-  return { role: 'foot', alt: '', marks: [words(setting, said, at, { size: FOOT_TEXT, ink: 'grey' })] };
+  const marks = [words(setting, said, at, { size: FOOT_TEXT, ink: 'grey' })];
+  return { role: 'foot', alt: '', marks, place: null };
 }

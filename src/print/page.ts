@@ -1,3 +1,5 @@
+import type { HandoutPart } from '@/core/paper';
+
 /** A page as it is drawn, on paper and on the screen alike: shapes and words with their places in points from the upper left corner. */
 export interface PrintedPage {
   readonly width: number;
@@ -10,6 +12,8 @@ export interface PagePart {
   readonly role: 'H1' | 'H2' | 'P' | 'Figure' | 'foot';
   readonly alt: string;
   readonly marks: readonly PageMark[];
+  /** The part of a handout that it belongs to, and the stretch of the page that it takes; null for what belongs to none. */
+  readonly place: { readonly part: HandoutPart; readonly top: number; readonly bottom: number } | null;
 }
 
 export type PageMark = TextMark | LineMark | BoxMark | PathMark | MusicMark;

@@ -1,5 +1,5 @@
 import type { EngravedSystem } from '@/workers/protocol';
-import { pageSize, type PageSize, type PaperChoice, type Print } from '@/core/paper';
+import { pageSize, type HandoutPart, type PageSize, type PaperChoice, type Print } from '@/core/paper';
 import type { Ink, PageMark, PagePart, TextMark, Weight } from './page';
 import { textWidth, type TextStyle, type Typeface } from './typeface';
 
@@ -12,6 +12,8 @@ export interface PagePiece {
   readonly above: number;
   readonly keeps: boolean;
   readonly marks: readonly PageMark[];
+  /** Of a handout: the part that it belongs to. */
+  readonly part?: HandoutPart | undefined;
 }
 
 /** What everything on a sheet is set with. */
@@ -39,9 +41,9 @@ export interface TextSizes {
 
 /** Source: common practice of reading books for children (11–12 pt); large print from 16 pt; wider letters and lines as advised for readers with dyslexia. From memory. */
 const SIZES: Readonly<Record<Print, TextSizes>> = {
-  usual: { title: 22, heading: 13, text: 11.5, small: 9.5, rote: 13, spacing: 0, leading: 1.32 },
-  large: { title: 28, heading: 18, text: 17, small: 14, rote: 18, spacing: 0, leading: 1.35 },
-  spaced: { title: 22, heading: 14, text: 12.5, small: 11, rote: 14, spacing: 0.6, leading: 1.6 },
+  usual: { title: 22, heading: 14, text: 11.5, small: 9.5, rote: 14, spacing: 0, leading: 1.32 },
+  large: { title: 28, heading: 19, text: 17, small: 14, rote: 19, spacing: 0, leading: 1.35 },
+  spaced: { title: 22, heading: 15, text: 12.5, small: 11, rote: 15, spacing: 0.6, leading: 1.6 },
 };
 
 export function settingOf(typeface: Typeface, paper: PaperChoice, systems: Setting['systems']): Setting {

@@ -1,4 +1,5 @@
 import { create, type Font } from 'fontkit';
+import { memo } from '@/core/base';
 import type { Weight } from './page';
 
 /** A font file that sheets are set in. */
@@ -13,7 +14,12 @@ export interface Typeface {
   readonly regular: readonly Face[];
   readonly bold: readonly Face[];
   readonly music: Face;
+  /** How texts fall into fonts, by weight and text: words come again and again on a sheet. */
+  readonly known: ReturnType<typeof memo<readonly TextRun[]>>;
 }
+
+/** So many texts are remembered: the words of a few sheets. */
+const KNOWN_TEXTS = 4000;
 
 /** The files of the typeface, as scripts/print-fonts.mjs puts them. */
 export const FONT_FILES = {
@@ -33,7 +39,7 @@ export async function readTypeface(load: (name: string) => Promise<Uint8Array>):
     Promise.all(FONT_FILES.bold.map(face)),
     face(FONT_FILES.music),
   ]);
-  return { regular, bold, music };
+  return { regular, bold, music, known: memo(KNOWN_TEXTS) };
 }
 
 /** Letters that follow one another in one font. `width` is in parts of the size, without spacing. */
@@ -45,6 +51,10 @@ export interface TextRun {
 
 /** A text by the fonts that have its letters; what none has is set in the first, which shows that it is missing. */
 export function runsOf(typeface: Typeface, text: string, weight: Weight): readonly TextRun[] {
+  return typeface.known.get(`${weight} ${text}`, () => newRuns(typeface, text, weight));
+}
+
+function newRuns(typeface: Typeface, text: string, weight: Weight): readonly TextRun[] {
   const faces = typeface[weight];
   const runs: { face: Face; text: string }[] = [];
   for (const letter of text) {

@@ -1,16 +1,17 @@
 declare module 'svg-to-pdfkit' {
-  /** Draws a picture into a document. */
-  export default function drawSvg(
+  interface DrawOptions {
+    readonly width: number;
+    readonly height: number;
+    readonly preserveAspectRatio: string;
+    readonly assumePt: boolean;
+    readonly fontCallback: (family: string, isBold: boolean, isItalic: boolean) => string;
+  }
+
+  /** Draws a picture into a document, its upper left corner at this place. */
+  const drawSvg: (
     doc: PDFKit.PDFDocument,
     svg: string,
-    x: number,
-    y: number,
-    options: {
-      readonly width: number;
-      readonly height: number;
-      readonly preserveAspectRatio: string;
-      readonly assumePt: boolean;
-      readonly fontCallback: (family: string, isBold: boolean, isItalic: boolean) => string;
-    },
-  ): void;
+    ...placed: readonly [x: number, y: number, options: DrawOptions]
+  ) => void;
+  export default drawSvg;
 }

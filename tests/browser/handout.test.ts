@@ -71,6 +71,26 @@ describe('a handout', () => {
     expect(await headings()).toEqual(['The key: D major', 'Where your hands sit', 'Steps', 'Notes']);
   });
 
+  it('is carried on the page itself by pointer', async () => {
+    const middle = async (part: string): Promise<readonly [number, number]> => {
+      const box = await (await page.waitForSelector(`[data-carry=${part}]`))?.boundingBox();
+      return [(box?.x ?? 0) + (box?.width ?? 0) / 2, (box?.y ?? 0) + Math.min(20, (box?.height ?? 0) / 2)];
+    };
+    const [from, to] = [await middle('places'), await middle('fields')];
+    await page.mouse.move(...from);
+    await page.mouse.down();
+    await page.mouse.move(from[0], (from[1] + to[1]) / 2, { steps: 4 });
+    await page.mouse.move(...to, { steps: 4 });
+    await page.waitForSelector('[data-carry=fields].border-primary');
+    await page.mouse.up();
+    await page.waitForFunction(
+      () =>
+        [...document.querySelectorAll('[data-role=parts] [data-part]')]
+          .map((one) => one.getAttribute('data-part'))
+          .join() === 'places,fields,key,music,watch,steps,notes',
+    );
+  });
+
   it('is kept under a name and used for another piece, also after a reload; keeping can be undone', async () => {
     await page.locator('[data-role=templates] input').fill('Key first');
     await press(page, 'Keep');
@@ -85,7 +105,10 @@ describe('a handout', () => {
     await page.waitForFunction(
       () => !document.querySelector('[data-role=sheet-pages]')?.textContent?.includes('Watch for'),
     );
-    expect((await headings())[0]).toBe('The key: A major');
+    const order = await page.$$eval('[data-role=parts] [data-part]', (found) =>
+      found.map((one) => one.getAttribute('data-part')),
+    );
+    expect(order.slice(0, 3)).toEqual(['places', 'fields', 'key']);
     await press(page, 'Undo');
     await page.waitForFunction(
       () => !document.querySelector('[data-role=templates]')?.textContent?.includes('Key first'),

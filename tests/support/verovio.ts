@@ -5,10 +5,10 @@ import { XMLParser } from './xml-walk';
 export type Engraver = VerovioToolkit;
 
 export async function createVerovio(): Promise<Engraver> {
-  const module = await createVerovioModule();
+  const program = await createVerovioModule();
   // As in the application: what is only worth a warning is not told.
-  enableLog(LOG_ERROR, module);
-  return new VerovioToolkit(module);
+  enableLog(LOG_ERROR, program);
+  return new VerovioToolkit(program);
 }
 
 export interface VerovioNote {

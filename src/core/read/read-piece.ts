@@ -71,9 +71,7 @@ function readPieceFile(text: string): Result<Reading, Fault> {
 function composed(plain: Result<PlainReading, Fault>): Result<Reading, Fault> {
   if (!plain.ok) return plain;
   const reading = readPlainPiece(plain.value.piece);
-  return reading.ok
-    ? ok({ ...reading.value, remarks: [...plain.value.remarks, ...reading.value.remarks] })
-    : reading;
+  return reading.ok ? ok({ ...reading.value, remarks: [...plain.value.remarks, ...reading.value.remarks] }) : reading;
 }
 
 /** Reads a plain piece. Errors: those of MusicXML, where it holds what cannot be written. */

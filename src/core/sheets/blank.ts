@@ -4,7 +4,7 @@ import type { Version } from '../piece';
 import { mapMeasures, struckNotes, type MeasureItem, type NoteItem, type Score } from '../score';
 import { isElement, withAttribute, withChildren, type XmlElement } from '../xml';
 import { engravingPage, NO_TEXTS, systemBreaks, type Layer } from '../write';
-import { LANGUAGE, SHEET_PREFIXES, titleBlock, type SheetFor, type SheetPiece } from './handout';
+import { cautionBlocks, LANGUAGE, SHEET_PREFIXES, titleBlock, type SheetFor, type SheetPiece } from './handout';
 import type { Sheet, SheetBlock, SheetMusic } from './sheet';
 
 /** A piece with something left out for the pupil to write in; `answers` adds the whole of it on a page of its own. */
@@ -30,7 +30,13 @@ export function blankSheet(
     title: of.piece.score.title,
     language: LANGUAGE,
     foot: to.foot,
-    blocks: [title, ...head, musicOf(says, of, to, { leave, isFilled: false }), ...(answers === 'with' ? whole : [])],
+    blocks: [
+      title,
+      ...head,
+      musicOf(says, of, to, { leave, isFilled: false }),
+      ...cautionBlocks(says, after),
+      ...(answers === 'with' ? whole : []),
+    ],
   };
 }
 

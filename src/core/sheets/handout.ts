@@ -49,7 +49,9 @@ export const SHEET_PREFIXES = { before: 'before-', after: 'after-' } as const;
 /** The handout of a piece: what is on it follows from the piece and its key, so that it is new with them. */
 export function handoutSheet(says: Language, of: SheetPiece, to: SheetFor, choice: HandoutChoice): Sheet {
   const view = pageOf(says, of, to, choice.tracks);
-  const blocks = choice.parts.flatMap((part) => partBlocks(says, part, { of, to, view, choice }));
+  const blocks = choice.parts.flatMap((part) =>
+    partBlocks(says, part, { of, to, view, choice }).map((block): SheetBlock => ({ ...block, part })),
+  );
   return {
     title: of.piece.score.title,
     language: LANGUAGE,
@@ -139,9 +141,8 @@ export function placesBlocks(says: Language, { positions }: Version): readonly S
     const name = `${hand} ${placed.keyUnderFinger.join()}`;
     if (keys.length === 0 || seen.has(name)) return [];
     seen.add(name);
-    const bars = [...new Set([placed.notes[0]?.bar ?? '', placed.notes.at(-1)?.bar ?? ''])];
-    const span = bars.length === 2 ? [bars.join('–')] : bars;
-    const words = says.sheet.place(hand, span, says.positionParts(placed, undefined).place);
+    const bars = [placed.notes[0]?.bar ?? '', placed.notes.at(-1)?.bar ?? ''] as const;
+    const words = says.sheet.place(hand, bars, says.positionParts(placed, undefined).place);
     return [{ hand, keys, words, onBlack: blackFingers(keys) }];
   });
   return places.length === 0 ? [] : [{ kind: 'places', places }];

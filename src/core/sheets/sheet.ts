@@ -1,3 +1,4 @@
+import type { HandoutPart } from '../paper';
 import type { FingerPage, PositionView } from '../views';
 import type { Finger, Hand } from '../score';
 import type { EngravingPage } from '../write';
@@ -12,8 +13,10 @@ export interface Sheet {
   readonly foot: string;
 }
 
-/** A thing on a sheet. */
-export type SheetBlock =
+/** A thing on a sheet; on a handout it knows of which part it is. */
+export type SheetBlock = BlockContent & { readonly part?: HandoutPart };
+
+type BlockContent =
   | { readonly kind: 'title'; readonly text: string; readonly under: string }
   | { readonly kind: 'heading'; readonly text: string }
   | { readonly kind: 'text'; readonly text: string; readonly look: TextLook }

@@ -37,7 +37,7 @@ export function HandoutHead({ piece, whom, address, source, printing }: HandoutH
     <div className="flex flex-wrap items-center gap-2 px-4 py-1.5 max-sm:px-2 print:hidden" data-role="head">
       <h1 className="min-w-0 truncate text-lg font-semibold">
         <Link
-          className="link-hover link"
+          className="link-hover inline-flex min-h-8 items-center pointer-coarse:min-h-11"
           href={addressOf('/bench', { piece: piece.id, key: address.key, stage: address.stage })}
         >
           {title}

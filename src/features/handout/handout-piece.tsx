@@ -2,7 +2,8 @@
 
 import { useMemo } from 'react';
 import { parseKey } from '@/core/pitch';
-import type { PieceRecord, SheetChoice } from '@/data';
+import type { HandoutPart } from '@/core/paper';
+import { change, type PieceRecord, type SheetChoice } from '@/data';
 import type { ForWhom } from '@/features/shared/for-whom';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { usePieceOptions } from '@/features/shared/piece-options';
@@ -52,10 +53,18 @@ export function HandoutPiece({ piece, whom, address }: HandoutPieceProps) {
       <HandoutHead piece={piece} whom={whom} address={shown} source={source} printing={printing} />
       <div className="grid min-h-0 flex-1 md:grid-cols-[17rem_minmax(0,1fr)] lg:grid-cols-[20rem_minmax(0,1fr)] print:block">
         <SheetPanel sheet={sheet} address={shown} settings={whom.settings} mode={name?.mode ?? 'major'} />
-        <Pages pages={pages} label={`${title}, ${w.handout.kinds[sheet.kind]}`} />
+        <Pages
+          pages={pages}
+          label={`${title}, ${w.handout.kinds[sheet.kind]}`}
+          parts={sheet.kind === 'handout' ? { order: sheet.order, onOrder: (order) => keepOrder(sheet, order) } : null}
+        />
       </div>
     </div>
   );
+}
+
+function keepOrder(sheet: SheetChoice, order: readonly HandoutPart[]): void {
+  void change({ kind: 'note.desk', change: { sheet: { ...sheet, order: [...order] } } });
 }
 
 /** The key in which the piece stands; null until it is known. */

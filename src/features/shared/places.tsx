@@ -25,7 +25,7 @@ export function Places() {
   const isPhone = useScreen() === 'phone';
   const isHere = (href: string): boolean =>
     path === href ||
-    (path === '/enter' && href === '/bench') ||
+    (['/enter', '/handout'].includes(path) && href === '/bench') ||
     (path === '/fit' && href === '/') ||
     (['/pupil', '/lesson', '/record'].includes(path) && href === '/pupils');
   if (!isPhone) {

@@ -1,5 +1,5 @@
 import type { Hand } from '../../score';
-import { barsText, capital, countWord, HAND } from './common';
+import { capital, countWord, HAND } from './common';
 import type { Terms } from './terms';
 
 /** How the caution begins: what is read of a rote sheet ends before it. */
@@ -12,8 +12,8 @@ export function sheetWords(t: Terms) {
       [key, stage, pupil === null ? null : `for ${pupil}`].filter((part) => part !== null).join(' · '),
     music: (title: string, key: string): string => `Music: ${title} in ${key}`,
     whereHandsSit: 'Where your hands sit',
-    place: (hand: Hand, bars: readonly string[], place: string): string =>
-      `${capital(HAND[hand])}, ${barsText(t, bars)}: ${place}`,
+    place: (hand: Hand, [from, to]: readonly [from: string, to: string], place: string): string =>
+      `${capital(HAND[hand])}, ${from === to ? `${t.bar} ${from}` : `${t.bars} ${from}–${to}`}: ${place}`,
     handName: (hand: Hand): string => capital(HAND[hand]),
     keyCard: (key: string): string => `The key: ${key}`,
     signature: (signs: string): string => `In front of the music: ${signs}.`,

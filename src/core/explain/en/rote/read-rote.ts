@@ -22,7 +22,7 @@ export function readRote(text: string): Result<RoteSheet, Fault> {
   const all = sentencesOf(text);
   const caution = all.findIndex((sentence) => sentence.text === CAUTION);
   const sentences = caution < 0 ? all : all.slice(0, caution);
-  const begins = sentences.findIndex((sentence) => sentence.text === 'To begin:');
+  const begins = sentences.findIndex((sentence) => BEGINS.test(sentence.text));
   const head = readHead(begins < 0 ? sentences : sentences.slice(0, begins));
   if (!head.ok) return head;
   if (begins < 0) return err(roteFault('head', sentences[0] ?? { text: '', line: 1 }));
@@ -42,6 +42,9 @@ export function readRote(text: string): Result<RoteSheet, Fault> {
   const sum = closeBar(reading);
   return sum ? err(sum) : ok(sheetOf(reading));
 }
+
+/** The pictures in front of these words on paper have fingers and names, and no end of a sentence. */
+const BEGINS = /(?:^|\s)To begin:$/;
 
 interface OpenBar extends Omit<RoteBar, 'hands'> {
   readonly hands: Partial<Record<Hand, { readonly like: string | null; readonly sayings: Saying[] }>>;
