@@ -38,9 +38,8 @@ describe('POST /api/handout', () => {
   });
 
   it('adds the answers of a blank sheet on a page of their own', async () => {
-    const without = await printed('to=D&sheet=blank&leave=fingers');
     const pdf = await printed('to=D&sheet=blank&leave=fingers&answers=yes');
-    expect(pdf.texts.length).toBe(without.texts.length + 1);
+    expect(pdf.texts[0]).toContain('Write a finger at each note.');
     expect(pdf.texts.at(-1)).toContain('Answers');
   });
 
@@ -63,7 +62,7 @@ describe('POST /api/handout', () => {
   ])('refuses %s', async (query, name) => {
     const answer = await send(query);
     expect(answer.status).toBe(400);
-    expect(await answer.json()).toMatchObject({ error: { code: 'query.value' } });
-    expect(JSON.stringify(await (await send(query)).json())).toContain(name);
+    const { error } = (await answer.json()) as { readonly error: { readonly code: string; readonly message: string } };
+    expect([error.code, error.message.includes(name)]).toEqual(['query.value', true]);
   });
 });

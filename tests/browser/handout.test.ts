@@ -191,7 +191,7 @@ describe('a week', () => {
     expect(name).toMatch(/^week-\d{4}-\d\d-\d\d\.pdf$/);
     const text = pdf.texts.join(' ');
     expect(text).toContain('Week of');
-    expect(text).toContain('What I practised');
+    expect(text).toContain('What I played');
     await page.waitForSelector('[data-role=class-sheets]');
     await click('[data-role=class-sheets]');
     const zip = await saved(teacher.browser, () => click('[data-sheets=zip]'));

@@ -118,7 +118,8 @@ function signs(score: Score): readonly string[] {
 }
 
 /** Each generated piece is moved and staged in every kind of stage: most of the work of this file. */
-const MOVED_PIECES = rounds(150, 500);
+const MOVED_PIECES = rounds(100, 500);
+const FOLDED_PIECES = rounds(200, 500);
 
 describe('generated pieces', () => {
   it('keep what they keep in every stage, and do not mind whether they are moved first', () => {
@@ -151,7 +152,7 @@ describe('generated pieces', () => {
           expect(places(whole.flags)).toEqual(expect.arrayContaining([...places(folded.flags)]));
         }
       }),
-      { numRuns: 500 },
+      { numRuns: FOLDED_PIECES },
     );
   });
 
@@ -173,7 +174,7 @@ describe('generated pieces', () => {
           );
         }
       }),
-      { numRuns: 500 },
+      { numRuns: FOLDED_PIECES },
     );
   });
 });

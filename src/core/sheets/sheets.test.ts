@@ -164,7 +164,7 @@ describe('other sheets', () => {
     const sheet = weekSheet(SAYS, { pupil: 'Tam', week: '2–8 March', cards: [card] }, 'The Lamp Room');
     expect(sheet.title).toBe('Tam: 2–8 March');
     expect(sheet.foot).toBe('The Lamp Room');
-    expect(blocksOf(sheet, 'heading').map(({ text }) => text)).toEqual(['Two Boats in D major', 'What I practised']);
+    expect(blocksOf(sheet, 'heading').map(({ text }) => text)).toEqual(['Two Boats in D major', 'What I played']);
     expect(blocksOf(sheet, 'table')[0]?.rows.length).toBe(7);
   });
 });

@@ -1,12 +1,12 @@
 'use client';
 
-import { CARD_KINDS, LEFT_OUT, MUSIC_SIZES, PAPERS, PRINTS, SHEET_KINDS, TURNS, type SheetKind } from '@/core/paper';
+import { CARD_KINDS, LEFT_OUT, MUSIC_SIZES, PAPERS, PRINTS, TURNS, type SheetKind } from '@/core/paper';
 import type { Mode } from '@/core/pitch';
 import { change, type Settings, type SheetChoice } from '@/data';
 import { useWords } from '@/features/shared/words/use-words';
 import { ChoiceRow } from './choice-row';
 import { FootFields } from './foot-fields';
-import { turnTo, type HandoutAddress } from './handout-address';
+import { PRINTED_HERE, turnTo, type HandoutAddress } from './handout-address';
 import { MoreKeys } from './more-keys';
 import { PartsList } from './parts-list';
 import { Templates } from './templates';
@@ -17,9 +17,6 @@ interface SheetPanelProps {
   readonly settings: Settings;
   readonly mode: Mode;
 }
-
-/** The week's sheet is made where weeks are planned. */
-const KINDS = SHEET_KINDS.filter((kind) => kind !== 'week');
 
 /** Sheets that take several keys. */
 const IN_KEYS: readonly SheetKind[] = ['handout', 'rote', 'fingers', 'position', 'drill', 'cards', 'blank'];
@@ -48,7 +45,7 @@ export function SheetPanel({ sheet, address, settings, mode }: SheetPanelProps) 
             value={kind}
             onChange={(event) => put({ kind: event.target.value as SheetKind })}
           >
-            {KINDS.map((one) => (
+            {PRINTED_HERE.map((one) => (
               <option key={one} value={one}>
                 {w.handout.kinds[one]}
               </option>

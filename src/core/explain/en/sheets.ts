@@ -41,7 +41,7 @@ export function sheetWords(t: Terms) {
     drillSheet: 'Drill',
     weekOf: (week: string): string => `Week of ${week}`,
     bothMinutes: 'Minutes',
-    practiceLog: 'What I practised',
+    practiceLog: 'What I played',
     logHead: ['Day', 'What', 'Minutes', 'How it went'] as const,
     leftOut: {
       fingers: 'Write a finger at each note.',

@@ -90,7 +90,7 @@ function tempoNumber(quartersPerMinute: number): string {
 function namesSentence(t: Terms, key: RoteSheet['key'], { names }: RoteStyle): string {
   switch (names) {
     case 'none':
-      return 'Keys are told by their black neighbours.';
+      return 'Keys are told by the black keys around them.';
     case 'letters':
       return 'Keys are called by letters.';
     case 'letters-h':

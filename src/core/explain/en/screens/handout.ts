@@ -26,7 +26,7 @@ export const handout = () => ({
     week: 'What is set for a week.',
     cards: 'To be cut out; print on both sides, turned over the long edge.',
     blank: 'Something is left out, to be written in.',
-    log: 'Rows to write down what was practised.',
+    log: 'Rows to write down what was played.',
   },
   onTheSheet: 'On the sheet, in this order',
   parts: {
