@@ -34,7 +34,7 @@ describe('a handout', () => {
   it('comes from the Bench with its key and its marks, and is saved as the page shows it', async () => {
     await goTo(page, '/bench?piece=lantern-walk&key=D-major&pupil=demo-tam');
     await seesKey(page, 'D-major');
-    await click('[data-role=paper]');
+    await click('[data-role=to-paper]');
     await showsSheet('handout', 'D major · for Tam');
     expect(await headings()).toEqual(['Where your hands sit', 'Watch for', 'The key: D major', 'Steps', 'Notes']);
     const { name, pdf } = await savedPdf('[data-role=save-pdf]');

@@ -71,7 +71,7 @@ export function BenchHead({
         >
           <SlidersHorizontal size={16} aria-hidden />
         </button>
-        <PaperLink piece={piece} address={address} />
+        {screen === 'phone' ? null : <PaperLink piece={piece} address={address} />}
         <Link
           className="btn btn-sm btn-square size-9"
           href={standAddress}
@@ -152,6 +152,9 @@ function More({ piece, screen, desk, address, answers, way, surveyAddress, enter
             data-role="practise"
           >
             <Ear size={16} aria-hidden /> {w.practice.pupilsPage}
+          </Link>
+          <Link className="btn btn-sm h-11" href={paperAddress(piece, address)} data-role="to-paper">
+            <Printer size={16} aria-hidden /> {w.handout.onPaper}
           </Link>
         </>
       ) : null}
@@ -248,16 +251,19 @@ function wayOf(
 /** The piece as it is shown, onto paper. */
 function PaperLink({ piece, address }: Pick<BenchHeadProps, 'piece' | 'address'>) {
   const w = useWords();
-  const { key, stage, pupil } = address;
   return (
     <Link
       className="btn btn-sm btn-square size-9"
-      href={addressOf('/handout', { piece: piece.id, key, stage, pupil })}
-      data-role="paper"
+      href={paperAddress(piece, address)}
+      data-role="to-paper"
       aria-label={w.handout.ontoPaper}
       title={w.handout.ontoPaper}
     >
       <Printer size={16} aria-hidden />
     </Link>
   );
+}
+
+function paperAddress({ id }: PieceRecord, { key, stage, pupil }: BenchAddress): string {
+  return addressOf('/handout', { piece: id, key, stage, pupil });
 }

@@ -2,6 +2,7 @@
 export const handout = () => ({
   opening: 'Opening the sheet …',
   whatItDoes: 'It is put on a page for a pupil’s folder.',
+  onPaper: 'On paper',
   ontoPaper: 'put it on paper: handout, rote sheet and more',
   sheet: 'Sheet',
   kinds: {
