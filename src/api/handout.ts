@@ -1,10 +1,9 @@
 import { err, ok, type Fault, type Result } from '@/core/base';
 import type { Language } from '@/core/explain';
-import { CARD_KINDS } from '@/core/paper';
+import { CARD_KINDS, fileStem } from '@/core/paper';
 import type { SavedFile } from '@/core/piece';
 import { parseKey, type Key } from '@/core/pitch';
 import { keySheet, pieceSheet, USUAL_HANDOUT, type Sheet, type SheetRequest } from '@/core/sheets';
-import { fileStem } from '@/core/write';
 import type { SentPiece } from './handle';
 import { printSheets } from './press';
 import { KEY_HINT, wantedKey, type ApiQuery } from './query';

@@ -1,5 +1,6 @@
 import type { FingerBar, FingerPage, FingerStroke } from '@/core/views';
 import type { Hand } from '@/core/score';
+import { fingerLines, strokeShape } from './finger-shape';
 import { keyboardMarks } from './hand-marks';
 import { box, line, movedBy, type PageMark } from './page';
 import { RISE, words, type PagePiece, type Setting } from './piece';
@@ -29,7 +30,7 @@ export function fingerPieces(
         ? 0.85
         : 1;
   const hands = (['right', 'left'] as const).filter((hand) => page.keys[hand] !== null);
-  const lines = linesOf(page.bars, setting.width - KEYS, scale);
+  const lines = fingerLines(page.bars, setting.width - KEYS, (bar) => barWidth(bar, scale));
   return lines.map((bars, i) => ({
     role: 'Figure',
     alt: bars.map((bar) => hands.map((hand) => `${bar.number}: ${said(bar, hand)}`).join('; ')).join('. '),
@@ -51,21 +52,6 @@ export function fingerPieces(
 
 function said({ hands }: FingerBar, hand: Hand): string {
   return hands[hand].map(({ fingers }) => fingers.map((finger) => finger ?? '–').join('+')).join(' ');
-}
-
-function linesOf(bars: readonly FingerBar[], width: number, scale: number): readonly (readonly FingerBar[])[] {
-  const lines: FingerBar[][] = [];
-  let used = Infinity;
-  for (const bar of bars) {
-    const own = barWidth(bar, scale);
-    if (used + own > width) {
-      lines.push([]);
-      used = 0;
-    }
-    lines.at(-1)?.push(bar);
-    used += own;
-  }
-  return lines;
 }
 
 function barWidth({ quarters }: FingerBar, scale: number): number {
@@ -94,22 +80,20 @@ function strokeMarks(setting: Setting, stroke: FingerStroke, hand: Hand, scale: 
   const size = (fingers.length > 1 ? FIGURE * 0.75 : FIGURE) * scale;
   const from = base + way * FIGURE * 0.68 * scale;
   const to = from + way * STEM * scale;
-  const flags = quarters < 0.5 ? 2 : quarters < 1 ? 1 : 0;
+  const { isRinged, isDotted, hasStem, flags } = strokeShape(quarters);
   const ring = 9.5 * scale;
   return [
     ...(isBlack
       ? [box([x - ring + 0.5, base - ring + 0.5, 2 * ring - 1, 2 * ring - 1], { fill: 'light', stroke: 0.4, round: 2 })]
       : []),
-    ...(quarters >= 2 ? [box([x - ring, base - ring, 2 * ring, 2 * ring], { round: ring, stroke: 1 })] : []),
+    ...(isRinged ? [box([x - ring, base - ring, 2 * ring, 2 * ring], { round: ring, stroke: 1 })] : []),
     words(setting, fingers.map((finger) => finger ?? '?').join('·'), [x, base + size * 0.35], {
       size,
       weight: 'bold',
       anchor: 'middle',
     }),
-    ...(DOTTED.includes(quarters)
-      ? [box([x + ring + 1, base - 1.2, 2.4, 2.4], { fill: 'black', round: 1.2, stroke: 0 })]
-      : []),
-    ...(quarters < 4 ? [line([x, from, x, to], 1)] : []),
+    ...(isDotted ? [box([x + ring + 1, base - 1.2, 2.4, 2.4], { fill: 'black', round: 1.2, stroke: 0 })] : []),
+    ...(hasStem ? [line([x, from, x, to], 1)] : []),
     ...Array.from({ length: flags }, (_, i): PageMark => ({
       kind: 'path',
       d: `M0 0 q6 ${-way * 3} 5 ${-way * 9}`,
@@ -121,8 +105,6 @@ function strokeMarks(setting: Setting, stroke: FingerStroke, hand: Hand, scale: 
     ...(sung ? [words(setting, sung, [x, (ROW - 3) * scale], { size: WORDS, anchor: 'middle' })] : []),
   ];
 }
-
-const DOTTED = [0.75, 1.5, 3, 6];
 
 function beginMarks(setting: Setting, page: FingerPage, hand: Hand, name: string): readonly PageMark[] {
   const keys = page.begin[hand];

@@ -240,5 +240,4 @@ export interface EngraveLayout {
   readonly spread?: 'wide' | 'natural' | undefined;
 }
 
-/** What goes in front of note ids on the Bench's page: the piece before, and after it was moved. */
-export const ID_PREFIXES = { before: 'before-', after: 'after-' } as const;
+export { ID_PREFIXES } from '@/core/paper';

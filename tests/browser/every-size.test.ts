@@ -104,7 +104,7 @@ describe.each(SIZES)('at %i by %i', (width, height) => {
   beforeAll(() => resize(width, height));
 
   it('the Bench has nothing that axe finds, nothing cut, and does not scroll sideways', async () => {
-    await goTo(page, '/bench?piece=market-chords&key=Eb-major&at=1:1');
+    await goTo(page, '/bench?piece=market-chords&key=Eb-major&at=1:1&pupil=demo-tam');
     await seesKey(page, 'Eb-major');
     await page.keyboard.press('n');
     await page.waitForSelector('[data-flag][aria-pressed=true]');

@@ -1,3 +1,5 @@
+export { fileStem, titleStem } from './file-name';
+export { ID_PREFIXES } from './id-prefixes';
 export {
   columnsOn,
   engravedWidthPx,

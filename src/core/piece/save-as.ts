@@ -1,6 +1,6 @@
 import type { FileFormat } from '../base';
+import { fileStem } from '../paper';
 import {
-  fileStem,
   NO_MARKS,
   packMxl,
   withWrittenMarks,

@@ -1,10 +1,10 @@
 import type { Language } from '../explain';
-import type { LeftOut } from '../paper';
+import { ID_PREFIXES, type LeftOut } from '../paper';
 import type { Version } from '../piece';
 import { mapMeasures, struckNotes, type MeasureItem, type NoteItem, type Score } from '../score';
 import { isElement, withAttribute, withChildren, type XmlElement } from '../xml';
 import { engravingPage, NO_TEXTS, systemBreaks, type Layer } from '../write';
-import { cautionBlocks, LANGUAGE, SHEET_PREFIXES, titleBlock, type SheetFor, type SheetPiece } from './handout';
+import { cautionBlocks, LANGUAGE, titleBlock, type SheetFor, type SheetPiece } from './handout';
 import type { Sheet, SheetBlock, SheetMusic } from './sheet';
 
 /** A piece with something left out for the pupil to write in; `answers` adds the whole of it on a page of its own. */
@@ -50,8 +50,8 @@ function musicOf(says: Language, { piece, before, after }: SheetPiece, to: Sheet
   const { leave, isFilled } = filling;
   const score = isFilled ? after.score : withoutPart(after.score, leave);
   const lines = leave === 'names' ? [namesUnder(says, after, isFilled)] : [];
-  const own: Layer = { score, prefix: SHEET_PREFIXES.after, label: '', texts: { ...NO_TEXTS, lines } };
-  const model: Layer = { score: before.score, prefix: SHEET_PREFIXES.before, label: '', texts: NO_TEXTS };
+  const own: Layer = { score, prefix: ID_PREFIXES.after, label: '', texts: { ...NO_TEXTS, lines } };
+  const model: Layer = { score: before.score, prefix: ID_PREFIXES.before, label: '', texts: NO_TEXTS };
   const breaks = systemBreaks(piece.score, to.columns);
   return {
     kind: 'music',

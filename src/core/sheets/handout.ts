@@ -1,7 +1,7 @@
 import type { LabelKind, Mark } from '../annotate';
 import type { Language } from '../explain';
 import type { OpenedPiece, Version } from '../piece';
-import { HANDOUT_PARTS, type HandoutPart } from '../paper';
+import { HANDOUT_PARTS, ID_PREFIXES, type HandoutPart } from '../paper';
 import type { Key } from '../pitch';
 import { keyCard } from '../reference';
 import { isBlackKey } from '../keyboard';
@@ -43,9 +43,6 @@ export const USUAL_HANDOUT: HandoutChoice = { parts: HANDOUT_PARTS, tracks: 'sho
 /** More than so many things to watch for are not read. */
 const MOST_WATCHED = 6;
 
-/** Prefixes of note ids on the page of a sheet: as on the Bench. */
-export const SHEET_PREFIXES = { before: 'before-', after: 'after-' } as const;
-
 /** The handout of a piece: what is on it follows from the piece and its key, so that it is new with them. */
 export function handoutSheet(says: Language, of: SheetPiece, to: SheetFor, choice: HandoutChoice): Sheet {
   const view = pageOf(says, of, to, choice.tracks);
@@ -76,7 +73,7 @@ export function pageOf(
   tracks: HandoutChoice['tracks'],
 ): BenchView {
   const options = { columns, labels, marks, tracks, stage: stage?.id, front: 'bare' as const };
-  return benchView(says, piece, { before, after }, { ...options, view: 'after', prefixes: SHEET_PREFIXES });
+  return benchView(says, piece, { before, after }, { ...options, view: 'after', prefixes: ID_PREFIXES });
 }
 
 interface Ground {

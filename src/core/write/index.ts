@@ -4,7 +4,6 @@ export { writePlayedFile } from './midi/write-played';
 export { abcKey, writeAbc } from './abc/write-abc';
 export { packMxl } from './pack-mxl';
 export { writeOwnFile } from './own-file';
-export { fileStem } from './file-name';
 export { engravingPage } from './engraving';
 export type { EngravingPage, Layer, StaffKeyChange } from './engraving';
 export { NO_TEXTS, ROOM_MARK } from './note-texts';

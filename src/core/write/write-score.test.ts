@@ -7,10 +7,8 @@ import { DEMO_FILES, demoFile } from '../../../tests/support/demo-pieces';
 import { moved, open } from '../../../tests/support/open';
 import { engravingPage } from './engraving';
 import { NO_TEXTS } from './note-texts';
-import { fileStem } from './file-name';
 import { systemBreaks } from './page-layout';
 import { writeMusicXml } from './write-score';
-import { parseKey, type Key } from '../pitch';
 
 /** A tree without places in the text and without blank text: what two files have in common that say the same. */
 function canonical(xml: string): unknown {
@@ -124,17 +122,5 @@ describe('systemBreaks', () => {
     const breaks = systemBreaks(open(demoFile('lantern-walk')).score, 1);
     expect(new Set(breaks).size).toBe(breaks.length);
     expect(breaks).toEqual([1, 2, 3, 4, 5, 6, 7]);
-  });
-});
-
-describe('fileStem', () => {
-  it.each([
-    ['Lantern Walk', 'D', 'lantern-walk-in-D'],
-    ['Old Mill', 'F#-minor', 'old-mill-in-Fsharp-minor'],
-    ['Größe & Grâce!', 'Bb', 'grosse-grace-in-Bb'],
-    ['', 'D-dorian', 'piece-in-D-dorian'],
-    ['夜', 'C', 'piece-in-C'],
-  ])('names “%s” in %s %s', (title, key, stem) => {
-    expect(fileStem(title, parseKey(key, 'major') as Key)).toBe(stem);
   });
 });

@@ -95,20 +95,20 @@ export function BenchHead({
         {screen === 'wide' ? (
           <>
             <Link
-              className="btn btn-sm h-9 px-2.5 max-xl:w-9 max-xl:px-0"
+              className="btn btn-sm h-9 px-2.5 max-[90rem]:w-9 max-[90rem]:px-0"
               href={surveyAddress}
               data-role="survey"
               title={withKey(w.bench.surveyTitle, BENCH_KEYS.survey)}
             >
-              <ListOrdered size={16} aria-hidden /> <span className="max-xl:sr-only">{w.bench.survey}</span>
+              <ListOrdered size={16} aria-hidden /> <span className="max-[90rem]:sr-only">{w.bench.survey}</span>
             </Link>
             <Link
-              className="btn btn-sm h-9 px-2.5 max-xl:w-9 max-xl:px-0"
+              className="btn btn-sm h-9 px-2.5 max-[90rem]:w-9 max-[90rem]:px-0"
               href={enterAddress}
               data-role="enter"
               title={withKey(w.bench.changeNotesTitle, BENCH_KEYS.enter)}
             >
-              <PencilLine size={16} aria-hidden /> <span className="max-xl:sr-only">{w.bench.changeNotes}</span>
+              <PencilLine size={16} aria-hidden /> <span className="max-[90rem]:sr-only">{w.bench.changeNotes}</span>
             </Link>
             <SaveButtons onSave={onSave} />
           </>
@@ -201,7 +201,7 @@ function FromTo({ piece, answers }: Pick<BenchHeadProps, 'piece' | 'answers'>) {
   const { value: ladder } = answers.ladder;
   return (
     <p className="flex h-9 shrink-0 items-center gap-0.5 text-sm whitespace-nowrap text-secondary">
-      <span className="max-xl:sr-only">{w.bench.writtenIn}</span>
+      <span className="max-[90rem]:sr-only">{w.bench.writtenIn}</span>
       {ladder ? (
         <OwnKey
           piece={piece}
@@ -212,7 +212,7 @@ function FromTo({ piece, answers }: Pick<BenchHeadProps, 'piece' | 'answers'>) {
       ) : null}
       {view && view.from !== view.to ? (
         <span data-role="from-to">
-          <span className="max-xl:sr-only">{w.bench.movedTo} </span>
+          <span className="max-[90rem]:sr-only">{w.bench.movedTo} </span>
           <span aria-hidden className="xl:hidden">
             →{' '}
           </span>

@@ -4,6 +4,7 @@ import { Fragment, memo, useMemo } from 'react';
 import { drawnKeys, isBlackKey, keyCentreMm, WHITE_KEY_LENGTH_MM } from '@/core/keyboard';
 import type { FingerBar, FingerPage, FingerStroke } from '@/core/views';
 import type { Hand } from '@/core/score';
+import { fingerLines, strokeShape } from '@/print/finger-shape';
 import { useAnswer } from '@/features/shared/use-answer';
 import { coreWorker } from '@/workers/client';
 import type { BenchAnswers } from './use-bench';
@@ -46,7 +47,10 @@ export const FingerPageView = memo(function FingerPageView({
   const ask = useMemo(() => () => coreWorker().fingers(source, options), [source, options]);
   const page = useAnswer(subject, ask).value;
   const scale = zoom / 100;
-  const lines = useMemo(() => (page ? linesOf(page.bars, widthPx / scale - KEYS_PX - 20) : []), [page, widthPx, scale]);
+  const lines = useMemo(
+    () => (page ? fingerLines(page.bars, widthPx / scale - KEYS_PX - 20, barWidth) : []),
+    [page, widthPx, scale],
+  );
   if (!page) return <div className="skeleton m-3 h-40" aria-hidden />;
   const hands = (['right', 'left'] as const).filter((hand) => page.keys[hand] !== null);
   return (
@@ -77,22 +81,6 @@ export const FingerPageView = memo(function FingerPageView({
     </div>
   );
 });
-
-/** Bars that stand on one line. */
-function linesOf(bars: readonly FingerBar[], widthPx: number): readonly (readonly FingerBar[])[] {
-  const lines: FingerBar[][] = [];
-  let used = Infinity;
-  for (const bar of bars) {
-    const width = barWidth(bar);
-    if (used + width > widthPx) {
-      lines.push([]);
-      used = 0;
-    }
-    lines.at(-1)?.push(bar);
-    used += width;
-  }
-  return lines;
-}
 
 function barWidth({ quarters }: FingerBar): number {
   return quarters * QUARTER_PX + 14;
@@ -150,14 +138,12 @@ interface StrokeProps {
   readonly onNote: (id: string) => void;
 }
 
-/** Half notes and longer are ringed as hollow heads are; whole notes have no stem; shorter ones than a quarter have flags. */
 function Stroke({ stroke, hand, isNow, onNote }: StrokeProps) {
   const { noteIds, at, quarters, fingers, height, isBlack, words } = stroke;
   const x = 14 + at * QUARTER_PX;
   const base = LOWEST_PX[hand] - Math.min(MOST_LETTERS, height) * LETTER_PX * LETTER_SHARE;
   const way = hand === 'right' ? -1 : 1;
-  const isLong = quarters >= 2;
-  const flags = quarters < 0.5 ? 2 : quarters < 1 ? 1 : 0;
+  const { isRinged, isDotted, hasStem, flags } = strokeShape(quarters);
   const stemFrom = base + way * FIGURE_PX * 0.62;
   const stemTo = stemFrom + way * STEM_PX * 0.7;
   const ink = isNow ? 'var(--color-primary)' : 'currentColor';
@@ -174,12 +160,12 @@ function Stroke({ stroke, hand, isNow, onNote }: StrokeProps) {
       {isBlack ? (
         <rect x={x - 11} y={base - 12} width={22} height={24} rx={4} fill="currentColor" opacity={0.14} />
       ) : null}
-      {isLong ? <circle cx={x} cy={base} r={12.5} fill="none" stroke={ink} strokeWidth={1.4} /> : null}
+      {isRinged ? <circle cx={x} cy={base} r={12.5} fill="none" stroke={ink} strokeWidth={1.4} /> : null}
       <text x={x} y={base + 7} textAnchor="middle" fontSize={fingers.length > 1 ? 15 : FIGURE_PX - 2} fontWeight={700}>
         {fingers.map((finger) => finger ?? '?').join('·')}
       </text>
-      {isDotted(quarters) ? <circle cx={x + 16} cy={base} r={2} /> : null}
-      {quarters < 4 ? <line x1={x} x2={x} y1={stemFrom} y2={stemTo} stroke={ink} strokeWidth={1.6} /> : null}
+      {isDotted ? <circle cx={x + 16} cy={base} r={2} /> : null}
+      {hasStem ? <line x1={x} x2={x} y1={stemFrom} y2={stemTo} stroke={ink} strokeWidth={1.6} /> : null}
       {Array.from({ length: flags }, (_, i) => (
         <path
           key={i}
@@ -196,10 +182,6 @@ function Stroke({ stroke, hand, isNow, onNote }: StrokeProps) {
       ) : null}
     </g>
   );
-}
-
-function isDotted(quarters: number): boolean {
-  return [0.75, 1.5, 3, 6].includes(quarters);
 }
 
 /** The keys on which a hand begins, with its fingers. */

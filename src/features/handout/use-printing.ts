@@ -52,7 +52,7 @@ export function usePrinting(wanted: ToPrint): Printing {
     say({ kind: 'done', text: w.handout.saved(name) });
   };
   const nameOf = (ending: string, key: string | null = keys.length > 1 ? SEVERAL : (keys[0] ?? null)): string =>
-    sheetFileName({ title, kind: sheet.kind, key, ending });
+    sheetFileName({ title, kind: sheet.kind, stage: source.asked.source.stage?.id ?? null, key, ending });
   const savePdf = async (): Promise<void> => {
     const sheets = await sheetsOf(wanted);
     if (!sheets.ok) return refuse(sheets.trouble);
@@ -87,7 +87,7 @@ export function usePrinting(wanted: ToPrint): Printing {
 }
 
 /** Stands for the key in the name of a file with several. */
-const SEVERAL = 'several-keys';
+const SEVERAL = 'several';
 
 /** Sheets of keys, and the overview, have all keys on them already. */
 const ONE_FOR_ALL: readonly SheetKind[] = ['position', 'drill', 'cards', 'log', 'key'];

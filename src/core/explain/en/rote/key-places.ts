@@ -14,18 +14,20 @@ export const BY_BLACK_KEYS: readonly string[] = [
   'the white key right of the three black keys',
 ];
 
+/** Octaves from middle C on; a piano has no more to either side. */
+const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth'];
+
 /** An octave in words, told from middle C; 0 is the one that begins with it. */
 export function octaveWords(octave: number): string {
-  if (octave === 0) return 'above middle C';
-  if (octave === -1) return 'below middle C';
-  return octave > 0 ? `in octave ${octave + 1} above middle C` : `in octave ${-octave} below middle C`;
+  const side = octave < 0 ? 'below' : 'above';
+  const place = octave < 0 ? -octave - 1 : octave;
+  return place === 0 ? `${side} middle C` : `in the ${ORDINALS[place]} octave ${side} middle C`;
 }
 
 /** The octave that such words name; null where they name none. */
 export function octaveOf(words: string): number | null {
-  if (words === 'above middle C') return 0;
-  if (words === 'below middle C') return -1;
-  const found = /^in octave (\d+) (above|below) middle C$/.exec(words);
-  if (!found) return null;
-  return found[2] === 'above' ? Number(found[1]) - 1 : -Number(found[1]);
+  const found = /^(?:in the (\w+) octave )?(above|below) middle C$/.exec(words);
+  const place = found?.[1] === undefined ? 0 : ORDINALS.indexOf(found[1]);
+  if (!found || place < 0) return null;
+  return found[2] === 'above' ? place : -place - 1;
 }

@@ -1,3 +1,4 @@
+import { gcd } from '../../../time';
 import { countWord } from '../common';
 
 /** What a length is counted in: beats for teachers, counts for children. */
@@ -13,7 +14,7 @@ const PARTS: readonly (readonly [parts: number, of: number, words: string])[] = 
 
 /** A length in words: `one beat`, `half a beat`, `one and a half beats`, `1 and 5/6 beats`. Both numbers in the same unit. */
 export function lengthSaid(ticks: number, beat: number, word: LengthWord): string {
-  const shared = greatestCommon(ticks, beat);
+  const shared = gcd(ticks, beat);
   const [parts, of] = [ticks / shared, beat / shared];
   if (of === 1) return parts === 1 ? `one ${word}` : `${countWord(parts)} ${word}s`;
   const whole = Math.floor(parts / of);
@@ -46,7 +47,3 @@ function wholeRead(word: string, parts: number, of: number): { readonly parts: n
 
 /** So many numbers are said as words. */
 const WHOLE = Array.from({ length: 21 }, (_, i) => countWord(i));
-
-function greatestCommon(a: number, b: number): number {
-  return b === 0 ? a : greatestCommon(b, a % b);
-}

@@ -1,5 +1,4 @@
-import { FIXED_SYLLABLES } from '../../../annotate';
-import type { Key, PitchName, Step } from '../../../pitch';
+import { LETTERS, type Key, type PitchName, type Step } from '../../../pitch';
 import { noteSaid, placeSaid } from '../../note-names';
 import type { RoteStyle } from './rote-told';
 
@@ -22,7 +21,7 @@ export function tonicsRead(names: RoteStyle['names']): NamesRead {
 function tableOf(said: (name: PitchName) => string): NamesRead {
   const table = new Map<string, PitchName>();
   for (const alter of ALTERS)
-    for (const step of FIXED_SYLLABLES.keys()) {
+    for (const step of LETTERS.keys()) {
       const name: PitchName = { step: step as Step, alter };
       if (!table.has(said(name))) table.set(said(name), name);
     }

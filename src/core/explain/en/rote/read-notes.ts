@@ -20,7 +20,7 @@ export interface NoteGround {
 }
 
 /** Words of a place with its octave: `F♯ above middle C`. */
-const PLACE = /^(.+?) (at middle C|(?:above|below) middle C|in octave \d+ (?:above|below) middle C)$/;
+const PLACE = /^(.+?) (at middle C|(?:above|below) middle C|in the \w+ octave (?:above|below) middle C)$/;
 
 /** A key with its place on the keyboard; null where the words are no such place. */
 export function readPlace({ names, key }: NoteGround, words: string): Pitch | null {

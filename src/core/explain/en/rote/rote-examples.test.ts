@@ -73,7 +73,7 @@ describe('the words of a rote sheet', () => {
     const piece = open(musicXml({ right: 'C4q/1 D4q/2 E4q/3 F4q/4 | G4h/5 Rh | C5q/1 D5q/2 E5q/3 F5q/4 | G5w/5' }));
     const text = roteText(piece, asWritten(piece), TEACHER);
     expect(rowsOf(text, 3)[0]).toMatch(
-      /^Right hand: Each note one beat\. Move the hand up, land with 1\. Now 1 on C in octave 2 above middle C\. Then 2 on D, 3 on E, 4 on F, 5 on G\. 1 on C,/,
+      /^Right hand: Each note one beat\. Move the hand up, land with 1\. Now 1 on C in the second octave above middle C\. Then 2 on D, 3 on E, 4 on F, 5 on G\. 1 on C,/,
     );
   });
 

@@ -58,7 +58,7 @@ export const handout = () => ({
     fingers: 'fingers',
     accidentals: 'sharps, flats and naturals',
     names: 'names of the notes',
-    notes: 'the whole piece in the new key',
+    notes: 'the whole piece',
   },
   answers: 'With the answers on a page of their own',
   cardKinds: { positions: 'positions', keys: 'keys and their signs', notes: 'guide notes' },
