@@ -148,7 +148,7 @@ describe('a handout', () => {
     const firsts = pdf.texts.filter((text) => text.includes('Page 1 of'));
     expect(firsts.map((text) => /[A-G] major/.exec(text)?.[0])).toEqual(['D major', 'G major']);
     await click('[data-role=other-files]');
-    const zip = await saved(teacher.browser, () => click('[data-file=zip]'));
+    const zip = await saved(teacher.browser, () => click('[data-action=zip]'));
     expect(Object.keys(unzipSync(zip.bytes)).toSorted()).toEqual([
       'lantern-walk-handout-in-D.pdf',
       'lantern-walk-handout-in-G.pdf',
@@ -163,10 +163,10 @@ describe('a handout', () => {
 
   it('gives its music as SVG and as PNG', async () => {
     await click('[data-role=other-files]');
-    const svg = await saved(teacher.browser, () => click('[data-file=svg]'));
+    const svg = await saved(teacher.browser, () => click('[data-action=svg]'));
     expect(new TextDecoder().decode(svg.bytes)).toMatch(/^<svg[^>]*>.*class="notehead"/s);
     await click('[data-role=other-files]');
-    const png = await saved(teacher.browser, () => click('[data-file=png]'));
+    const png = await saved(teacher.browser, () => click('[data-action=png]'));
     expect([...png.bytes.slice(1, 4)].map((byte) => String.fromCharCode(byte)).join('')).toBe('PNG');
     expect(png.bytes.length).toBeGreaterThan(20_000);
   });
@@ -187,14 +187,14 @@ describe('a week', () => {
     await goTo(page, '/week');
     await page.waitForSelector('[data-role=week] [data-card]');
     await click('[data-role=class-sheets]');
-    const { name, pdf } = await savedPdf('[data-sheets=pdf]');
+    const { name, pdf } = await savedPdf('[data-action=pdf]');
     expect(name).toMatch(/^week-\d{4}-\d\d-\d\d\.pdf$/);
     const text = pdf.texts.join(' ');
     expect(text).toContain('Week of');
     expect(text).toContain('What I played');
     await page.waitForSelector('[data-role=class-sheets]');
     await click('[data-role=class-sheets]');
-    const zip = await saved(teacher.browser, () => click('[data-sheets=zip]'));
+    const zip = await saved(teacher.browser, () => click('[data-action=zip]'));
     const files = Object.entries(unzipSync(zip.bytes));
     expect(files.length).toBeGreaterThan(2);
     const pages = files.map(([, bytes]) => readPdf(bytes).texts.length);

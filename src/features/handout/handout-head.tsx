@@ -5,6 +5,7 @@ import { ChevronDown, FileDown, Printer } from 'lucide-react';
 import { useMemo } from 'react';
 import { parseKey } from '@/core/pitch';
 import type { PieceRecord } from '@/data';
+import { ActionList } from '@/features/shared/action-list';
 import { addressOf } from '@/features/shared/address-of';
 import { choosePupil } from '@/features/shared/choose-pupil';
 import { FoldOut } from '@/features/shared/fold-out';
@@ -70,38 +71,16 @@ export function HandoutHead({ piece, whom, address, source, printing }: HandoutH
           role="other-files"
           width="w-56"
         >
-          <OtherFiles printing={printing} />
+          <ActionList
+            actions={[
+              ['zip', w.handout.saveZip, printing.saveZip],
+              ['svg', w.handout.musicAsSvg, printing.saveSvg],
+              ['png', w.handout.musicAsPng, printing.savePng],
+            ]}
+          />
         </FoldOut>
       </div>
     </div>
-  );
-}
-
-function OtherFiles({ printing }: { readonly printing: Printing }) {
-  const w = useWords();
-  const files = [
-    ['zip', w.handout.saveZip, printing.saveZip],
-    ['svg', w.handout.musicAsSvg, printing.saveSvg],
-    ['png', w.handout.musicAsPng, printing.savePng],
-  ] as const;
-  return (
-    <ul className="p-1">
-      {files.map(([name, words, act]) => (
-        <li key={name}>
-          <button
-            type="button"
-            className="btn btn-ghost btn-sm h-9 w-full justify-start font-normal pointer-coarse:h-11"
-            data-file={name}
-            onClick={(event) => {
-              act();
-              event.currentTarget.closest('details')?.removeAttribute('open');
-            }}
-          >
-            {words}
-          </button>
-        </li>
-      ))}
-    </ul>
   );
 }
 

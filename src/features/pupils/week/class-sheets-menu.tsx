@@ -3,6 +3,7 @@
 import { zipSync } from 'fflate';
 import { ChevronDown, FileDown } from 'lucide-react';
 import { useDesk } from '@/data';
+import { ActionList } from '@/features/shared/action-list';
 import { FoldOut } from '@/features/shared/fold-out';
 import { useMessages } from '@/features/shared/messages';
 import { PrintingStatus } from '@/features/shared/printing/print-progress';
@@ -49,8 +50,8 @@ export function ClassSheetsMenu({ week }: { readonly week: Omit<ClassWeek, 'desk
       keep(`week-${week.shown}.zip`, 'application/zip', zipSync(files));
     });
   const choices = [
-    ['pdf', w.handout.weekPdf, savePdf],
-    ['zip', w.handout.weekZip, saveZip],
+    ['pdf', w.handout.weekPdf, () => void savePdf()],
+    ['zip', w.handout.weekZip, () => void saveZip()],
   ] as const;
   if (progress) return <PrintingStatus progress={progress} onStop={stop} />;
   return (
@@ -65,23 +66,7 @@ export function ClassSheetsMenu({ week }: { readonly week: Omit<ClassWeek, 'desk
       side="left"
       width="w-56"
     >
-      <ul className="p-1">
-        {choices.map(([name, words, act]) => (
-          <li key={name}>
-            <button
-              type="button"
-              className="btn btn-ghost btn-sm h-9 w-full justify-start font-normal pointer-coarse:h-11"
-              data-sheets={name}
-              onClick={(event) => {
-                event.currentTarget.closest('details')?.removeAttribute('open');
-                void act();
-              }}
-            >
-              {words}
-            </button>
-          </li>
-        ))}
-      </ul>
+      <ActionList actions={choices} />
     </FoldOut>
   );
 }
