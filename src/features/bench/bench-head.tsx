@@ -201,7 +201,7 @@ function FromTo({ piece, answers }: Pick<BenchHeadProps, 'piece' | 'answers'>) {
   const { value: ladder } = answers.ladder;
   return (
     <p className="flex h-9 shrink-0 items-center gap-0.5 text-sm whitespace-nowrap text-secondary">
-      <span className="max-[90rem]:sr-only">{w.bench.writtenIn}</span>
+      <span className="max-xl:sr-only">{w.bench.writtenIn}</span>
       {ladder ? (
         <OwnKey
           piece={piece}
@@ -212,7 +212,7 @@ function FromTo({ piece, answers }: Pick<BenchHeadProps, 'piece' | 'answers'>) {
       ) : null}
       {view && view.from !== view.to ? (
         <span data-role="from-to">
-          <span className="max-[90rem]:sr-only">{w.bench.movedTo} </span>
+          <span className="max-xl:sr-only">{w.bench.movedTo} </span>
           <span aria-hidden className="xl:hidden">
             →{' '}
           </span>
