@@ -1,6 +1,6 @@
 import { err, ok, type Fault, type Result } from '@/core/base';
 import type { Language } from '@/core/explain';
-import { CARD_KINDS, fileStem } from '@/core/paper';
+import { CARD_KINDS, fileStem, isKeySheet, isOneForAllKeys } from '@/core/paper';
 import type { SavedFile } from '@/core/piece';
 import { parseKey, type Key } from '@/core/pitch';
 import { keySheet, pieceSheet, USUAL_HANDOUT, type Sheet, type SheetRequest } from '@/core/sheets';
@@ -43,17 +43,14 @@ function wantedKeys({ piece, query }: SentPiece): Result<readonly Key[], Fault> 
 function sheetsOf(sent: SentPiece, keys: readonly Key[]): Result<readonly Sheet[], Fault> {
   const { sheet } = sent.query.print;
   const request = requestOf(sent.query);
-  if (sheet === 'position' || sheet === 'drill' || sheet === 'cards' || sheet === 'log')
-    return ok([keySheet(sent.says, sheet, keys, request)]);
+  if (isKeySheet(sheet)) return ok([keySheet(sent.says, sheet, keys, request)]);
   const sheets: Sheet[] = [];
-  for (const key of keys) {
+  for (const key of isOneForAllKeys(sheet) ? keys.slice(0, 1) : keys) {
     const wanted = wantedVersions(sent, key);
     if (!wanted.ok) return wanted;
     const { piece, before, after } = wanted.value;
     const of = { piece, before, after, stage: stageTold(sent.says, sent.query) };
     sheets.push(pieceSheet(sent.says, sheet, { of, options: sent.query.options }, request));
-    // The overview is of all keys already.
-    if (sheet === 'key') break;
   }
   return ok(sheets);
 }

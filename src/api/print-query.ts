@@ -12,9 +12,9 @@ import {
 } from '@/core/paper';
 import type { Choice } from './choice';
 
-/** What a caller wants on paper. The week's sheet needs a studio, which a caller does not have. */
+/** What a caller wants on paper. */
 export interface PrintQuery {
-  readonly sheet: ApiSheet;
+  readonly sheet: SheetKind;
   readonly paper: PaperChoice;
   readonly blank: { readonly leave: LeftOut; readonly answers: 'with' | 'without' };
   /** Several keys in one file, as they were written; empty for the one that is named by `to`. */
@@ -22,9 +22,6 @@ export interface PrintQuery {
   readonly pupil: string | null;
   readonly foot: string;
 }
-
-export const API_SHEETS = SHEET_KINDS.filter((kind) => kind !== 'week');
-export type ApiSheet = Exclude<SheetKind, 'week'>;
 
 /** More keys than there are make no sheet. */
 const MOST_KEYS = 30;
@@ -42,7 +39,7 @@ export function readPrintQuery(search: URLSearchParams, choice: Choice, faults: 
     });
   const words = (name: string): string => (search.get(name) ?? '').trim().slice(0, MOST_LETTERS);
   return {
-    sheet: choice<ApiSheet>('sheet', API_SHEETS, 'handout'),
+    sheet: choice<SheetKind>('sheet', SHEET_KINDS, 'handout'),
     paper: {
       paper: choice('paper', PAPERS, 'a4'),
       turn: choice('turn', TURNS, 'upright'),

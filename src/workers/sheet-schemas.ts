@@ -4,29 +4,24 @@ import { NOTE_NAMES, type RoteStyle } from '@/core/explain';
 import {
   CARD_KINDS,
   HANDOUT_PARTS,
+  KEY_SHEETS,
   LEFT_OUT,
   MUSIC_SIZES,
   PAPERS,
+  PIECE_SHEETS,
   PRINTS,
   TURNS,
   type PaperChoice,
 } from '@/core/paper';
 import { DRILL_HANDS, DRILL_KINDS, DRILL_RHYTHMS } from '@/core/practice';
-import type { KeySheetKind, PieceSheetKind, Sheet, SheetRequest, WeekTold } from '@/core/sheets';
+import type { Sheet, SheetRequest, WeekTold } from '@/core/sheets';
 import { oneOf } from './one-of';
 import { stepsKeptSchema } from './practice-schemas';
 import type { EngravedPair } from './print-protocol';
 import { marksSchema } from './protocol-schemas';
 
-const PIECE_KINDS: readonly PieceSheetKind[] = ['handout', 'rote', 'fingers', 'key', 'blank'];
-const KEY_KINDS: readonly KeySheetKind[] = ['position', 'drill', 'cards', 'log'];
-
-export const pieceSheetKindSchema = mixed<PieceSheetKind>()
-  .oneOf([...PIECE_KINDS])
-  .required();
-export const keySheetKindSchema = mixed<KeySheetKind>()
-  .oneOf([...KEY_KINDS])
-  .required();
+export const pieceSheetKindSchema = oneOf(PIECE_SHEETS);
+export const keySheetKindSchema = oneOf(KEY_SHEETS);
 
 export const paperSchema: Schema<PaperChoice> = object({
   paper: oneOf(PAPERS),
@@ -70,7 +65,6 @@ export const weekToldSchema: Schema<WeekTold> = object({
   cards: array(
     object({
       title: words,
-      under: words,
       note: string().defined(),
       steps: array(
         object({ title: words, told: string().defined(), times: number().integer().min(1).required() }),

@@ -12,5 +12,14 @@ export {
   USUAL_PAPER,
 } from './paper';
 export type { PageSize, PaperChoice, Print } from './paper';
-export { CARD_KINDS, HANDOUT_PARTS, LEFT_OUT, SHEET_KINDS } from './sheet-kinds';
-export type { CardKind, HandoutPart, LeftOut, SheetKind } from './sheet-kinds';
+export {
+  CARD_KINDS,
+  HANDOUT_PARTS,
+  isKeySheet,
+  isOneForAllKeys,
+  KEY_SHEETS,
+  LEFT_OUT,
+  PIECE_SHEETS,
+  SHEET_KINDS,
+} from './sheet-kinds';
+export type { CardKind, HandoutPart, KeySheetKind, LeftOut, PieceSheetKind, SheetKind } from './sheet-kinds';

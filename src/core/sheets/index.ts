@@ -13,6 +13,6 @@ export type {
   TextLook,
 } from './sheet';
 export { keySheet, pieceSheet } from './sheet-of';
-export type { KeySheetKind, PieceSheetKind, SheetRequest } from './sheet-of';
+export type { SheetRequest } from './sheet-of';
 export { weekSheet } from './week';
 export type { WeekTold } from './week';

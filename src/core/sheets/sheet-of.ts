@@ -1,5 +1,12 @@
 import type { Language, RoteStyle } from '../explain';
-import { columnsOn, type CardKind, type LeftOut, type PaperChoice, type SheetKind } from '../paper';
+import {
+  columnsOn,
+  type CardKind,
+  type KeySheetKind,
+  type LeftOut,
+  type PaperChoice,
+  type PieceSheetKind,
+} from '../paper';
 import type { MoveOptions } from '../piece';
 import type { Key } from '../pitch';
 import type { DrillKind, DrillRhythm } from '../practice';
@@ -23,10 +30,6 @@ export interface SheetRequest extends Omit<SheetFor, 'columns'> {
   readonly cards: readonly CardKind[];
   readonly drill: { readonly kind: DrillKind; readonly rhythm: DrillRhythm; readonly hands: Hand | 'both' };
 }
-
-/** Sheets that are of a piece, and those that are of keys alone. */
-export type PieceSheetKind = Extract<SheetKind, 'handout' | 'rote' | 'fingers' | 'key' | 'blank'>;
-export type KeySheetKind = Extract<SheetKind, 'position' | 'drill' | 'cards' | 'log'>;
 
 /** A sheet of a piece in a key. `options` are those with which its other keys are looked at, for the overview. */
 export function pieceSheet(

@@ -157,14 +157,14 @@ describe('other sheets', () => {
   it('tell a pupil’s week: each card with its steps, and rows to write down what was practised', () => {
     const card = {
       title: 'Two Boats in D major',
-      under: '',
-      note: 'Softly.',
+      note: 'Softly.\nThen loud.',
       steps: [{ title: 'Slowly', told: 'On to the end.', times: 3 }],
     };
     const sheet = weekSheet(SAYS, { pupil: 'Tam', week: '2–8 March', cards: [card] }, 'The Lamp Room');
     expect(sheet.title).toBe('Tam: 2–8 March');
     expect(sheet.foot).toBe('The Lamp Room');
     expect(blocksOf(sheet, 'heading').map(({ text }) => text)).toEqual(['Two Boats in D major', 'What I played']);
+    expect(blocksOf(sheet, 'text').map(({ text }) => text)).toEqual(['Softly.', 'Then loud.']);
     expect(blocksOf(sheet, 'table')[0]?.rows.length).toBe(7);
   });
 });

@@ -5,7 +5,6 @@ import type { Sheet, SheetBlock } from './sheet';
 /** A card of a pupil's week as its sheet tells it, in words. */
 export interface WeekCardTold {
   readonly title: string;
-  readonly under: string;
   readonly note: string;
   readonly steps: readonly { readonly title: string; readonly told: string; readonly times: number }[];
 }
@@ -19,10 +18,9 @@ export interface WeekTold {
 
 /** A pupil's week: each card with its steps, and room for what was practised. */
 export function weekSheet(says: Language, { pupil, week, cards }: WeekTold, foot: string): Sheet {
-  const blocks = cards.flatMap(({ title, under, note, steps }): readonly SheetBlock[] => [
+  const blocks = cards.flatMap(({ title, note, steps }): readonly SheetBlock[] => [
     { kind: 'heading', text: title },
-    ...(under === '' ? [] : [{ kind: 'text', text: under, look: 'usual' } as const]),
-    ...(note === '' ? [] : [{ kind: 'text', text: note, look: 'usual' } as const]),
+    ...linesOf(note).map((text) => ({ kind: 'text', text, look: 'usual' }) as const),
     ...(steps.length === 0 ? [] : [{ kind: 'steps', steps } as const]),
   ]);
   return {
@@ -58,4 +56,8 @@ function logBlocks(says: Language, count: number): readonly SheetBlock[] {
     { kind: 'heading', text: says.sheet.practiceLog },
     { kind: 'table', head: says.sheet.logHead, rows },
   ];
+}
+
+function linesOf(text: string): readonly string[] {
+  return text.split('\n').filter((line) => line.trim() !== '');
 }

@@ -5,9 +5,6 @@ import { SHEET_KINDS, type SheetKind } from '@/core/paper';
 import { field, listOf, oneOf, text } from '@/features/shared/query-fields';
 import { changeQuery, useQuery, type QueryOf } from '@/features/shared/use-query';
 
-/** The week’s sheet is made where weeks are planned. */
-export const PRINTED_HERE = SHEET_KINDS.filter((kind) => kind !== 'week');
-
 const KEY = /^[A-G](#|b)?-[a-z]+$/;
 
 /** What the address of a sheet holds. `keys` are further keys that go into the same file. */
@@ -17,7 +14,7 @@ const SHAPE = {
   keys: listOf(array(string().required().matches(KEY)).required() as Schema<readonly string[]>),
   pupil: text,
   stage: text,
-  sheet: oneOf<SheetKind, null>(PRINTED_HERE, null),
+  sheet: oneOf<SheetKind, null>(SHEET_KINDS, null),
 };
 
 export type HandoutAddress = QueryOf<typeof SHAPE>;

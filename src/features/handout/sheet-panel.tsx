@@ -1,12 +1,12 @@
 'use client';
 
-import { CARD_KINDS, LEFT_OUT, MUSIC_SIZES, PAPERS, PRINTS, TURNS, type SheetKind } from '@/core/paper';
+import { CARD_KINDS, LEFT_OUT, MUSIC_SIZES, PAPERS, PRINTS, SHEET_KINDS, TURNS, type SheetKind } from '@/core/paper';
 import type { Mode } from '@/core/pitch';
 import { change, type Settings, type SheetChoice } from '@/data';
 import { useWords } from '@/features/shared/words/use-words';
 import { ChoiceRow } from './choice-row';
 import { FootFields } from './foot-fields';
-import { PRINTED_HERE, turnTo, type HandoutAddress } from './handout-address';
+import { turnTo, type HandoutAddress } from './handout-address';
 import { MoreKeys } from './more-keys';
 import { PartsList } from './parts-list';
 import { Templates } from './templates';
@@ -45,7 +45,7 @@ export function SheetPanel({ sheet, address, settings, mode }: SheetPanelProps) 
             value={kind}
             onChange={(event) => put({ kind: event.target.value as SheetKind })}
           >
-            {PRINTED_HERE.map((one) => (
+            {SHEET_KINDS.map((one) => (
               <option key={one} value={one}>
                 {w.handout.kinds[one]}
               </option>

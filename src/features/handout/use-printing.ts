@@ -1,7 +1,7 @@
 'use client';
 
 import { zipSync, strToU8 } from 'fflate';
-import type { SheetKind } from '@/core/paper';
+import { isOneForAllKeys } from '@/core/paper';
 import { parseKey } from '@/core/pitch';
 import type { PrintedPage } from '@/print/page';
 import type { Sheet } from '@/core/sheets';
@@ -89,12 +89,9 @@ export function usePrinting(wanted: ToPrint): Printing {
 /** Stands for the key in the name of a file with several. */
 const SEVERAL = 'several';
 
-/** Sheets of keys, and the overview, have all keys on them already. */
-const ONE_FOR_ALL: readonly SheetKind[] = ['position', 'drill', 'cards', 'log', 'key'];
-
 /** The sheet in each of the keys. */
 async function sheetsOf({ sheet, source, keys }: ToPrint): Promise<Answer<readonly Sheet[]>> {
-  const inKeys = keys.length === 0 ? [null] : ONE_FOR_ALL.includes(sheet.kind) ? keys.slice(0, 1) : keys;
+  const inKeys = keys.length === 0 ? [null] : isOneForAllKeys(sheet.kind) ? keys.slice(0, 1) : keys;
   const sheets: Sheet[] = [];
   for (const key of inKeys) {
     const answer = await source.ask(key, keys);

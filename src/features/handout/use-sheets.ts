@@ -2,6 +2,7 @@
 
 import { useMemo } from 'react';
 import type { PrintedPage } from '@/print/page';
+import { isKeySheet } from '@/core/paper';
 import { keyText, fifteenKeys, parseKey, type Mode } from '@/core/pitch';
 import type { Sheet, SheetRequest } from '@/core/sheets';
 import type { PieceRecord, SheetChoice } from '@/data';
@@ -43,10 +44,8 @@ export function useSheetSource(
       asked,
       request,
       ask: (key, keys) => {
-        if (kind === 'position' || kind === 'drill' || kind === 'cards' || kind === 'log')
-          return coreWorker().keySheet(kind, keys, request, wording);
-        const wanted = kind === 'week' ? 'handout' : kind;
-        return coreWorker().pieceSheet(asked.source, { ...asked.options, to: key }, wanted, request);
+        if (isKeySheet(kind)) return coreWorker().keySheet(kind, keys, request, wording);
+        return coreWorker().pieceSheet(asked.source, { ...asked.options, to: key }, kind, request);
       },
     };
   }, [whole, stage, request, kind, wording]);

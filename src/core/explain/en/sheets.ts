@@ -40,7 +40,6 @@ export function sheetWords(t: Terms) {
     positionSheet: (key: string): string => `Five fingers on ${key}`,
     drillSheet: 'Drill',
     weekOf: (week: string): string => `Week of ${week}`,
-    bothMinutes: 'Minutes',
     practiceLog: 'What I played',
     logHead: ['Day', 'What', 'Minutes', 'How it went'] as const,
     leftOut: {

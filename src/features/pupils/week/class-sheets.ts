@@ -52,7 +52,9 @@ async function pupilSheets(
   for (const card of cards) {
     const piece = pieces.find(({ id }) => id === card.piece) ?? null;
     const title = cardTitle(w, card, piece);
-    const own = { title, under: '', note: card.piece === null ? '' : card.note, steps: [] };
+    // Of words alone the first line is the title.
+    const note = card.piece === null ? card.note.split('\n').slice(1).join('\n') : card.note;
+    const own = { title, note, steps: [] };
     if (piece === null) {
       told.push(own);
       continue;

@@ -14,8 +14,8 @@ export const BY_BLACK_KEYS: readonly string[] = [
   'the white key right of the three black keys',
 ];
 
-/** Octaves from middle C on; a piano has no more to either side. */
-const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth'];
+/** Octaves from middle C on; a piano has no more to either side, a file may. */
+const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];
 
 /** An octave in words, told from middle C; 0 is the one that begins with it. */
 export function octaveWords(octave: number): string {

@@ -45,5 +45,5 @@ function wholeRead(word: string, parts: number, of: number): { readonly parts: n
   return whole < 0 ? null : { parts: whole * of + parts, of };
 }
 
-/** So many numbers are said as words. */
-const WHOLE = Array.from({ length: 21 }, (_, i) => countWord(i));
+/** Numbers up to these are said as words. */
+const WHOLE = Array.from({ length: 10 }, (_, i) => countWord(i));

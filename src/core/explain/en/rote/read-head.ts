@@ -2,8 +2,9 @@ import { err, ok, type Fault, type Result } from '../../../base';
 import { keyOfSignature, MODES, type Key, type Mode } from '../../../pitch';
 import type { Meter } from '../../../time';
 import { countWord } from '../common';
-import { englishTerms, type ValueType } from '../terms';
+import { englishTerms } from '../terms';
 import { USUAL_WORDING } from '../../wording';
+import { BEAT_VALUES } from './beat-values';
 import { namesRead, tonicsRead, type NamesRead } from './names-read';
 import type { RoteStyle } from './rote-told';
 import type { Sentence } from './sentences';
@@ -84,18 +85,9 @@ function readMeter(head: readonly Sentence[]): Meter | null {
   return beats > 0 && beatType !== null ? { beats, beatType } : null;
 }
 
-const VALUES: readonly (readonly [ValueType, number])[] = [
-  ['whole', 1],
-  ['half', 2],
-  ['quarter', 4],
-  ['eighth', 8],
-  ['16th', 16],
-  ['32nd', 32],
-];
-
 /** The lower number of a meter by the name of its note, in either English; null where it is no such name. */
 export function readBeat(words: string): number | null {
-  const found = VALUES.find(([type]) => BOTH_ENGLISHES.some((t) => t.valueNote(type) === words));
+  const found = BEAT_VALUES.find(([type]) => BOTH_ENGLISHES.some((t) => t.valueNote(type) === words));
   return found?.[1] ?? null;
 }
 

@@ -15,6 +15,7 @@ import { barTicks, type Meter } from '../../../time';
 import { readBeat, readHead, readKey, roteFault, type RoteHead } from './read-head';
 import { CAUTION } from '../sheets';
 import { lengthTicks, readSaying, type HandState } from './read-row';
+import { ROW_LABELS } from './rote-told';
 import { sentencesOf, type Sentence } from './sentences';
 
 /** Reads a rote sheet: what `roteWords` says of a piece, as one text. Errors: `read.rote`, with the sentence that could not be read, or the bar that does not add up. */
@@ -73,11 +74,7 @@ const LINE = /^(?:Line (\d+), .+|The piece):$/;
 const LINE_AGAIN = /^Line (\d+) is line (\d+) again, (.+)\.$/;
 const ROW_AGAIN = /^As in (?:bar|measure) (.+)\.$/;
 const ORDER = /^(?:Play|Then play) (.+)\.$/;
-const LABELS: Readonly<Record<string, Hand | 'both'>> = {
-  'Right hand:': 'right',
-  'Left hand:': 'left',
-  'Both hands:': 'both',
-};
+const ROWS = ['right', 'left', 'both'] as const;
 
 function openHand(hand: Hand): HandState {
   return { hand, seat: null, before: null, each: null };
@@ -89,7 +86,7 @@ function barsOf({ lines }: Reading): readonly OpenBar[] {
 
 function readSentence(reading: Reading, sentence: Sentence): Fault | null {
   const { text } = sentence;
-  const label = LABELS[text];
+  const label = ROWS.find((row) => ROW_LABELS[row] === text);
   if (label) {
     reading.of = label;
     if (label !== 'both') reading.hands[label].each = null;

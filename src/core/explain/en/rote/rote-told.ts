@@ -36,6 +36,13 @@ export interface RoteToldRow {
   readonly sentences: readonly string[];
 }
 
+/** What stands in front of a row. */
+export const ROW_LABELS: Readonly<Record<RoteToldRow['of'], string>> = {
+  right: 'Right hand:',
+  left: 'Left hand:',
+  both: 'Both hands:',
+};
+
 /** All words of a sheet, line by line. */
 export function roteLines(told: RoteTold): readonly string[] {
   const block = ({ heading, rows }: RoteBlock): readonly string[] => [

@@ -4,18 +4,21 @@ import type { Hand } from '../../../score';
 import { beatTicks, type Meter } from '../../../time';
 import { keyOfSignature, signatureOf, type Key } from '../../../pitch';
 import { countWord, listed } from '../common';
-import type { Terms, ValueType } from '../terms';
+import type { Terms } from '../terms';
+import { BEAT_VALUES } from './beat-values';
 import { lengthSaid } from './lengths';
 import { namesRead } from './names-read';
 import { lengthWordOf, rowSentences, seatSentences, type SayingTerms } from './saying-words';
-import type { RoteBlock, RoteStyle, RoteTold, RoteToldLine, RoteToldRow } from './rote-told';
+import {
+  ROW_LABELS,
+  type RoteBlock,
+  type RoteStyle,
+  type RoteTold,
+  type RoteToldLine,
+  type RoteToldRow,
+} from './rote-told';
 
 const HANDS: readonly Hand[] = ['right', 'left'];
-const LABELS: Readonly<Record<Hand | 'both', string>> = {
-  right: 'Right hand:',
-  left: 'Left hand:',
-  both: 'Both hands:',
-};
 
 /** A piece in words and finger numbers, complete: `readRote` makes the piece of them again. */
 export function roteWords(t: Terms, sheet: RoteSheet, style: RoteStyle): RoteTold {
@@ -48,18 +51,8 @@ function metersOf({ meter, lines }: RoteSheet): readonly Meter[] {
   );
 }
 
-/** The note values that a beat can be, by the meter's lower number. */
-const BEATS: Readonly<Record<number, ValueType>> = {
-  1: 'whole',
-  2: 'half',
-  4: 'quarter',
-  8: 'eighth',
-  16: '16th',
-  32: '32nd',
-};
-
 function beatName(t: Terms, { beatType }: Meter): string {
-  return t.valueNote(BEATS[beatType] ?? 'quarter');
+  return t.valueNote(BEAT_VALUES.find(([, lower]) => lower === beatType)?.[0] ?? 'quarter');
 }
 
 function headSentences(t: Terms, { key, meter, quartersPerMinute }: RoteSheet, style: RoteStyle): readonly string[] {
@@ -116,7 +109,7 @@ function beginBlock(terms: Pick<SayingTerms, 't' | 'style' | 'names'>, { begins 
   const rows = HANDS.flatMap((hand): readonly RoteToldRow[] => {
     const seat = begins[hand];
     if (!seat) return [];
-    return [{ of: hand, label: LABELS[hand], sentences: seatSentences({ ...terms, beat: 1, hand }, seat, 'Put') }];
+    return [{ of: hand, label: ROW_LABELS[hand], sentences: seatSentences({ ...terms, beat: 1, hand }, seat, 'Put') }];
   });
   return { heading: 'To begin:', rows };
 }
@@ -145,12 +138,12 @@ function barSpan(t: Terms, bars: readonly RoteBar[]): string {
 function toldBar(terms: SayingTerms, bar: RoteBar): RoteBlock {
   const rows = HANDS.flatMap((hand): readonly RoteToldRow[] => {
     const row = bar.hands[hand];
-    return row ? [{ of: hand, label: LABELS[hand], sentences: toldRow({ ...terms, hand }, row) }] : [];
+    return row ? [{ of: hand, label: ROW_LABELS[hand], sentences: toldRow({ ...terms, hand }, row) }] : [];
   });
   const together = togetherSentences(terms, bar);
   return {
     heading: `${[`${terms.t.Bar} ${bar.number}`, ...changesOf(terms, bar), ...shortWords(terms, bar)].join(', ')}:`,
-    rows: together.length === 0 ? rows : [...rows, { of: 'both', label: LABELS.both, sentences: together }],
+    rows: together.length === 0 ? rows : [...rows, { of: 'both', label: ROW_LABELS.both, sentences: together }],
   };
 }
 
