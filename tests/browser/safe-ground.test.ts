@@ -382,20 +382,21 @@ describe('a file outside of the browser', () => {
           (await navigator.storage.getDirectory()).getFileHandle('studio.json', { create: true }),
       });
     });
-    const written = (): Promise<string> =>
-      tab.evaluate(async () => {
-        const handle = await (await navigator.storage.getDirectory()).getFileHandle('studio.json');
-        return (await handle.getFile()).text();
-      });
     await goTo(tab, '/settings');
     await press(tab, 'Keep a file up to date …');
     await tab.waitForSelector('[data-role=kept-file][data-kind=kept]');
     await tab.locator('input[name=courtesy][value=none]').click();
-    await tab.waitForFunction(async () => {
+    const written = await tab.waitForFunction(async () => {
       const handle = await (await navigator.storage.getDirectory()).getFileHandle('studio.json');
-      return (await (await handle.getFile()).text()).includes('"courtesy":"none"');
+      // At the moment when it is written the file cannot be read.
+      const read = handle.getFile().then((file) => file.text());
+      const text = await read.catch(() => '');
+      return text.includes('"courtesy":"none"') ? text : null;
     });
-    expect(JSON.parse(await written())).toMatchObject({ newThumb: 'studio', settings: { courtesy: 'none' } });
+    expect(JSON.parse((await written.jsonValue()) ?? '')).toMatchObject({
+      newThumb: 'studio',
+      settings: { courtesy: 'none' },
+    });
     await sees(tab, 'last written');
     await press(tab, 'Stop');
     await tab.waitForSelector('[data-role=kept-file][data-kind=none]');

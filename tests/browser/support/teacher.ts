@@ -1,7 +1,7 @@
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+import puppeteer, { type Browser, type KeyboardTypeOptions, type Page } from 'puppeteer-core';
 import { launchOptions } from '../../../scripts/lib/chromium.mjs';
 
 /** A teacher with a fresh browser: what a test does, they do. */
@@ -51,9 +51,8 @@ export async function newTab(
   strangers: string[] = [],
   complaints: string[] = [],
 ): Promise<Page> {
-  const page = await browser.newPage();
+  const page = patient(await browser.newPage());
   await page.setViewport(size);
-  page.setDefaultTimeout(PATIENCE_MS);
   page.on('request', (request) => {
     const address = request.url();
     if (!address.startsWith(home()) && !address.startsWith('blob:') && !address.startsWith('data:'))
@@ -64,6 +63,31 @@ export async function newTab(
     if (message.type() === 'error') complaints.push(message.text());
   });
   return page;
+}
+
+/** A page whose fields are waited for before they are filled in, as a teacher waits: a slow machine shows the page before its fields. */
+function patient(page: Page): Page {
+  page.setDefaultTimeout(PATIENCE_MS);
+  const { select, type, focus, hover } = page;
+  const once = (selector: string) => page.waitForSelector(selector);
+  return Object.assign(page, {
+    select: async (selector: string, ...values: string[]) => {
+      await once(selector);
+      return select.call(page, selector, ...values);
+    },
+    type: async (selector: string, ...rest: [string, KeyboardTypeOptions?]) => {
+      await once(selector);
+      return type.call(page, selector, ...rest);
+    },
+    focus: async (selector: string) => {
+      await once(selector);
+      return focus.call(page, selector);
+    },
+    hover: async (selector: string) => {
+      await once(selector);
+      return hover.call(page, selector);
+    },
+  });
 }
 
 export function home(): string {
