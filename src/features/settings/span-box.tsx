@@ -1,10 +1,13 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { GREATEST_SPAN_MM, LEAST_SPAN_MM, ROUGH_SPANS } from '@/core/keyboard';
 import { change } from '@/data';
 import { reachTyped } from '@/features/shared/reach-typed';
 import { useWords } from '@/features/shared/words/use-words';
+
+/** How long after the last key a figure is kept: the 9 of 99 is none. Unit: ms. */
+const PAUSE_MS = 900;
 
 /** How far the pupil's hand reaches: measured, or roughly by age. A wrong figure is told and changes nothing. */
 export function SpanBox({ spanMm }: { readonly spanMm: number }) {
@@ -13,10 +16,19 @@ export function SpanBox({ spanMm }: { readonly spanMm: number }) {
   const isWrong = typed !== null && reachTyped(w.wording, typed) === null;
   const keep = (value: number): void =>
     void change({ kind: 'settings.change', change: { spanMm: value } }, w.settings.reachOfHandIs(value));
-  const type = (text: string): void => {
-    setTyped(text);
-    const mm = reachTyped(w.wording, text);
+  const keepTyped = (): void => {
+    const mm = typed === null ? null : reachTyped(w.wording, typed);
     if (mm !== null && mm !== spanMm) keep(mm);
+  };
+  const pause = useEffectEvent(keepTyped);
+  useEffect(() => {
+    if (typed === null) return undefined;
+    const timer = setTimeout(pause, PAUSE_MS);
+    return () => clearTimeout(timer);
+  }, [typed]);
+  const leave = (): void => {
+    keepTyped();
+    setTyped(null);
   };
   return (
     <fieldset>
@@ -32,8 +44,11 @@ export function SpanBox({ spanMm }: { readonly spanMm: number }) {
             aria-invalid={isWrong}
             aria-describedby={isWrong ? 'span-wrong' : undefined}
             value={typed ?? String(w.says.lengthNumber(spanMm))}
-            onChange={(event) => type(event.target.value)}
-            onBlur={() => setTyped(null)}
+            onChange={(event) => setTyped(event.target.value)}
+            onKeyDown={({ key }) => {
+              if (key === 'Enter') leave();
+            }}
+            onBlur={leave}
           />
           {w.says.lengthUnit}
         </label>
