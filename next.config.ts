@@ -16,6 +16,8 @@ function coreEdition(): string {
 /** Where scripts/engraver.mjs puts the engraver: by its release, so that a browser may keep it. */
 const engraver = `/engraver/${(JSON.parse(readFileSync('node_modules/verovio/package.json', 'utf8')) as { readonly version: string }).version}`;
 
+const { version } = JSON.parse(readFileSync('package.json', 'utf8')) as { readonly version: string };
+
 const nextConfig: NextConfig = {
   reactStrictMode: true,
   // The demo studio is engraved with the build: the engraver is taken as its package has it.
@@ -24,7 +26,7 @@ const nextConfig: NextConfig = {
   devIndicators: false,
   // `npm run types` checks more than a build would, and a demo need not wait for it.
   typescript: { ignoreBuildErrors: true },
-  env: { NEXT_PUBLIC_CORE_EDITION: coreEdition(), NEXT_PUBLIC_ENGRAVER: engraver },
+  env: { NEXT_PUBLIC_CORE_EDITION: coreEdition(), NEXT_PUBLIC_ENGRAVER: engraver, NEXT_PUBLIC_VERSION: version },
   headers: () =>
     Promise.resolve([
       {

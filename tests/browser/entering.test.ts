@@ -302,7 +302,9 @@ describe('other ways of entering', () => {
     page = tab;
     await begin();
     await byPiano();
-    await page.select('[data-role=device]', 'midi');
+    // Come to from the shelf, this page was not let use MIDI yet: it is loaded anew, and goes on with the keyboard.
+    await Promise.all([page.waitForNavigation(), page.select('[data-role=device]', 'midi')]);
+    await page.waitForFunction(() => document.querySelector<HTMLSelectElement>('[data-role=device]')?.value === 'midi');
     await page.waitForFunction(() => {
       const { playMidi } = window as unknown as { readonly playMidi: (bytes: readonly number[]) => void };
       playMidi([0x90, 64, 80]);

@@ -32,7 +32,7 @@ describe('a tab that is killed while a piece is entered', () => {
     await page.close();
     for (let kill = 0; kill < times; kill += 1) {
       const id = pieces[kill % pieces.length] as string;
-      const victim = await newTab(browser, SMALL);
+      const victim = await newTab(browser, { size: SMALL });
       let shown = 0;
       await victim.exposeFunction('showsKept', (steps: number) => {
         shown = Math.max(shown, steps);

@@ -20,6 +20,7 @@ import { PianoTools } from './piano-tools';
 import { useEntering, type Entering } from './use-entering';
 import { useEntryActions } from './use-entry-actions';
 import { useEntryKeys } from './use-entry-keys';
+import { useComingBack } from './use-coming-back';
 import { usePiano } from './use-piano';
 import { useWords } from '@/features/shared/words/use-words';
 
@@ -52,6 +53,7 @@ export function EntryPiece({ piece, settings, desk }: EntryPieceProps) {
   const keys = useMemo(() => keysWith(w, chosen), [w, chosen]);
   const method: ScreenMethod = isAbc ? 'abc' : (view?.method ?? 'fingers');
   const piano = usePiano(method === 'keys', press, take);
+  useComingBack(view !== null, press);
 
   const leave = useCallback(
     () => void flush().then(() => router.push(`/bench?piece=${encodeURIComponent(piece.id)}`)),

@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { computerKeys, midiKeys, screenKeys, simulatedKeys } from '@/features/shared/devices/devices';
 import { DeviceTrouble, type KeyMove } from '@/features/shared/devices/key-device';
+import { isLoadedForMidi, loadsForMidi } from '@/features/shared/devices/own-page';
 import { struckTogether, takeDown } from '@/features/shared/devices/struck-together';
 import { useMessages } from '@/features/shared/messages';
 import { pianoSounder } from '@/features/shared/sound/sounder';
@@ -53,13 +54,17 @@ export function usePiano(
 ): Piano {
   const w = useWords();
   const { say } = useMessages();
-  const [device, setDevice] = useState<Piano['device']>('screen');
+  const [device, setDevice] = useState<Piano['device']>(() => (isLoadedForMidi() ? 'midi' : 'screen'));
   const [lowest, setLowest] = useState(60);
   const [state, setState] = useState<Piano['state']>('idle');
   const recording = useRef<Recording | null>(null);
   const [screen] = useState(() => screenKeys());
   const [simulated] = useState(() => simulatedKeys());
   const computer = useMemo(() => computerKeys(lowest), [lowest]);
+
+  const choose = (wanted: Piano['device']): void => {
+    if (wanted !== 'midi' || !loadsForMidi()) setDevice(wanted);
+  };
 
   const hearChord = useMemo(() => struckTogether((midis) => press({ kind: 'keys', midis })), [press]);
   useEffect(() => {
@@ -136,7 +141,7 @@ export function usePiano(
       simulated.play(keys, eachMs, recording.current ? nextBeatMs(recording.current) : undefined),
     [simulated],
   );
-  return { device, choose: setDevice, lowest, setLowest, state, begin, end, touch, playByItself };
+  return { device, choose, lowest, setLowest, state, begin, end, touch, playByItself };
 }
 
 /** The first beat that can still be met: that of the first bar while it is counted in. */

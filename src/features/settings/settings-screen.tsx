@@ -4,6 +4,7 @@ import { useEffect } from 'react';
 import { useSettings } from '@/data';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { AsideBox } from './aside-box';
+import { OfflineBox } from './offline-box';
 import { handQuestions, questions, studioQuestions } from './questions';
 import { QuestionBox } from './question-box';
 import { SpanBox } from './span-box';
@@ -19,6 +20,7 @@ const parts = (w: Words) =>
     { id: 'words', title: w.naming.heading },
     { id: 'studio', title: w.settings.studioInOneFile },
     { id: 'aside', title: w.shared.setAside },
+    { id: 'offline', title: w.offline.heading },
     { id: 'sound', title: w.settings.sound },
   ] as const;
 
@@ -82,6 +84,7 @@ export function SettingsScreen() {
         <QuestionBox key={question.name} question={question} settings={settings} />
       ))}
       <AsideBox />
+      <OfflineBox />
       <section aria-labelledby="sound">
         <h2 id="sound" className="scroll-mt-20 mb-3 border-b border-base-300 pb-1 text-xl font-semibold">
           {w.settings.sound}

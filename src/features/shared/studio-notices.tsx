@@ -1,7 +1,6 @@
 'use client';
 
-import { useCallback, useEffect, useRef, useState, type ReactNode } from 'react';
-import { CircleAlert } from 'lucide-react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import {
   change,
   keepInFile,
@@ -17,11 +16,13 @@ import {
   type Settings,
 } from '@/data';
 import { useMessages } from './messages';
+import { Notice } from './notice';
+import { NewerNotice } from './offline/newer-notice';
 import { saveStudio } from './save-studio';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** What the teacher must know of the store, above every screen: that something could not be written, that the store is gone, that it is long since the
- * last studio file. */
+ * last studio file, that a newer version is there. */
 export function StudioNotices() {
   useRefusals();
   useKeptFileUpToDate();
@@ -30,6 +31,7 @@ export function StudioNotices() {
       <StoreNotice />
       <WaitingNotice />
       <ReminderNotice />
+      <NewerNotice />
     </>
   );
 }
@@ -45,27 +47,6 @@ function useRefusals(): void {
         say({ kind: 'trouble', text: message, hint });
       }),
     [w, say],
-  );
-}
-
-function Notice({
-  role,
-  name,
-  children,
-}: {
-  readonly role: 'alert' | 'status';
-  readonly name: string;
-  readonly children: ReactNode;
-}) {
-  return (
-    <div
-      role={role}
-      data-notice={name}
-      className="print:hidden flex flex-wrap items-center gap-x-3 gap-y-2 border-b-2 border-error bg-base-100 px-4 py-2 text-sm"
-    >
-      <CircleAlert size={20} aria-hidden className="shrink-0 text-error" />
-      {children}
-    </div>
   );
 }
 

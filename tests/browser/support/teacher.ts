@@ -30,7 +30,7 @@ export async function arrive(size: WindowSize = DESK): Promise<Teacher> {
   const browser = await puppeteer.launch(launchOptions());
   const strangers: string[] = [];
   const complaints: string[] = [];
-  const page = await newTab(browser, size, strangers, complaints);
+  const page = await newTab(browser, { size, strangers, complaints });
   return { browser, page, strangers, complaints, leave: () => browser.close() };
 }
 
@@ -44,18 +44,30 @@ export async function arriveAtShelf(size: WindowSize = DESK): Promise<Teacher> {
 
 const DEMO_PIECES = 12;
 
+interface TabOptions {
+  readonly size?: WindowSize;
+  /** Where addresses beyond the application, and complaints, are written down. */
+  readonly strangers?: string[];
+  readonly complaints?: string[];
+  /** Whether the browser keeps the application for use without a network. */
+  readonly keeps?: 'nothing' | 'edition';
+  /** Where the application is served. */
+  readonly at?: string;
+}
+
 /** Another tab in the same browser, with the same studio. */
 export async function newTab(
   browser: Browser,
-  size: WindowSize = DESK,
-  strangers: string[] = [],
-  complaints: string[] = [],
+  { size = DESK, strangers = [], complaints = [], keeps = 'nothing', at = home() }: TabOptions = {},
 ): Promise<Page> {
   const page = patient(await browser.newPage());
+  // What a visit fetches for later would take the machine away from what is tested; tests/browser/offline.test.ts has it.
+  if (keeps === 'nothing')
+    await page.evaluateOnNewDocument(() => Reflect.deleteProperty(Navigator.prototype, 'serviceWorker'));
   await page.setViewport(size);
   page.on('request', (request) => {
     const address = request.url();
-    if (!address.startsWith(home()) && !address.startsWith('blob:') && !address.startsWith('data:'))
+    if (!address.startsWith(at) && !address.startsWith('blob:') && !address.startsWith('data:'))
       strangers.push(address);
   });
   page.on('pageerror', (error) => complaints.push(String(error)));

@@ -6,6 +6,7 @@ import { useMessages } from '@/features/shared/messages';
 import { useWords } from '@/features/shared/words/use-words';
 import { computerKeys, midiKeys, screenKeys, simulatedKeys } from './devices';
 import { DeviceTrouble, type KeyMove } from './key-device';
+import { forgetLoad, isLoadedForMidi, loadsForMidi } from './own-page';
 
 export const INSTRUMENTS = ['screen', 'midi', 'simulated'] as const;
 export type InstrumentName = (typeof INSTRUMENTS)[number];
@@ -22,11 +23,16 @@ export interface Instrument {
 
 const MIDDLE_C = 60;
 
+function firstInstrument(): InstrumentName {
+  return isLoadedForMidi() ? 'midi' : 'screen';
+}
+
 /** Listens to an instrument and tells of every key that goes down or up. The keys on the screen always count, whatever else is played on. */
 export function useInstrument(onMove: (move: KeyMove) => void): Instrument {
   const w = useWords();
   const { say } = useMessages();
-  const [name, choose] = useState<InstrumentName>('screen');
+  const [name, setName] = useState<InstrumentName>(firstInstrument);
+  useEffect(forgetLoad, []);
   const [screen] = useState(() => screenKeys());
   const [simulated] = useState(() => simulatedKeys());
   const told = useRef(onMove);
@@ -66,7 +72,9 @@ export function useInstrument(onMove: (move: KeyMove) => void): Instrument {
   return useMemo(
     () => ({
       name,
-      choose,
+      choose: (wanted: InstrumentName) => {
+        if (wanted !== 'midi' || !loadsForMidi()) setName(wanted);
+      },
       touch: (midi: number) => {
         screen.move(midi, 'down');
         setTimeout(() => screen.move(midi, 'up'), TOUCH_MS);

@@ -10,6 +10,7 @@ import { handout } from './handout';
 import { lesson } from './lesson';
 import { naming } from './naming';
 import { notes } from './notes';
+import { offline } from './offline';
 import { places } from './places';
 import { practice } from './practice';
 import { pupils } from './pupils';
@@ -39,6 +40,7 @@ export function englishScreens(t: Terms) {
     lesson: lesson(),
     naming: naming(t),
     notes: notes(t),
+    offline: offline(),
     places: places(),
     practice: practice(t),
     pupils: pupils(t),

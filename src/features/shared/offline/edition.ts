@@ -1,0 +1,116 @@
+'use client';
+
+import type { FromWorker, ToWorker } from '@/offline/files';
+
+/** How much of the application is in this browser. */
+export type Kept =
+  /** This browser cannot keep it, or not from this address. */
+  | { readonly kind: 'impossible' }
+  | { readonly kind: 'waiting' }
+  | { readonly kind: 'fetching'; readonly done: number; readonly of: number }
+  | { readonly kind: 'whole' }
+  | { readonly kind: 'failed'; readonly why: 'room' | 'network' };
+
+/** Whether there is another edition than the one of this page. */
+export type Newer =
+  | 'none'
+  /** It is all there, and can be taken. */
+  | 'ready'
+  /** Another tab has taken it: this page goes on with its own until it is loaded again. */
+  | 'elsewhere';
+
+export interface EditionState {
+  readonly kept: Kept;
+  readonly newer: Newer;
+}
+
+const AT_FIRST: EditionState = { kept: { kind: 'waiting' }, newer: 'none' };
+
+let state = AT_FIRST;
+let isAsked = false;
+const listeners = new Set<() => void>();
+
+export function editionState(): EditionState {
+  return state;
+}
+
+export function onEdition(tell: () => void): () => void {
+  listeners.add(tell);
+  return () => listeners.delete(tell);
+}
+
+function become(change: Partial<EditionState>): void {
+  state = { ...state, ...change };
+  listeners.forEach((tell) => tell());
+}
+
+const WORKER = '/service-worker.js';
+
+/** The registration, where this browser has service workers and the page comes from a build. */
+let registered: Promise<ServiceWorkerRegistration | null> = Promise.resolve(null);
+
+/** Has the application kept in this browser, and looks whether a newer edition is there. */
+export function keepEdition(): void {
+  if (!('serviceWorker' in navigator) || process.env.NODE_ENV !== 'production')
+    return become({ kept: { kind: 'impossible' } });
+  const { serviceWorker } = navigator;
+  const hadOne = serviceWorker.controller !== null;
+  if (hadOne) become({ kept: { kind: 'whole' } });
+  serviceWorker.addEventListener('message', ({ data }: MessageEvent<FromWorker>) => hear(data));
+  serviceWorker.addEventListener('controllerchange', () => {
+    if (!hadOne && state.kept.kind !== 'whole') become({ kept: { kind: 'whole' } });
+    else if (isAsked) location.reload();
+    else become({ newer: 'elsewhere' });
+  });
+  registered = serviceWorker.register(WORKER, { updateViaCache: 'none' }).then(watch, () => {
+    // The server may be away: then what is kept goes on.
+    if (!hadOne) become({ kept: { kind: 'failed', why: 'network' } });
+    return serviceWorker.getRegistration().then((found) => found ?? null);
+  });
+}
+
+function hear(said: FromWorker): void {
+  // A newer edition that is on its way is no matter of the teacher’s before it is there.
+  if (state.kept.kind === 'whole') return;
+  if (said.kind === 'fetched') become({ kept: { kind: 'fetching', done: said.done, of: said.of } });
+  else become({ kept: { kind: 'failed', why: said.why } });
+}
+
+function watch(registration: ServiceWorkerRegistration): ServiceWorkerRegistration {
+  const look = (): void => {
+    if (registration.waiting && navigator.serviceWorker.controller) become({ newer: 'ready' });
+  };
+  look();
+  registration.addEventListener('updatefound', () => registration.installing?.addEventListener('statechange', look));
+  return registration;
+}
+
+/** Takes the newer edition: this page is loaded again with it. Everything that was done is in the studio already. */
+export async function takeNewer(): Promise<void> {
+  isAsked = true;
+  const waiting = (await registered)?.waiting;
+  // Another tab may have been quicker.
+  if (waiting) send(waiting, { kind: 'take-over' });
+  else location.reload();
+}
+
+/** Asks the server for a newer edition. Resolves with whether it could be asked; one that is found is told when all of it has come. */
+export async function askForNewer(): Promise<'asked' | 'away'> {
+  const registration = await registered;
+  if (!registration) return 'away';
+  return registration.update().then(
+    () => 'asked' as const,
+    () => 'away' as const,
+  );
+}
+
+/** The studio is open in this edition: older ones are not needed any more. */
+export function tellOpened(): void {
+  if (!('serviceWorker' in navigator)) return;
+  const { controller } = navigator.serviceWorker;
+  if (controller) send(controller, { kind: 'opened' });
+}
+
+function send(worker: ServiceWorker, message: ToWorker): void {
+  worker.postMessage(message);
+}

@@ -1,0 +1,37 @@
+'use client';
+
+import { useEffect, useSyncExternalStore } from 'react';
+import { hasStudio } from '@/data';
+import { askForNewer, editionState, keepEdition, onEdition, tellOpened, type EditionState } from './edition';
+import { catchInstall } from './install';
+
+export function useEdition(): EditionState {
+  return useSyncExternalStore(onEdition, editionState, editionState);
+}
+
+/** The first screen has its time before the rest is fetched. Unit: ms. */
+const FETCHED_AFTER_MS = 5_000;
+
+/** A tab that stays open for days asks for a newer edition when it is looked at, but not more often than this. Unit: ms. */
+const ASKED_EVERY_MS = 60 * 60 * 1000;
+
+/** Keeps the application in this browser, for use without a network. */
+export function useKeptEdition(): void {
+  useEffect(() => {
+    const timer = setTimeout(keepEdition, FETCHED_AFTER_MS);
+    void hasStudio().then(tellOpened);
+    const release = catchInstall();
+    let askedMs = Date.now();
+    const look = (): void => {
+      if (document.visibilityState !== 'visible' || Date.now() - askedMs < ASKED_EVERY_MS) return;
+      askedMs = Date.now();
+      void askForNewer();
+    };
+    document.addEventListener('visibilitychange', look);
+    return () => {
+      clearTimeout(timer);
+      release();
+      document.removeEventListener('visibilitychange', look);
+    };
+  }, []);
+}

@@ -1,0 +1,34 @@
+/** What the build tells the service worker of its edition. */
+export interface Edition {
+  /** A print of all its files: two builds that differ in one letter are two editions. */
+  readonly name: string;
+  /** Everything but the pages, by its address below the place where the application is served. */
+  readonly files: readonly EditionFile[];
+  /** The pages in one file: what a browser shows, and what Next asks for on the way from one to the other. */
+  readonly pages: EditionFile;
+}
+
+export interface EditionFile {
+  readonly address: string;
+  /** `sha256-…`, as subresource integrity has it: a file of another edition is refused. */
+  readonly integrity: string;
+}
+
+/** One answer that the build has made. */
+export interface PackedPage {
+  /** Its address, with `?of=` and which of a page's answers it is: `html`, `rsc`, or the part that Next names. */
+  readonly address: string;
+  readonly headers: Readonly<Record<string, string>>;
+  readonly body: string;
+}
+
+/** What a page of the application says to the service worker. */
+export type ToWorker =
+  | { readonly kind: 'take-over' }
+  /** The page has opened the studio: what older editions need is let go where no other page is open. */
+  | { readonly kind: 'opened' };
+
+/** What the service worker says to the pages while it fetches its edition. */
+export type FromWorker =
+  | { readonly kind: 'fetched'; readonly edition: string; readonly done: number; readonly of: number }
+  | { readonly kind: 'failed'; readonly edition: string; readonly why: 'room' | 'network' };

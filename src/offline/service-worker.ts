@@ -1,0 +1,137 @@
+// Keeps one whole edition of the application in the browser, and answers from it: with or without a network, and never with files of two editions.
+// scripts/lib/edition.mjs takes the types out and puts the edition in; it imports nothing, so that no browser has to know modules here.
+import type { Edition, EditionFile, FromWorker, PackedPage, ToWorker } from './files';
+
+declare const EDITION: Edition;
+
+const worker = self as unknown as ServiceWorkerGlobalScope;
+const ROOT = new URL(worker.registration.scope);
+const PREFIX = 'new-thumb-edition-';
+const OWN = PREFIX + EDITION.name;
+
+/** Headers that are about the way over the network, and wrong for what has arrived. */
+const OF_THE_WAY = ['content-encoding', 'content-length', 'transfer-encoding', 'vary', 'etag', 'date', 'connection'];
+
+/** So many files are on their way at once: what the teacher asks for meanwhile still gets through. */
+const AT_ONCE = 4;
+
+const KNOWN = new Set(EDITION.files.map(({ address }) => address));
+
+worker.addEventListener('install', (event) => event.waitUntil(fetchEdition()));
+worker.addEventListener('activate', (event) => event.waitUntil(worker.clients.claim()));
+worker.addEventListener('message', (event) => {
+  const said = event.data as ToWorker;
+  if (said.kind === 'take-over') event.waitUntil(worker.skipWaiting());
+  if (said.kind === 'opened') event.waitUntil(letGoOfOlder());
+});
+worker.addEventListener('fetch', (event) => {
+  const key = keyOf(event.request);
+  if (key !== null) event.respondWith(answer(event.request, key));
+});
+
+/** Where the answer to a request is kept: its address below the root. Null where it is no matter of ours. */
+function keyOf(request: Request): string | null {
+  const url = new URL(request.url);
+  if (request.method !== 'GET' || url.origin !== ROOT.origin || !url.pathname.startsWith(ROOT.pathname)) return null;
+  const path = url.pathname.slice(ROOT.pathname.length);
+  if (path.startsWith('api/')) return null;
+  if (KNOWN.has(path) || path.startsWith('_next/static/')) return path;
+  if (request.headers.has('rsc')) return `${path}?of=${request.headers.get('next-router-segment-prefetch') ?? 'rsc'}`;
+  return request.mode === 'navigate' ? `${path}?of=html` : null;
+}
+
+async function answer(request: Request, key: string): Promise<Response> {
+  const own = await caches.open(OWN);
+  // A page of an older edition may still be open in another tab: it goes on with its own files, which are named by what they hold.
+  const kept = (await own.match(keptAt(key))) ?? (key.startsWith('_next/static/') ? await inOlder(key) : undefined);
+  // A new answer, with no address of its own: a worker’s script would otherwise lose what stands behind the # of its address.
+  if (kept) return new Response(kept.body, { status: kept.status, headers: kept.headers });
+  try {
+    return await fetch(request);
+  } catch (fault) {
+    const page = request.mode === 'navigate' ? await own.match(keptAt('_not-found?of=html')) : undefined;
+    if (!page) throw fault;
+    return new Response(page.body, { status: 404, headers: page.headers });
+  }
+}
+
+function keptAt(key: string): string {
+  return new URL(key, ROOT).href;
+}
+
+async function inOlder(key: string): Promise<Response | undefined> {
+  for (const name of await olderEditions()) {
+    const found = await (await caches.open(name)).match(keptAt(key));
+    if (found) return found;
+  }
+  return undefined;
+}
+
+async function olderEditions(): Promise<readonly string[]> {
+  return (await caches.keys()).filter((name) => name.startsWith(PREFIX) && name !== OWN);
+}
+
+/** Has the whole edition, or throws: then the browser tries again at the next visit, and what has arrived is not fetched twice. */
+async function fetchEdition(): Promise<void> {
+  try {
+    const own = await caches.open(OWN);
+    const waiting = [EDITION.pages, ...EDITION.files];
+    const all = waiting.length;
+    let done = 0;
+    const next = async (): Promise<void> => {
+      for (let file = waiting.shift(); file; file = waiting.shift()) {
+        await (file === EDITION.pages ? unpackPages(own) : keep(own, file));
+        done += 1;
+        if (done % AT_ONCE === 0 || done === all) await tell({ kind: 'fetched', edition: EDITION.name, done, of: all });
+      }
+    };
+    await Promise.all(Array.from({ length: AT_ONCE }, next));
+  } catch (fault) {
+    const isRoom = fault instanceof DOMException && fault.name === 'QuotaExceededError';
+    await tell({ kind: 'failed', edition: EDITION.name, why: isRoom ? 'room' : 'network' });
+    throw fault;
+  }
+}
+
+async function keep(own: Cache, file: EditionFile): Promise<void> {
+  const at = keptAt(file.address);
+  if (await own.match(at)) return;
+  const response = (await fromOlder(file)) ?? (await fetched(file));
+  await own.put(at, response);
+}
+
+/** Files that are the same in an older edition are not fetched again. */
+async function fromOlder({ address, integrity }: EditionFile): Promise<Response | undefined> {
+  const found = await inOlder(address);
+  return found?.headers.get(PRINT) === integrity ? found : undefined;
+}
+
+/** The print of a file, kept beside it. */
+const PRINT = 'new-thumb-print';
+
+async function fetched({ address, integrity }: EditionFile): Promise<Response> {
+  const response = await fetch(keptAt(address), { integrity, cache: 'no-cache', credentials: 'omit' });
+  if (!response.ok) throw new TypeError(`${address}: ${response.status}`);
+  const headers = new Headers(response.headers);
+  OF_THE_WAY.forEach((name) => headers.delete(name));
+  headers.set(PRINT, integrity);
+  return new Response(await response.blob(), { headers });
+}
+
+async function unpackPages(own: Cache): Promise<void> {
+  const pages = (await (await fetched(EDITION.pages)).json()) as readonly PackedPage[];
+  for (const { address, headers, body } of pages) await own.put(keptAt(address), new Response(body, { headers }));
+}
+
+/** The files of older editions are kept until a page of this one has opened the studio, and no other page is open. One that is on its way is none of them. */
+async function letGoOfOlder(): Promise<void> {
+  const { installing, waiting } = worker.registration;
+  const open = await worker.clients.matchAll({ type: 'window', includeUncontrolled: true });
+  if (installing || waiting || open.length > 1) return;
+  await Promise.all((await olderEditions()).map((name) => caches.delete(name)));
+}
+
+async function tell(message: FromWorker): Promise<void> {
+  const pages = await worker.clients.matchAll({ type: 'window', includeUncontrolled: true });
+  pages.forEach((page) => page.postMessage(message));
+}
