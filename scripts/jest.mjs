@@ -9,7 +9,7 @@ const jest = join(dirname(createRequire(import.meta.url).resolve('jest/package.j
 
 /** Browser tests in which nobody plays in time: they wait for what is shown, however long it takes. */
 const IN_NO_HURRY =
-  '/(atlas|every-size|first-visit|handout|hands|keeping|killed-tab|manners|own-file|room|safe-ground|shelf|stages|survey|two-tabs|words)\\.test\\.ts$';
+  '/(atlas|every-size|first-visit|handout|hands|keeping|killed-tab|manners|offline|own-file|room|safe-ground|shelf|stages|survey|two-tabs|words)\\.test\\.ts$';
 
 /** A test that fails half-way leaves its browser open; the run ends all the same. */
 const BROWSER = ['--forceExit', '--passWithNoTests'];

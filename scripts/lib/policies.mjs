@@ -38,7 +38,7 @@ function contentPolicy(scripts) {
 /** What a page is never let do, and what it is where it is played into. */
 function permissions(path) {
   const played = PLAYED_INTO.includes(path) ? '(self)' : '()';
-  const never = ['camera', 'geolocation', 'payment', 'usb', 'serial', 'bluetooth', 'hid', 'display-capture'];
+  const never = ['camera', 'geolocation', 'payment', 'usb', 'serial', 'hid', 'display-capture'];
   return [`midi=${played}`, `microphone=${played}`, ...never.map((name) => `${name}=()`)].join(', ');
 }
 

@@ -96,6 +96,11 @@ export function openDatabase(name = DATABASE_NAME): StudioDatabase {
   return database;
 }
 
+/** Takes the studio away for good. It waits until every connection is closed. */
+export function deleteDatabase(): Promise<void> {
+  return Dexie.delete(DATABASE_NAME);
+}
+
 /** Whether this browser has a studio, as far as can be told without opening it: yes where it cannot. */
 export async function hasStudio(): Promise<boolean> {
   const all = await indexedDB.databases?.().catch(() => null);

@@ -46,6 +46,7 @@ export {
   keepPhoto,
   onRefusal,
   ownSince,
+  removeEverything,
   pieceToEnter,
   studio,
   useDesk,

@@ -2,7 +2,7 @@
 
 import { useSyncExternalStore } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { openDatabase, type StudioDatabase } from './database';
+import { deleteDatabase, openDatabase, type StudioDatabase } from './database';
 import { askToPersist } from './device/browser-store';
 import type { Command, StoreFault } from './door/commands';
 import { storeWorker } from '@/workers/client';
@@ -27,8 +27,9 @@ import type { PieceRecord } from './records/records';
 import type { Settings } from './records/settings';
 
 /** How the browser's store stands to this tab. `old`: another tab opened it in a newer version. `gone`: it was deleted or closed. `blocked`: it cannot
- * be brought up while another tab has it open in an older version. `unreachable`: the browser does not open it at all. */
-export type StoreState = 'open' | 'blocked' | 'old' | 'gone' | 'unreachable';
+ * be brought up while another tab has it open in an older version. `unreachable`: the browser does not open it at all. `removed`: the teacher wanted
+ * nothing of it left. */
+export type StoreState = 'open' | 'blocked' | 'old' | 'gone' | 'unreachable' | 'removed';
 
 let opened: StudioDatabase | null = null;
 let door: Studio | null = null;
@@ -41,11 +42,24 @@ export function studioDatabase(): StudioDatabase {
   return opened;
 }
 
+function tell(state: StoreState): void {
+  storeState = state;
+  listeners.forEach((listener) => listener());
+}
+
+/** Removes all that the application has put into this browser: the studio, what is kept of forms, and the application itself. It waits until other tabs
+ * have let go of the studio. */
+export async function removeEverything(): Promise<void> {
+  studioDatabase().close();
+  tell('removed');
+  await deleteDatabase();
+  sessionStorage.clear();
+  const registrations = (await navigator.serviceWorker?.getRegistrations()) ?? [];
+  await Promise.all(registrations.map((one) => one.unregister()));
+  await Promise.all((await caches.keys()).map((name) => caches.delete(name)));
+}
+
 function watched(database: StudioDatabase): StudioDatabase {
-  const tell = (state: StoreState): void => {
-    storeState = state;
-    listeners.forEach((listener) => listener());
-  };
   database.on('blocked', () => tell('blocked'));
   database.on('ready', () => tell('open'));
   database.on('versionchange', (event) => {

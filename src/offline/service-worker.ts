@@ -73,20 +73,22 @@ async function olderEditions(): Promise<readonly string[]> {
 
 /** Has the whole edition, or throws: then the browser tries again at the next visit, and what has arrived is not fetched twice. */
 async function fetchEdition(): Promise<void> {
+  const own = await caches.open(OWN);
+  const waiting = [EDITION.pages, ...EDITION.files];
+  const all = waiting.length;
+  let done = 0;
+  const next = async (): Promise<void> => {
+    for (let file = waiting.shift(); file; file = waiting.shift()) {
+      await (file === EDITION.pages ? unpackPages(own) : keep(own, file));
+      done += 1;
+      if (waiting.length > 0) await tell({ kind: 'fetched', edition: EDITION.name, done, of: all });
+    }
+  };
   try {
-    const own = await caches.open(OWN);
-    const waiting = [EDITION.pages, ...EDITION.files];
-    const all = waiting.length;
-    let done = 0;
-    const next = async (): Promise<void> => {
-      for (let file = waiting.shift(); file; file = waiting.shift()) {
-        await (file === EDITION.pages ? unpackPages(own) : keep(own, file));
-        done += 1;
-        if (done % AT_ONCE === 0 || done === all) await tell({ kind: 'fetched', edition: EDITION.name, done, of: all });
-      }
-    };
     await Promise.all(Array.from({ length: AT_ONCE }, next));
   } catch (fault) {
+    // Nothing more is begun, and nothing more told.
+    waiting.splice(0);
     const isRoom = fault instanceof DOMException && fault.name === 'QuotaExceededError';
     await tell({ kind: 'failed', edition: EDITION.name, why: isRoom ? 'room' : 'network' });
     throw fault;
@@ -110,7 +112,10 @@ async function fromOlder({ address, integrity }: EditionFile): Promise<Response 
 const PRINT = 'new-thumb-print';
 
 async function fetched({ address, integrity }: EditionFile): Promise<Response> {
-  const response = await fetch(keptAt(address), { integrity, cache: 'no-cache', credentials: 'omit' });
+  const ask = (cache: RequestCache): Promise<Response> =>
+    fetch(keptAt(address), { integrity, cache, credentials: 'omit' });
+  // What came damaged may lie in the browser’s own store of files as well: then it is asked for past that.
+  const response = await ask('no-cache').catch(() => ask('reload'));
   if (!response.ok) throw new TypeError(`${address}: ${response.status}`);
   const headers = new Headers(response.headers);
   OF_THE_WAY.forEach((name) => headers.delete(name));

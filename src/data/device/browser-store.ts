@@ -15,13 +15,18 @@ export interface Room {
   readonly promised: Promised;
 }
 
+/** Chromium tells what of it is the studio; the rest is the application itself. */
+interface DetailedEstimate extends StorageEstimate {
+  readonly usageDetails?: { readonly indexedDB?: number };
+}
+
 export async function roomLeft(): Promise<Room | null> {
   const storage = browserStorage();
   if (!storage?.estimate) return null;
-  const { usage, quota } = await storage.estimate();
+  const { usage, quota, usageDetails } = (await storage.estimate()) as DetailedEstimate;
   if (usage === undefined || quota === undefined) return null;
   const promised = storage.persisted ? ((await storage.persisted()) ? 'kept' : 'not promised') : 'unknown';
-  return { usedBytes: usage, leftBytes: Math.max(0, quota - usage), promised };
+  return { usedBytes: usageDetails?.indexedDB ?? usage, leftBytes: Math.max(0, quota - usage), promised };
 }
 
 /** On pages without a secure connection the browser offers none of this. */

@@ -44,12 +44,22 @@ export function OfflineBox() {
       <p className="mt-2 text-sm text-secondary">{w.offline.version(process.env['NEXT_PUBLIC_VERSION'] ?? '')}</p>
       <div className="mt-3 flex flex-wrap items-center gap-2">
         {kept.kind === 'impossible' ? null : (
-          <button type="button" className="btn btn-sm h-9 font-normal" disabled={asked === 'asking'} onClick={ask}>
+          <button
+            type="button"
+            className="btn btn-sm h-9 bg-base-100 font-normal"
+            disabled={asked === 'asking'}
+            onClick={ask}
+          >
             {w.offline.lookForNewer}
           </button>
         )}
         {install ? (
-          <button type="button" className="btn btn-sm h-9 font-normal" data-role="install" onClick={install}>
+          <button
+            type="button"
+            className="btn btn-sm h-9 bg-base-100 font-normal"
+            data-role="install"
+            onClick={install}
+          >
             <Download size={16} aria-hidden /> {w.offline.install}
           </button>
         ) : null}

@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { useEffect } from 'react';
 import { useSettings } from '@/data';
 import { ScreenKeys } from '@/features/shared/key-help';
@@ -93,6 +94,9 @@ export function SettingsScreen() {
           {w.settings.pianoIsRecordingSalamanderGrand}
         </p>
       </section>
+      <Link href="/about" className="link flex min-h-8 items-center self-start" data-role="to-about">
+        {w.about.link}
+      </Link>
     </div>
   );
 }

@@ -27,6 +27,7 @@ export function Places() {
     path === href ||
     (['/enter', '/handout'].includes(path) && href === '/bench') ||
     (path === '/fit' && href === '/') ||
+    (path === '/about' && href === '/settings') ||
     (['/pupil', '/lesson', '/record'].includes(path) && href === '/pupils');
   if (!isPhone) {
     return (

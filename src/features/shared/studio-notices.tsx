@@ -69,7 +69,7 @@ const storeWords = (w: Words) =>
 function StoreNotice() {
   const w = useWords();
   const state = useStoreState();
-  if (state === 'open' || state === 'unreachable') return null;
+  if (state === 'open' || state === 'unreachable' || state === 'removed') return null;
   const { text, hint } = storeWords(w)[state];
   return (
     <Notice role="alert" name="store">

@@ -1,4 +1,4 @@
-import { mkdtempSync, readFileSync } from 'node:fs';
+import { appendFileSync, mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import puppeteer, { type Browser, type KeyboardTypeOptions, type Page } from 'puppeteer-core';
@@ -44,6 +44,12 @@ export async function arriveAtShelf(size: WindowSize = DESK): Promise<Teacher> {
 
 const DEMO_PIECES = 12;
 
+/** Written down for the end of all browser tests: whichever test it was in, it counts. */
+function noteTrespass(what: string): void {
+  const place = process.env['NEW_THUMB_TRESPASSES'];
+  if (place) appendFileSync(place, `${what}\n`);
+}
+
 interface TabOptions {
   readonly size?: WindowSize;
   /** Where addresses beyond the application, and complaints, are written down. */
@@ -67,12 +73,15 @@ export async function newTab(
   await page.setViewport(size);
   page.on('request', (request) => {
     const address = request.url();
-    if (!address.startsWith(at) && !address.startsWith('blob:') && !address.startsWith('data:'))
+    if (!address.startsWith(at) && !address.startsWith('blob:') && !address.startsWith('data:')) {
       strangers.push(address);
+      noteTrespass(`asked for ${address}`);
+    }
   });
   page.on('pageerror', (error) => complaints.push(String(error)));
   page.on('console', (message) => {
     if (message.type() === 'error') complaints.push(message.text());
+    if (message.text().includes('Content Security Policy')) noteTrespass(message.text());
   });
   return page;
 }

@@ -46,13 +46,25 @@ function become(change: Partial<EditionState>): void {
 
 const WORKER = '/service-worker.js';
 
-/** The registration, where this browser has service workers and the page comes from a build. */
-let registered: Promise<ServiceWorkerRegistration | null> = Promise.resolve(null);
+/** The registration once it is wanted; null where this browser has none, or the page does not come from a build. */
+let registered: Promise<ServiceWorkerRegistration | null> | null = null;
+
+/** Whether this page was answered from an edition that is kept. */
+export function hasEdition(): boolean {
+  return 'serviceWorker' in navigator && navigator.serviceWorker.controller !== null;
+}
 
 /** Has the application kept in this browser, and looks whether a newer edition is there. */
-export function keepEdition(): void {
-  if (!('serviceWorker' in navigator) || process.env.NODE_ENV !== 'production')
-    return become({ kept: { kind: 'impossible' } });
+export function keepEdition(): Promise<ServiceWorkerRegistration | null> {
+  registered ??= register();
+  return registered;
+}
+
+async function register(): Promise<ServiceWorkerRegistration | null> {
+  if (!('serviceWorker' in navigator) || process.env.NODE_ENV !== 'production') {
+    become({ kept: { kind: 'impossible' } });
+    return null;
+  }
   const { serviceWorker } = navigator;
   const hadOne = serviceWorker.controller !== null;
   if (hadOne) become({ kept: { kind: 'whole' } });
@@ -62,11 +74,13 @@ export function keepEdition(): void {
     else if (isAsked) location.reload();
     else become({ newer: 'elsewhere' });
   });
-  registered = serviceWorker.register(WORKER, { updateViaCache: 'none' }).then(watch, () => {
+  try {
+    return watch(await serviceWorker.register(WORKER, { updateViaCache: 'none' }));
+  } catch {
     // The server may be away: then what is kept goes on.
     if (!hadOne) become({ kept: { kind: 'failed', why: 'network' } });
-    return serviceWorker.getRegistration().then((found) => found ?? null);
-  });
+    return (await serviceWorker.getRegistration()) ?? null;
+  }
 }
 
 function hear(said: FromWorker): void {
@@ -88,7 +102,7 @@ function watch(registration: ServiceWorkerRegistration): ServiceWorkerRegistrati
 /** Takes the newer edition: this page is loaded again with it. Everything that was done is in the studio already. */
 export async function takeNewer(): Promise<void> {
   isAsked = true;
-  const waiting = (await registered)?.waiting;
+  const waiting = (await keepEdition())?.waiting;
   // Another tab may have been quicker.
   if (waiting) send(waiting, { kind: 'take-over' });
   else location.reload();
@@ -96,7 +110,7 @@ export async function takeNewer(): Promise<void> {
 
 /** Asks the server for a newer edition. Resolves with whether it could be asked; one that is found is told when all of it has come. */
 export async function askForNewer(): Promise<'asked' | 'away'> {
-  const registration = await registered;
+  const registration = await keepEdition();
   if (!registration) return 'away';
   return registration.update().then(
     () => 'asked' as const,

@@ -2,7 +2,15 @@
 
 import { useEffect, useSyncExternalStore } from 'react';
 import { hasStudio } from '@/data';
-import { askForNewer, editionState, keepEdition, onEdition, tellOpened, type EditionState } from './edition';
+import {
+  askForNewer,
+  editionState,
+  hasEdition,
+  keepEdition,
+  onEdition,
+  tellOpened,
+  type EditionState,
+} from './edition';
 import { catchInstall } from './install';
 
 export function useEdition(): EditionState {
@@ -18,7 +26,7 @@ const ASKED_EVERY_MS = 60 * 60 * 1000;
 /** Keeps the application in this browser, for use without a network. */
 export function useKeptEdition(): void {
   useEffect(() => {
-    const timer = setTimeout(keepEdition, FETCHED_AFTER_MS);
+    const timer = setTimeout(() => void keepEdition(), hasEdition() ? 0 : FETCHED_AFTER_MS);
     void hasStudio().then(tellOpened);
     const release = catchInstall();
     let askedMs = Date.now();

@@ -1,4 +1,5 @@
 import type { Terms } from '../terms';
+import { about } from './about';
 import { atlas } from './atlas';
 import { bench } from './bench';
 import { charts } from './charts';
@@ -29,6 +30,7 @@ import { week } from './week';
 /** What stands on the screens, in English, as a teacher calls things. */
 export function englishScreens(t: Terms) {
   return {
+    about: about(),
     atlas: atlas(),
     bench: bench(t),
     charts: charts(t),

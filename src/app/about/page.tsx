@@ -1,0 +1,5 @@
+import { AboutScreen } from '@/features/about/about-screen';
+
+export default function AboutPage() {
+  return <AboutScreen />;
+}
