@@ -1,7 +1,7 @@
 // Runs after each build: the headers of each page, and the service worker that keeps the application for use without a network.
 import { readFileSync, utimesSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { builtPages, writeEdition } from './lib/edition.mjs';
+import { builtPages, writeRelease } from './lib/release.mjs';
 import { pageHeaders, scriptHeaders } from './lib/policies.mjs';
 import { ROOT } from './lib/run.mjs';
 
@@ -43,8 +43,8 @@ function writeHeaders() {
 }
 
 writeHeaders();
-const { name, files } = writeEdition();
+const { name, files } = writeRelease();
 // The build is as new as what was written just now.
 const now = new Date();
 utimesSync(join(ROOT, '.next/BUILD_ID'), now, now);
-console.log(`edition ${name}: ${files} files, and the pages`);
+console.log(`release ${name}: ${files} files, and the pages`);

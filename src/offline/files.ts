@@ -1,16 +1,16 @@
-/** What the build tells the service worker of its edition. */
-export interface Edition {
-  /** A print of all its files: two builds that differ in one letter are two editions. */
+/** What the build tells the service worker of its release. */
+export interface Release {
+  /** A print of all its files: two builds that differ in one letter are two releases. */
   readonly name: string;
   /** Everything but the pages, by its address below the place where the application is served. */
-  readonly files: readonly EditionFile[];
+  readonly files: readonly ReleaseFile[];
   /** The pages in one file: what a browser shows, and what Next asks for on the way from one to the other. */
-  readonly pages: EditionFile;
+  readonly pages: ReleaseFile;
 }
 
-export interface EditionFile {
+export interface ReleaseFile {
   readonly address: string;
-  /** `sha256-…`, as subresource integrity has it: a file of another edition is refused. */
+  /** `sha256-…`, as subresource integrity has it: a file of another release is refused. */
   readonly integrity: string;
 }
 
@@ -25,10 +25,10 @@ export interface PackedPage {
 /** What a page of the application says to the service worker. */
 export type ToWorker =
   | { readonly kind: 'take-over' }
-  /** The page has opened the studio: what older editions need is let go where no other page is open. */
+  /** The page has opened the studio: what older releases need is let go where no other page is open. */
   | { readonly kind: 'opened' };
 
-/** What the service worker says to the pages while it fetches its edition. */
+/** What the service worker says to the pages while it fetches its release. */
 export type FromWorker =
-  | { readonly kind: 'fetched'; readonly edition: string; readonly done: number; readonly of: number }
-  | { readonly kind: 'failed'; readonly edition: string; readonly why: 'room' | 'network' };
+  | { readonly kind: 'fetched'; readonly release: string; readonly done: number; readonly of: number }
+  | { readonly kind: 'failed'; readonly release: string; readonly why: 'room' | 'network' };

@@ -1,13 +1,13 @@
-// Keeps one whole edition of the application in the browser, and answers from it: with or without a network, and never with files of two editions.
-// scripts/lib/edition.mjs takes the types out and puts the edition in; it imports nothing, so that no browser has to know modules here.
-import type { Edition, EditionFile, FromWorker, PackedPage, ToWorker } from './files';
+// Keeps one whole release of the application in the browser, and answers from it: with or without a network, and never with files of two releases.
+// scripts/lib/release.mjs takes the types out and puts the release in; it imports nothing, so that no browser has to know modules here.
+import type { Release, ReleaseFile, FromWorker, PackedPage, ToWorker } from './files';
 
-declare const EDITION: Edition;
+declare const RELEASE: Release;
 
 const worker = self as unknown as ServiceWorkerGlobalScope;
 const ROOT = new URL(worker.registration.scope);
-const PREFIX = 'new-thumb-edition-';
-const OWN = PREFIX + EDITION.name;
+const PREFIX = 'new-thumb-release-';
+const OWN = PREFIX + RELEASE.name;
 
 /** Headers that are about the way over the network, and wrong for what has arrived. */
 const OF_THE_WAY = ['content-encoding', 'content-length', 'transfer-encoding', 'vary', 'etag', 'date', 'connection'];
@@ -15,9 +15,9 @@ const OF_THE_WAY = ['content-encoding', 'content-length', 'transfer-encoding', '
 /** So many files are on their way at once: what the teacher asks for meanwhile still gets through. */
 const AT_ONCE = 4;
 
-const KNOWN = new Set(EDITION.files.map(({ address }) => address));
+const KNOWN = new Set(RELEASE.files.map(({ address }) => address));
 
-worker.addEventListener('install', (event) => event.waitUntil(fetchEdition()));
+worker.addEventListener('install', (event) => event.waitUntil(fetchRelease()));
 worker.addEventListener('activate', (event) => event.waitUntil(worker.clients.claim()));
 worker.addEventListener('message', (event) => {
   const said = event.data as ToWorker;
@@ -42,7 +42,7 @@ function keyOf(request: Request): string | null {
 
 async function answer(request: Request, key: string): Promise<Response> {
   const own = await caches.open(OWN);
-  // A page of an older edition may still be open in another tab: it goes on with its own files, which are named by what they hold.
+  // A page of an older release may still be open in another tab: it goes on with its own files, which are named by what they hold.
   const kept = (await own.match(keptAt(key))) ?? (key.startsWith('_next/static/') ? await inOlder(key) : undefined);
   // A new answer, with no address of its own: a worker’s script would otherwise lose what stands behind the # of its address.
   if (kept) return new Response(kept.body, { status: kept.status, headers: kept.headers });
@@ -60,28 +60,28 @@ function keptAt(key: string): string {
 }
 
 async function inOlder(key: string): Promise<Response | undefined> {
-  for (const name of await olderEditions()) {
+  for (const name of await olderReleases()) {
     const found = await (await caches.open(name)).match(keptAt(key));
     if (found) return found;
   }
   return undefined;
 }
 
-async function olderEditions(): Promise<readonly string[]> {
+async function olderReleases(): Promise<readonly string[]> {
   return (await caches.keys()).filter((name) => name.startsWith(PREFIX) && name !== OWN);
 }
 
-/** Has the whole edition, or throws: then the browser tries again at the next visit, and what has arrived is not fetched twice. */
-async function fetchEdition(): Promise<void> {
+/** Has the whole release, or throws: then the browser tries again at the next visit, and what has arrived is not fetched twice. */
+async function fetchRelease(): Promise<void> {
   const own = await caches.open(OWN);
-  const waiting = [EDITION.pages, ...EDITION.files];
+  const waiting = [RELEASE.pages, ...RELEASE.files];
   const all = waiting.length;
   let done = 0;
   const next = async (): Promise<void> => {
     for (let file = waiting.shift(); file; file = waiting.shift()) {
-      await (file === EDITION.pages ? unpackPages(own) : keep(own, file));
+      await (file === RELEASE.pages ? unpackPages(own) : keep(own, file));
       done += 1;
-      if (waiting.length > 0) await tell({ kind: 'fetched', edition: EDITION.name, done, of: all });
+      if (waiting.length > 0) await tell({ kind: 'fetched', release: RELEASE.name, done, of: all });
     }
   };
   try {
@@ -90,20 +90,20 @@ async function fetchEdition(): Promise<void> {
     // Nothing more is begun, and nothing more told.
     waiting.splice(0);
     const isRoom = fault instanceof DOMException && fault.name === 'QuotaExceededError';
-    await tell({ kind: 'failed', edition: EDITION.name, why: isRoom ? 'room' : 'network' });
+    await tell({ kind: 'failed', release: RELEASE.name, why: isRoom ? 'room' : 'network' });
     throw fault;
   }
 }
 
-async function keep(own: Cache, file: EditionFile): Promise<void> {
+async function keep(own: Cache, file: ReleaseFile): Promise<void> {
   const at = keptAt(file.address);
   if (await own.match(at)) return;
   const response = (await fromOlder(file)) ?? (await fetched(file));
   await own.put(at, response);
 }
 
-/** Files that are the same in an older edition are not fetched again. */
-async function fromOlder({ address, integrity }: EditionFile): Promise<Response | undefined> {
+/** Files that are the same in an older release are not fetched again. */
+async function fromOlder({ address, integrity }: ReleaseFile): Promise<Response | undefined> {
   const found = await inOlder(address);
   return found?.headers.get(PRINT) === integrity ? found : undefined;
 }
@@ -111,7 +111,7 @@ async function fromOlder({ address, integrity }: EditionFile): Promise<Response 
 /** The print of a file, kept beside it. */
 const PRINT = 'new-thumb-print';
 
-async function fetched({ address, integrity }: EditionFile): Promise<Response> {
+async function fetched({ address, integrity }: ReleaseFile): Promise<Response> {
   const ask = (cache: RequestCache): Promise<Response> =>
     fetch(keptAt(address), { integrity, cache, credentials: 'omit' });
   // What came damaged may lie in the browser’s own store of files as well: then it is asked for past that.
@@ -124,16 +124,16 @@ async function fetched({ address, integrity }: EditionFile): Promise<Response> {
 }
 
 async function unpackPages(own: Cache): Promise<void> {
-  const pages = (await (await fetched(EDITION.pages)).json()) as readonly PackedPage[];
+  const pages = (await (await fetched(RELEASE.pages)).json()) as readonly PackedPage[];
   for (const { address, headers, body } of pages) await own.put(keptAt(address), new Response(body, { headers }));
 }
 
-/** The files of older editions are kept until a page of this one has opened the studio, and no other page is open. One that is on its way is none of them. */
+/** The files of older releases are kept until a page of this one has opened the studio, and no other page is open. One that is on its way is none of them. */
 async function letGoOfOlder(): Promise<void> {
   const { installing, waiting } = worker.registration;
   const open = await worker.clients.matchAll({ type: 'window', includeUncontrolled: true });
   if (installing || waiting || open.length > 1) return;
-  await Promise.all((await olderEditions()).map((name) => caches.delete(name)));
+  await Promise.all((await olderReleases()).map((name) => caches.delete(name)));
 }
 
 async function tell(message: FromWorker): Promise<void> {

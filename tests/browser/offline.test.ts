@@ -22,7 +22,7 @@ afterAll(async () => {
 });
 
 function tab(): Promise<Page> {
-  return newTab(browser, { strangers, keeps: 'edition', at: server.address });
+  return newTab(browser, { strangers, keeps: 'release', at: server.address });
 }
 
 async function isKeptWhole(on: Page = page): Promise<void> {
@@ -30,9 +30,9 @@ async function isKeptWhole(on: Page = page): Promise<void> {
   await on.waitForSelector('[data-role=offline][data-kept=whole]');
 }
 
-/** Which edition a page is of; the first bears no name. */
-const editionOf = (on: Page): Promise<string> =>
-  on.evaluate(() => document.documentElement.dataset['edition'] ?? 'first');
+/** Which release a page is of; the first bears no name. */
+const releaseOf = (on: Page): Promise<string> =>
+  on.evaluate(() => document.documentElement.dataset['release'] ?? 'first');
 
 describe('after the first visit', () => {
   it('all of it is in the browser, and Settings say so', async () => {
@@ -45,7 +45,7 @@ describe('after the first visit', () => {
   it('a file that comes damaged is refused, and the rest is not fetched twice', async () => {
     // Tried in a browser of its own: this one has everything.
     const other = await puppeteer.launch(launchOptions());
-    const there = await newTab(other, { keeps: 'edition', at: server.address });
+    const there = await newTab(other, { keeps: 'release', at: server.address });
     server.damage('/samples/Fs7.mp3');
     await there.goto(`${server.address}/settings`);
     await there.waitForSelector('[data-role=offline][data-kept=failed]');
@@ -124,22 +124,22 @@ describe('a newer version', () => {
     await second.waitForSelector('[data-notice=newer]');
     await page.reload();
     await page.waitForSelector('[data-notice=newer]');
-    expect(await editionOf(page)).toBe('first');
+    expect(await releaseOf(page)).toBe('first');
   });
 
   it('that is taken in one tab leaves the other as it is, until that is loaded again', async () => {
     const [second] = (await browser.pages()).filter((one) => one.url().includes('/bench'));
     if (!second) throw new Error('the second tab is gone');
     await Promise.all([page.waitForNavigation(), page.locator('[data-role=take-newer]').click()]);
-    await page.waitForFunction(() => document.documentElement.dataset['edition'] === 'second');
+    await page.waitForFunction(() => document.documentElement.dataset['release'] === 'second');
     await second.bringToFront();
     await sees(second, 'Another tab uses a newer version of New Thumb.');
-    expect(await editionOf(second)).toBe('first');
+    expect(await releaseOf(second)).toBe('first');
     // What it has not used so far is still there for it.
     await second.locator('button[data-key="F-major"]').click();
     await seesKey(second, 'F-major');
     await Promise.all([second.waitForNavigation(), second.locator('[data-role=take-newer]').click()]);
-    expect(await editionOf(second)).toBe('second');
+    expect(await releaseOf(second)).toBe('second');
     await second.close();
   });
 
@@ -148,7 +148,7 @@ describe('a newer version', () => {
     await server.goAway();
     await page.goto(server.address);
     await seesCards(page, 13);
-    expect(await editionOf(page)).toBe('second');
+    expect(await releaseOf(page)).toBe('second');
     await page.waitForFunction(async () => (await caches.keys()).length === 1);
     await server.comeBack();
   });

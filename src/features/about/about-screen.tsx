@@ -49,8 +49,8 @@ export function AboutScreen() {
         <p>{w.settings.pianoIsRecordingSalamanderGrand}</p>
         <p>
           {w.about.madeWithHow}{' '}
-          <a href="/notices.txt" className="link" data-role="notices" target="_blank" rel="noreferrer">
-            {w.about.licences}
+          <a href="/notices.txt" className="link underline" data-role="notices" target="_blank" rel="noreferrer">
+            {w.about.notices}
           </a>
         </p>
       </section>

@@ -2,9 +2,9 @@
 
 import { useState } from 'react';
 import { CircleAlert, CircleCheck, CloudOff, Download, LoaderCircle } from 'lucide-react';
-import { askForNewer, type Kept } from '@/features/shared/offline/edition';
+import { askForNewer, type Kept } from '@/features/shared/offline/release';
 import { useInstall } from '@/features/shared/offline/install';
-import { useEdition } from '@/features/shared/offline/use-edition';
+import { useRelease } from '@/features/shared/offline/use-release';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 const ICONS = {
@@ -24,7 +24,7 @@ function keptWords(w: Words, kept: Kept): string {
 /** Whether the application is in this browser for use without a network, which version it is, and how it is installed. */
 export function OfflineBox() {
   const w = useWords();
-  const { kept, newer } = useEdition();
+  const { kept, newer } = useRelease();
   const install = useInstall();
   const [asked, setAsked] = useState<'no' | 'asking' | 'asked' | 'away'>('no');
   const Icon = ICONS[kept.kind];

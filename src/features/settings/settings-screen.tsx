@@ -94,7 +94,7 @@ export function SettingsScreen() {
           {w.settings.pianoIsRecordingSalamanderGrand}
         </p>
       </section>
-      <Link href="/about" className="link flex min-h-8 items-center self-start" data-role="to-about">
+      <Link href="/about" className="link flex min-h-8 items-center self-start underline" data-role="to-about">
         {w.about.link}
       </Link>
     </div>

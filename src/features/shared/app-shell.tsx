@@ -12,7 +12,7 @@ import { HandsGlyph } from './hand-glyph';
 import { HistoryButtons } from './history-buttons';
 import { Places } from './places';
 import { StudioNotices } from './studio-notices';
-import { useKeptEdition } from './offline/use-edition';
+import { useKeptRelease } from './offline/use-release';
 import { layOutTextFont } from './text-font';
 import { Tour } from './tour/tour';
 import { TroublePage } from './trouble-page';
@@ -57,7 +57,7 @@ export function AppShell({ children }: { readonly children: ReactNode }) {
   }, [isEngraved]);
   useEffect(openConsoleDoor, []);
   useWelcome();
-  useKeptEdition();
+  useKeptRelease();
   const isFramed = FRAMED_PLACES.includes(path);
   return (
     <div className={isFramed ? 'flex h-dvh flex-col print:h-auto' : ''}>

@@ -1,9 +1,9 @@
 import { createHash } from 'node:crypto';
 import { createServer, request, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import type { Edition, PackedPage } from '@/offline/files';
+import type { Release, PackedPage } from '@/offline/files';
 
-/** Stands between the browser and the server, and can do what happens to servers: go away, serve another edition, serve half of one. */
+/** Stands between the browser and the server, and can do what happens to servers: go away, serve another release, serve half of one. */
 export interface Middleman {
   readonly address: string;
   /** What was asked for, by its path. */
@@ -11,7 +11,7 @@ export interface Middleman {
   /** Refuses every connection, as a server does that is gone. */
   readonly goAway: () => Promise<void>;
   readonly comeBack: () => Promise<void>;
-  /** From now on another edition is served; its pages bear this name. */
+  /** From now on another release is served; its pages bear this name. */
   readonly publish: (name: string) => void;
   /** A file that comes damaged; null mends it. */
   readonly damage: (path: string | null) => void;
@@ -91,16 +91,16 @@ function passedOn(server: string, req: IncomingMessage): Promise<PassedOn> {
 function renamed(pages: string, name: string): string {
   const packed = JSON.parse(pages) as readonly PackedPage[];
   return JSON.stringify(
-    packed.map((page) => ({ ...page, body: page.body.replace(PAGE, `${PAGE} data-edition="${name}"`) })),
+    packed.map((page) => ({ ...page, body: page.body.replace(PAGE, `${PAGE} data-release="${name}"`) })),
   );
 }
 
-/** The service worker of the edition of that name. */
+/** The service worker of the release of that name. */
 async function republished(server: string, script: string, name: string): Promise<string> {
-  const [, given = ''] = /^const EDITION = (.*);$/m.exec(script) ?? [];
-  const edition = JSON.parse(given) as Edition;
+  const [, given = ''] = /^const RELEASE = (.*);$/m.exec(script) ?? [];
+  const release = JSON.parse(given) as Release;
   const pages = renamed(await (await fetch(server + PAGES)).text(), name);
   const integrity = `sha256-${createHash('sha256').update(pages).digest('base64')}`;
-  const next: Edition = { ...edition, name, pages: { ...edition.pages, integrity } };
+  const next: Release = { ...release, name, pages: { ...release.pages, integrity } };
   return script.replace(given, () => JSON.stringify(next));
 }

@@ -56,7 +56,7 @@ interface TabOptions {
   readonly strangers?: string[];
   readonly complaints?: string[];
   /** Whether the browser keeps the application for use without a network. */
-  readonly keeps?: 'nothing' | 'edition';
+  readonly keeps?: 'nothing' | 'release';
   /** Where the application is served. */
   readonly at?: string;
 }

@@ -3,13 +3,13 @@
 import { useState } from 'react';
 import { Notice } from '@/features/shared/notice';
 import { useWords } from '@/features/shared/words/use-words';
-import { takeNewer } from './edition';
-import { useEdition } from './use-edition';
+import { takeNewer } from './release';
+import { useRelease } from './use-release';
 
-/** A newer edition is offered, never forced. */
+/** A newer release is offered, never forced. */
 export function NewerNotice() {
   const w = useWords();
-  const { newer } = useEdition();
+  const { newer } = useRelease();
   const [isLater, setLater] = useState(false);
   if (newer === 'none' || isLater) return null;
   return (

@@ -4,7 +4,7 @@ export const about = () => ({
   places: [
     [
       'In this browser',
-      'Pieces, pupils, plans, lessons, what was practised, settings, and everything that can be undone. It stays on this device. Beside it New Thumb itself, for use without a network.',
+      'Pieces, pupils, plans, lessons, what was played at home, settings, and everything that can be undone. It stays on this device. Beside it New Thumb itself, for use without a network.',
     ],
     ['In this tab', 'What is typed into a form and not kept yet. It goes when the tab is closed.'],
     [
@@ -26,7 +26,7 @@ export const about = () => ({
     'One pupil is removed, with everything about that pupil, on the pupil’s page. Here everything is removed that New Thumb has put into this browser.',
   removeAll: 'Remove everything …',
   whatGoes: (pieces: number, pupils: number): string =>
-    `${pieces === 1 ? 'One piece' : `${pieces} pieces`} and ${pupils === 1 ? 'one pupil' : `${pupils} pupils`} go from this browser, with all that was planned and practised, the settings, and the list of what can be undone. This cannot be taken back; a studio file can be opened again.`,
+    `${pieces === 1 ? 'One piece' : `${pieces} pieces`} and ${pupils === 1 ? 'one pupil' : `${pupils} pupils`} go from this browser, with all that was planned and played, the settings, and the list of what can be undone. This cannot be taken back; a studio file can be opened again.`,
   saveFirst: 'Save the studio first',
   reallyRemove: 'Remove it all now',
   leaveIt: 'Leave it as it is',
@@ -34,7 +34,7 @@ export const about = () => ({
   gone: 'Nothing of New Thumb is left in this browser. The page can be closed.',
   beginAnew: 'Begin anew',
   madeWith: 'What New Thumb is made with',
-  madeWithHow: 'Other people’s work that is part of it, with its licences:',
-  licences: 'all notices',
-  link: 'What is kept where, how to remove it, and licences',
+  madeWithHow: 'Other people’s work that is part of it, and on what terms:',
+  notices: 'all notices',
+  link: 'What is kept where, how it is removed, and what New Thumb is made with',
 });

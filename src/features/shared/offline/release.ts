@@ -11,7 +11,7 @@ export type Kept =
   | { readonly kind: 'whole' }
   | { readonly kind: 'failed'; readonly why: 'room' | 'network' };
 
-/** Whether there is another edition than the one of this page. */
+/** Whether there is another release than the one of this page. */
 export type Newer =
   | 'none'
   /** It is all there, and can be taken. */
@@ -19,27 +19,27 @@ export type Newer =
   /** Another tab has taken it: this page goes on with its own until it is loaded again. */
   | 'elsewhere';
 
-export interface EditionState {
+export interface ReleaseState {
   readonly kept: Kept;
   readonly newer: Newer;
 }
 
-const AT_FIRST: EditionState = { kept: { kind: 'waiting' }, newer: 'none' };
+const AT_FIRST: ReleaseState = { kept: { kind: 'waiting' }, newer: 'none' };
 
 let state = AT_FIRST;
 let isAsked = false;
 const listeners = new Set<() => void>();
 
-export function editionState(): EditionState {
+export function releaseState(): ReleaseState {
   return state;
 }
 
-export function onEdition(tell: () => void): () => void {
+export function onRelease(tell: () => void): () => void {
   listeners.add(tell);
   return () => listeners.delete(tell);
 }
 
-function become(change: Partial<EditionState>): void {
+function become(change: Partial<ReleaseState>): void {
   state = { ...state, ...change };
   listeners.forEach((tell) => tell());
 }
@@ -49,13 +49,13 @@ const WORKER = '/service-worker.js';
 /** The registration once it is wanted; null where this browser has none, or the page does not come from a build. */
 let registered: Promise<ServiceWorkerRegistration | null> | null = null;
 
-/** Whether this page was answered from an edition that is kept. */
-export function hasEdition(): boolean {
+/** Whether this page was answered from a release that is kept. */
+export function hasRelease(): boolean {
   return 'serviceWorker' in navigator && navigator.serviceWorker.controller !== null;
 }
 
-/** Has the application kept in this browser, and looks whether a newer edition is there. */
-export function keepEdition(): Promise<ServiceWorkerRegistration | null> {
+/** Has the application kept in this browser, and looks whether a newer release is there. */
+export function keepRelease(): Promise<ServiceWorkerRegistration | null> {
   registered ??= register();
   return registered;
 }
@@ -84,7 +84,7 @@ async function register(): Promise<ServiceWorkerRegistration | null> {
 }
 
 function hear(said: FromWorker): void {
-  // A newer edition that is on its way is no matter of the teacher’s before it is there.
+  // A newer release that is on its way is no matter of the teacher’s before it is there.
   if (state.kept.kind === 'whole') return;
   if (said.kind === 'fetched') become({ kept: { kind: 'fetching', done: said.done, of: said.of } });
   else become({ kept: { kind: 'failed', why: said.why } });
@@ -99,18 +99,18 @@ function watch(registration: ServiceWorkerRegistration): ServiceWorkerRegistrati
   return registration;
 }
 
-/** Takes the newer edition: this page is loaded again with it. Everything that was done is in the studio already. */
+/** Takes the newer release: this page is loaded again with it. Everything that was done is in the studio already. */
 export async function takeNewer(): Promise<void> {
   isAsked = true;
-  const waiting = (await keepEdition())?.waiting;
+  const waiting = (await keepRelease())?.waiting;
   // Another tab may have been quicker.
   if (waiting) send(waiting, { kind: 'take-over' });
   else location.reload();
 }
 
-/** Asks the server for a newer edition. Resolves with whether it could be asked; one that is found is told when all of it has come. */
+/** Asks the server for a newer release. Resolves with whether it could be asked; one that is found is told when all of it has come. */
 export async function askForNewer(): Promise<'asked' | 'away'> {
-  const registration = await keepEdition();
+  const registration = await keepRelease();
   if (!registration) return 'away';
   return registration.update().then(
     () => 'asked' as const,
@@ -118,7 +118,7 @@ export async function askForNewer(): Promise<'asked' | 'away'> {
   );
 }
 
-/** The studio is open in this edition: older ones are not needed any more. */
+/** The studio is open in this release: older ones are not needed any more. */
 export function tellOpened(): void {
   if (!('serviceWorker' in navigator)) return;
   const { controller } = navigator.serviceWorker;

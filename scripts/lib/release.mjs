@@ -1,4 +1,4 @@
-// Gathers a build into one edition: the list of its files for the service worker, and its pages in one file.
+// Gathers a build into one release: the list of its files for the service worker, and its pages in one file.
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -72,7 +72,7 @@ function file(address, path) {
 }
 
 /** Writes the pages and the service worker of the build. */
-export function writeEdition() {
+export function writeRelease() {
   writeFileSync(join(BUILD, 'static/pages.json'), JSON.stringify(builtPages().flatMap(packed)));
   const files = [
     ...filesBelow(join(BUILD, 'static'))
@@ -95,6 +95,6 @@ export function writeEdition() {
     compilerOptions: { target: ts.ScriptTarget.ES2022, module: ts.ModuleKind.ESNext, removeComments: true },
   });
   const script = outputText.replace(/^export \{\};$/m, '');
-  writeFileSync(join(PUBLIC, WORKER), `const EDITION = ${JSON.stringify({ name, files, pages })};\n{\n${script}\n}\n`);
+  writeFileSync(join(PUBLIC, WORKER), `const RELEASE = ${JSON.stringify({ name, files, pages })};\n{\n${script}\n}\n`);
   return { name, files: files.length };
 }

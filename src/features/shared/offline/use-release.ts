@@ -4,29 +4,29 @@ import { useEffect, useSyncExternalStore } from 'react';
 import { hasStudio } from '@/data';
 import {
   askForNewer,
-  editionState,
-  hasEdition,
-  keepEdition,
-  onEdition,
+  releaseState,
+  hasRelease,
+  keepRelease,
+  onRelease,
   tellOpened,
-  type EditionState,
-} from './edition';
+  type ReleaseState,
+} from './release';
 import { catchInstall } from './install';
 
-export function useEdition(): EditionState {
-  return useSyncExternalStore(onEdition, editionState, editionState);
+export function useRelease(): ReleaseState {
+  return useSyncExternalStore(onRelease, releaseState, releaseState);
 }
 
 /** The first screen has its time before the rest is fetched. Unit: ms. */
 const FETCHED_AFTER_MS = 5_000;
 
-/** A tab that stays open for days asks for a newer edition when it is looked at, but not more often than this. Unit: ms. */
+/** A tab that stays open for days asks for a newer release when it is looked at, but not more often than this. Unit: ms. */
 const ASKED_EVERY_MS = 60 * 60 * 1000;
 
 /** Keeps the application in this browser, for use without a network. */
-export function useKeptEdition(): void {
+export function useKeptRelease(): void {
   useEffect(() => {
-    const timer = setTimeout(() => void keepEdition(), hasEdition() ? 0 : FETCHED_AFTER_MS);
+    const timer = setTimeout(() => void keepRelease(), hasRelease() ? 0 : FETCHED_AFTER_MS);
     void hasStudio().then(tellOpened);
     const release = catchInstall();
     let askedMs = Date.now();
