@@ -18,7 +18,11 @@ const engraver = `/engraver/${(JSON.parse(readFileSync('node_modules/verovio/pac
 
 const { version } = JSON.parse(readFileSync('package.json', 'utf8')) as { readonly version: string };
 
+/** Where it is served, below the address of a machine that it does not have to itself: `/new-thumb`. */
+const basePath = process.env['NEW_THUMB_BASE_PATH'] ?? '';
+
 const nextConfig: NextConfig = {
+  basePath,
   reactStrictMode: true,
   // The demo studio is engraved with the build: the engraver is taken as its package has it.
   serverExternalPackages: ['verovio', 'pdfkit', 'svg-to-pdfkit', 'fontkit'],
@@ -26,7 +30,12 @@ const nextConfig: NextConfig = {
   devIndicators: false,
   // `npm run types` checks more than a build would, and a demo need not wait for it.
   typescript: { ignoreBuildErrors: true },
-  env: { NEXT_PUBLIC_CORE_EDITION: coreEdition(), NEXT_PUBLIC_ENGRAVER: engraver, NEXT_PUBLIC_VERSION: version },
+  env: {
+    NEXT_PUBLIC_CORE_EDITION: coreEdition(),
+    NEXT_PUBLIC_ENGRAVER: basePath + engraver,
+    NEXT_PUBLIC_BASE_PATH: basePath,
+    NEXT_PUBLIC_VERSION: version,
+  },
   headers: () =>
     Promise.resolve([
       {

@@ -35,6 +35,11 @@ function writeHeaders() {
         const at = path === '/' ? '' : path;
         return entry(path, `^${base}${at}/?$`, pageHeaders(path, html));
       }),
+    // It answers for the base path itself as well, which is above the place where it lies.
+    entry('/service-worker.js', `^${base}/service-worker\\.js$`, {
+      ...scriptHeaders(),
+      'Service-Worker-Allowed': base === '' ? '/' : base,
+    }),
     entry('/_next/static/:path*', `^${base}/_next/static/.*$`, scriptHeaders()),
     entry('/engraver/:path*', `^${base}/engraver/.*$`, scriptHeaders()),
   ];

@@ -25,6 +25,8 @@ function statusOf(fault: Fault): number {
     case 'job.busy':
     case 'job.stopped':
       return 503;
+    case 'query.slow':
+      return 408;
     case 'query.missing':
     case 'query.file-missing':
     case 'query.value':

@@ -30,5 +30,5 @@ export type ToWorker =
 
 /** What the service worker says to the pages while it fetches its release. */
 export type FromWorker =
-  | { readonly kind: 'fetched'; readonly release: string; readonly done: number; readonly of: number }
-  | { readonly kind: 'failed'; readonly release: string; readonly why: 'room' | 'network' };
+  | { readonly kind: 'fetched'; readonly done: number; readonly of: number }
+  | { readonly kind: 'failed'; readonly why: 'room' | 'network' };

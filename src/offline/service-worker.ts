@@ -5,7 +5,10 @@ import type { Release, ReleaseFile, FromWorker, PackedPage, ToWorker } from './f
 declare const RELEASE: Release;
 
 const worker = self as unknown as ServiceWorkerGlobalScope;
-const ROOT = new URL(worker.registration.scope);
+const SCOPE = new URL(worker.registration.scope);
+
+/** The path below which the application is served, without a slash at its end. */
+const BASE = SCOPE.pathname.replace(/\/$/, '');
 const PREFIX = 'new-thumb-release-';
 const OWN = PREFIX + RELEASE.name;
 
@@ -15,7 +18,8 @@ const OF_THE_WAY = ['content-encoding', 'content-length', 'transfer-encoding', '
 /** So many files are on their way at once: what the teacher asks for meanwhile still gets through. */
 const AT_ONCE = 4;
 
-const KNOWN = new Set(RELEASE.files.map(({ address }) => address));
+/** Addresses that are files, and may be gone to as well: a list of notices, a picture. */
+const FILES = new Set(RELEASE.files.map(({ address }) => address));
 
 worker.addEventListener('install', (event) => event.waitUntil(fetchRelease()));
 worker.addEventListener('activate', (event) => event.waitUntil(worker.clients.claim()));
@@ -32,18 +36,18 @@ worker.addEventListener('fetch', (event) => {
 /** Where the answer to a request is kept: its address below the root. Null where it is no matter of ours. */
 function keyOf(request: Request): string | null {
   const url = new URL(request.url);
-  if (request.method !== 'GET' || url.origin !== ROOT.origin || !url.pathname.startsWith(ROOT.pathname)) return null;
-  const path = url.pathname.slice(ROOT.pathname.length);
+  if (request.method !== 'GET' || url.origin !== SCOPE.origin || !`${url.pathname}/`.startsWith(`${BASE}/`))
+    return null;
+  const path = url.pathname.slice(BASE.length + 1);
   if (path.startsWith('api/')) return null;
-  if (KNOWN.has(path) || path.startsWith('_next/static/')) return path;
   if (request.headers.has('rsc')) return `${path}?of=${request.headers.get('next-router-segment-prefetch') ?? 'rsc'}`;
-  return request.mode === 'navigate' ? `${path}?of=html` : null;
+  return request.mode === 'navigate' && !FILES.has(path) ? `${path}?of=html` : path;
 }
 
 async function answer(request: Request, key: string): Promise<Response> {
   const own = await caches.open(OWN);
-  // A page of an older release may still be open in another tab: it goes on with its own files, which are named by what they hold.
-  const kept = (await own.match(keptAt(key))) ?? (key.startsWith('_next/static/') ? await inOlder(key) : undefined);
+  // A page of an older release may still be open in another tab: it goes on with its own files. Of pages there are only those of this release.
+  const kept = (await own.match(keptAt(key))) ?? (key.includes('?of=') ? undefined : await inOlder(key));
   // A new answer, with no address of its own: a worker’s script would otherwise lose what stands behind the # of its address.
   if (kept) return new Response(kept.body, { status: kept.status, headers: kept.headers });
   try {
@@ -56,7 +60,7 @@ async function answer(request: Request, key: string): Promise<Response> {
 }
 
 function keptAt(key: string): string {
-  return new URL(key, ROOT).href;
+  return `${SCOPE.origin}${BASE}/${key}`;
 }
 
 async function inOlder(key: string): Promise<Response | undefined> {
@@ -81,7 +85,7 @@ async function fetchRelease(): Promise<void> {
     for (let file = waiting.shift(); file; file = waiting.shift()) {
       await (file === RELEASE.pages ? unpackPages(own) : keep(own, file));
       done += 1;
-      if (waiting.length > 0) await tell({ kind: 'fetched', release: RELEASE.name, done, of: all });
+      if (waiting.length > 0) await tell({ kind: 'fetched', done, of: all });
     }
   };
   try {
@@ -90,7 +94,7 @@ async function fetchRelease(): Promise<void> {
     // Nothing more is begun, and nothing more told.
     waiting.splice(0);
     const isRoom = fault instanceof DOMException && fault.name === 'QuotaExceededError';
-    await tell({ kind: 'failed', release: RELEASE.name, why: isRoom ? 'room' : 'network' });
+    await tell({ kind: 'failed', why: isRoom ? 'room' : 'network' });
     throw fault;
   }
 }

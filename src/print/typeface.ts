@@ -54,10 +54,13 @@ export function runsOf(typeface: Typeface, text: string, weight: Weight): readon
   return typeface.known.get(`${weight} ${text}`, () => newRuns(typeface, text, weight));
 }
 
+/** What turns the direction of writing, joins or parts letters, or breaks lines, and has no picture of its own: no font has it, and the one that shapes words fails over it. */
+const UNSEEN = /[\p{Cc}\p{Cf}\p{Zl}\p{Zp}]/gu;
+
 function newRuns(typeface: Typeface, text: string, weight: Weight): readonly TextRun[] {
   const faces = typeface[weight];
   const runs: { face: Face; text: string }[] = [];
-  for (const letter of text) {
+  for (const letter of text.replace(UNSEEN, '')) {
     const code = letter.codePointAt(0) ?? 0;
     const face = faces.find(({ font }) => font.hasGlyphForCodePoint(code)) ?? (faces[0] as Face);
     const last = runs.at(-1);
@@ -80,7 +83,7 @@ export function textWidth(typeface: Typeface, text: string, { size, weight, spac
   return width * size + spacing * [...text].length;
 }
 
-/** A text broken into lines that are no wider than the room; `left` is what is taken of the first line already. A word that is wider than a line stands alone on one. */
+/** A text broken into lines that are no wider than the room; `left` is what is taken of the first line already. A word that is wider than a line goes on in the next. */
 export function brokenText(
   typeface: Typeface,
   text: string,
@@ -91,7 +94,8 @@ export function brokenText(
   const lines: string[] = [];
   const space = textWidth(typeface, ' ', style);
   let used = left;
-  for (const word of text.split(/\s+/).filter(Boolean)) {
+  const words = text.split(/\s+/).filter(Boolean);
+  for (const word of words.flatMap((one) => partsOf(typeface, one, style, width))) {
     const own = textWidth(typeface, word, style);
     const line = lines.at(-1);
     if (line === undefined || used + space + own > width) {
@@ -103,4 +107,16 @@ export function brokenText(
     }
   }
   return lines;
+}
+
+/** A word in parts that are no wider than a line; nearly every word is one. */
+function partsOf(typeface: Typeface, word: string, style: TextStyle, width: number): readonly string[] {
+  if (textWidth(typeface, word, style) <= width) return [word];
+  const parts: string[] = [];
+  for (const letter of word) {
+    const longer = `${parts.at(-1) ?? ''}${letter}`;
+    if (parts.length > 0 && textWidth(typeface, longer, style) <= width) parts[parts.length - 1] = longer;
+    else parts.push(letter);
+  }
+  return parts;
 }

@@ -1,14 +1,11 @@
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
 import { toBase64 } from '@/features/shared/base64';
 import { writePlayedFile } from '@/core/write';
 import type { Studio } from '@/data/door/studio';
 import { aRun } from '../support/studio';
+import { findings, findingsInBothLooks, overflow } from './support/axe';
 import { arriveAtShelf, goTo, seesCards, seesKey, textOf, type Teacher } from './support/teacher';
-
-const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
 let teacher: Teacher;
 let page: Page;
@@ -19,41 +16,6 @@ beforeAll(async () => {
 });
 
 afterAll(() => teacher.leave());
-
-interface Axe {
-  readonly run: (options: { readonly runOnly?: readonly string[] }) => Promise<{
-    readonly violations: readonly {
-      readonly id: string;
-      readonly nodes: readonly { readonly target: readonly string[] }[];
-    }[];
-  }>;
-}
-
-/** What axe finds on the screen as it is: everything, or what a second look of the same screen can have wrong. */
-async function findings(rules: 'all' | 'colours' = 'all'): Promise<readonly string[]> {
-  if (!(await page.evaluate(() => 'axe' in window))) {
-    await page.evaluate(AXE);
-    // Colours that are still on their way are neither look's.
-    await page.addStyleTag({ content: '* { transition: none !important; }' });
-  }
-  const options = rules === 'all' ? {} : { runOnly: ['color-contrast'] };
-  const { violations } = await page.evaluate((wanted) => (window as unknown as { axe: Axe }).axe.run(wanted), options);
-  return violations.flatMap(({ id, nodes }) => nodes.map(({ target }) => `${id}: ${target.join(' ')}`));
-}
-
-/** What axe finds in both looks. */
-async function findingsInBothLooks(): Promise<readonly string[]> {
-  const byDay = await findings();
-  await page.evaluate(() => (document.documentElement.dataset['theme'] = 'lamplight'));
-  const byLamplight = await findings('colours');
-  await page.evaluate(() => (document.documentElement.dataset['theme'] = 'paper'));
-  return [...byDay, ...byLamplight];
-}
-
-/** How far the window can be scrolled sideways. */
-function overflow(): Promise<number> {
-  return page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
-}
 
 /** Buttons and fields whose words are cut, and those that lie outside of the window sideways without a row that scrolls to them. */
 function cutThings(): Promise<readonly string[]> {
@@ -108,14 +70,14 @@ describe.each(SIZES)('at %i by %i', (width, height) => {
     await seesKey(page, 'Eb-major');
     await page.keyboard.press('n');
     await page.waitForSelector('[data-flag][aria-pressed=true]');
-    expect(await overflow()).toBe(0);
+    expect(await overflow(page)).toBe(0);
     expect(await cutThings()).toEqual([]);
     const more = await page.$('[data-role=more]');
     await more?.click();
     if (more) await page.waitForSelector('details[open] [data-role=survey]');
-    expect([await overflow(), await cutThings()]).toEqual([0, []]);
+    expect([await overflow(page), await cutThings()]).toEqual([0, []]);
     await more?.click();
-    expect(await findingsInBothLooks()).toEqual([]);
+    expect(await findingsInBothLooks(page)).toEqual([]);
   });
 
   it('stages have neither, on the Bench and beside the keys', async () => {
@@ -123,12 +85,12 @@ describe.each(SIZES)('at %i by %i', (width, height) => {
     await page.waitForSelector('[data-stage=landing-1][aria-current]');
     await page.locator('[data-role=arrange-stages]').click();
     await page.waitForSelector('[data-entry=whole]');
-    expect([await overflow(), await cutThings()]).toEqual([0, []]);
-    expect(await findings()).toEqual([]);
+    expect([await overflow(page), await cutThings()]).toEqual([0, []]);
+    expect(await findings(page)).toEqual([]);
     await goTo(page, '/survey?piece=mill-wheel&show=stages');
     await page.waitForSelector('[data-role=stages-by-key][data-whole=true]');
-    expect(await overflow()).toBe(0);
-    expect(await findingsInBothLooks()).toEqual([]);
+    expect(await overflow(page)).toBe(0);
+    expect(await findingsInBothLooks(page)).toEqual([]);
     await goTo(page, '/bench?piece=market-chords&key=Eb-major&at=1:1');
     await seesKey(page, 'Eb-major');
   });
@@ -138,16 +100,16 @@ describe.each(SIZES)('at %i by %i', (width, height) => {
     await page.evaluate(putRun, { ...aRun('run', 'mill-wheel', 1), pupil: 'demo-tam', midi: ONE_KEY });
     await goTo(page, `/practice?${query}&step=next`);
     await page.waitForSelector('[data-role=practice-paper] figure[aria-busy=false]');
-    expect([await overflow(), await cutThings()]).toEqual([0, []]);
-    expect(await findingsInBothLooks()).toEqual([]);
+    expect([await overflow(page), await cutThings()]).toEqual([0, []]);
+    expect(await findingsInBothLooks(page)).toEqual([]);
     await page.locator('[data-role=arrange-steps]').click();
     await page.locator('[data-entry=slow] [data-role=edit-step]').click();
     await page.waitForSelector('[data-role=step-form]');
-    expect([await overflow(), await findings()]).toEqual([0, []]);
+    expect([await overflow(page), await findings(page)]).toEqual([0, []]);
     await goTo(page, `/record?${query}&run=run`);
     await page.waitForSelector('[data-role=record-run] [data-role=judged]');
-    expect([await overflow(), await cutThings()]).toEqual([0, []]);
-    expect(await findingsInBothLooks()).toEqual([]);
+    expect([await overflow(page), await cutThings()]).toEqual([0, []]);
+    expect(await findingsInBothLooks(page)).toEqual([]);
     await goTo(page, '/bench?piece=market-chords&key=Eb-major&at=1:1');
     await seesKey(page, 'Eb-major');
   });
@@ -156,22 +118,22 @@ describe.each(SIZES)('at %i by %i', (width, height) => {
     await page.keyboard.press('m');
     await page.waitForSelector('[data-role=stand-page] figure[aria-busy=false]');
     await page.waitForSelector('[data-role=key-strip]');
-    expect(await overflow()).toBe(0);
-    expect(await findingsInBothLooks()).toEqual([]);
+    expect(await overflow(page)).toBe(0);
+    expect(await findingsInBothLooks(page)).toEqual([]);
     await page.keyboard.press('i');
     await page.waitForSelector('[data-role=pencil-bar]');
-    expect(await findings()).toEqual([]);
+    expect(await findings(page)).toEqual([]);
   });
 
   it('shelf and settings have neither', async () => {
     await goTo(page, '/');
     await page.waitForSelector('[data-piece] figure[aria-busy=false]');
-    expect(await overflow()).toBe(0);
+    expect(await overflow(page)).toBe(0);
     expect(await cutThings()).toEqual([]);
-    expect(await findingsInBothLooks()).toEqual([]);
+    expect(await findingsInBothLooks(page)).toEqual([]);
     await goTo(page, '/settings');
     await page.waitForSelector('h1');
-    expect(await overflow()).toBe(0);
+    expect(await overflow(page)).toBe(0);
   });
 });
 

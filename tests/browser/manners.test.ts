@@ -1,8 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import type { Page } from 'puppeteer-core';
-import type { AxeResults, RunOptions } from 'axe-core';
+import { findings, findingsInBothLooks, overflow } from './support/axe';
 import {
   arriveAtShelf,
   goTo,
@@ -15,8 +13,6 @@ import {
   type Teacher,
   textOf,
 } from './support/teacher';
-
-const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
 let teacher: Teacher;
 beforeAll(async () => {
@@ -31,31 +27,6 @@ const PANEL_MARKS: Readonly<Record<string, string>> = {
   chords: 'chords',
   partner: 'fitting',
 };
-
-/** What axe looks at: everything, or what a second look of the same screen can have wrong. */
-type Rules = 'all' | 'colours';
-
-/** What axe finds against, by rule and place. */
-async function findings(page: Page, rules: Rules = 'all'): Promise<readonly string[]> {
-  await page.evaluate(AXE);
-  // Colours on their way from one look to the other are neither's.
-  await page.addStyleTag({ content: '* { transition: none !important; }' });
-  const options = rules === 'all' ? {} : { runOnly: ['color-contrast'] };
-  const results = await page.evaluate(
-    (wanted) => (window as unknown as { axe: { run: (options: RunOptions) => Promise<AxeResults> } }).axe.run(wanted),
-    options,
-  );
-  return results.violations.flatMap(({ id, nodes }) => nodes.map(({ target }) => `${id}: ${target.join(' ')}`));
-}
-
-/** What axe finds by day, and against the colours by lamplight. The day is left. */
-async function findingsByBothLooks(page: Page): Promise<readonly string[]> {
-  const byDay = await findings(page);
-  await page.evaluate(() => (document.documentElement.dataset['theme'] = 'lamplight'));
-  const byLamplight = await findings(page, 'colours');
-  await page.evaluate(() => (document.documentElement.dataset['theme'] = 'paper'));
-  return [...byDay, ...byLamplight];
-}
 
 /** Screens with several faces: their addresses, and what is there once they are. */
 const FACES: readonly (readonly [path: string, mark: string])[] = [
@@ -85,9 +56,6 @@ async function seesFace(page: Page, [path, mark]: (typeof FACES)[number]): Promi
   await goTo(page, path);
   await page.waitForSelector(mark);
 }
-
-const overflow = (page: Page): Promise<number> =>
-  page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
 
 describe('by keyboard alone', () => {
   it('a teacher steps through the keys with [ and ]', async () => {
@@ -316,7 +284,7 @@ describe('survey, shelf and atlas', () => {
       const { page } = teacher;
       await page.setViewport({ width: 1280, height: 800 });
       await seesFace(page, face);
-      expect(await findingsByBothLooks(page)).toEqual([]);
+      expect(await findingsInBothLooks(page)).toEqual([]);
       expect(await smallThings(page)).toEqual([]);
       for (const [width, height] of [
         [1280, 800],

@@ -76,6 +76,11 @@ describe('files made with ill will', () => {
       bytesOf(`<score-partwise><part id="P">${'<measure/>'.repeat(6000)}</part></score-partwise>`),
       'read.too-many-bars',
     ],
+    ['a rest of ten million bars', bytesOf('X:1\nM:4/4\nL:1/4\nK:C\nC D Z9999999 E |]\n'), 'read.too-many-bars'],
+    ['a note of a billion beats', bytesOf('X:1\nM:4/4\nL:1/4\nK:C\nC D E999999999 |]\n'), 'read.too-many-bars'],
+    ['a note that is struck a year later', midiWith([], [0xff, 0xff, 0xff, 0x7f]), 'read.too-many-bars'],
+    ['bars without beats', midiWith([0x00, 0xff, 0x58, 0x04, 0x00, 0x02, 0x18, 0x08], [0x83, 0x60]), null],
+    ['beats without length', midiWith([0x00, 0xff, 0x58, 0x04, 0x04, 0xff, 0x18, 0x08], [0x83, 0x60]), null],
     [
       'a duration without end',
       bytesOf(musicXml({ right: 'C4w' }).replace('<duration>8', '<duration>99999999999999')),
@@ -98,3 +103,10 @@ describe('files made with ill will', () => {
     ).toBe('P1');
   });
 });
+
+/** A MIDI file of one note, a whole quarter long: events in front of it, and how long after them it is struck, both as bytes. */
+function midiWith(events: readonly number[], after: readonly number[]): Uint8Array {
+  const track = [...events, ...after, 0x90, 60, 80, 0x83, 0x60, 0x80, 60, 0, 0x00, 0xff, 0x2f, 0x00];
+  const header = [0x4d, 0x54, 0x68, 0x64, 0, 0, 0, 6, 0, 0, 0, 1, 0x01, 0xe0];
+  return Uint8Array.from([...header, 0x4d, 0x54, 0x72, 0x6b, 0, 0, 0, track.length, ...track]);
+}

@@ -1,11 +1,11 @@
 import { asWritten, saveAs } from '@/core/piece';
-import { FILE_FORMATS } from '@/core/base';
+import { FILE_FORMATS, type FileFormat } from '@/core/base';
 import { bytesOf, musicXml } from './build-piece';
 import { DEMO_FILES } from './demo-pieces';
 import { open } from './open';
 
 /** A small generator of numbers with a seed, so that a failure can be had again (mulberry32). */
-function numbers(seed: number): () => number {
+export function numbers(seed: number): () => number {
   let state = seed;
   return () => {
     state = (state + 0x6d2b79f5) | 0;
@@ -15,27 +15,26 @@ function numbers(seed: number): () => number {
   };
 }
 
-/** The demo pieces in all formats. */
-function goodFiles(): readonly Uint8Array[] {
-  return DEMO_FILES.flatMap(({ text }) => {
+/** The demo pieces in a format. */
+export function goodFiles(format: FileFormat): readonly Uint8Array[] {
+  return DEMO_FILES.map(({ text }) => {
     const piece = open(text);
-    return FILE_FORMATS.map((format) => {
-      const { content } = saveAs(piece, asWritten(piece), format);
-      return typeof content === 'string' ? bytesOf(content) : content;
-    });
+    const { content } = saveAs(piece, asWritten(piece), format);
+    return typeof content === 'string' ? bytesOf(content) : content;
   });
 }
 
 /** So many good files, each cut, overwritten, shortened or doubled somewhere. */
 export function mutilatedFiles(count: number): readonly Uint8Array[] {
-  const sources = goodFiles();
+  const inFormats = FILE_FORMATS.map(goodFiles);
+  const sources = DEMO_FILES.flatMap((_, i) => inFormats.map((files) => files[i] as Uint8Array));
   return Array.from({ length: count }, (_, seed) => {
     const random = numbers(seed);
     return mutilated(sources[Math.floor(random() * sources.length)] as Uint8Array, random);
   });
 }
 
-function mutilated(bytes: Uint8Array, random: () => number): Uint8Array {
+export function mutilated(bytes: Uint8Array, random: () => number): Uint8Array {
   const place = (): number => Math.floor(random() * bytes.length);
   switch (Math.floor(random() * 4)) {
     case 0:

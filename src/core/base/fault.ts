@@ -54,6 +54,7 @@ export type Fault =
   | { readonly code: 'query.value'; readonly name: string; readonly value: string; readonly allowed: string }
   | { readonly code: 'query.part'; readonly value: string; readonly parts: readonly string[] }
   | { readonly code: 'print.engraver' }
+  | { readonly code: 'query.slow'; readonly seconds: number }
   | { readonly code: 'job.busy' }
   | { readonly code: 'job.stopped' };
 

@@ -12,11 +12,9 @@ import {
 } from '../xml';
 import type { Part, Score } from '../score';
 import { commonTicks, parseFraction, type Fraction } from './durations';
+import { MAX_BARS, tooManyBars } from './limits';
 import { hasPitch, readPart, type IdSource } from './read-part';
 import { toPartwise } from './timewise';
-
-/** The longest piece that is read. */
-const MAX_BARS = 5000;
 
 /** A score, and what was doubtful in the file but kept. */
 export interface Reading {
@@ -55,7 +53,7 @@ function readParts(parsed: XmlDocument): Result<Reading, Fault> {
   }
   const partElements = childElements(root, 'part');
   const longest = Math.max(0, ...partElements.map((part) => childElements(part, 'measure').length));
-  if (longest > MAX_BARS) return err({ code: 'read.too-many-bars', limit: MAX_BARS });
+  if (longest > MAX_BARS) return tooManyBars();
   const ticksPerQuarter = ticksFor(partElements);
   if (ticksPerQuarter === null) {
     return err({

@@ -1,4 +1,4 @@
-import type { Language } from '../explain';
+import { shortened, type Language } from '../explain';
 import { ID_PREFIXES, type LeftOut } from '../paper';
 import type { Version } from '../piece';
 import { mapMeasures, struckNotes, type MeasureItem, type NoteItem, type Score } from '../score';
@@ -27,7 +27,7 @@ export function blankSheet(
     musicOf(says, of, to, { leave, isFilled: true }),
   ];
   return {
-    title: of.piece.score.title,
+    title: shortened(of.piece.score.title),
     language: LANGUAGE,
     foot: to.foot,
     blocks: [
@@ -55,7 +55,7 @@ function musicOf(says: Language, { piece, before, after }: SheetPiece, to: Sheet
   const breaks = systemBreaks(piece.score, to.columns);
   return {
     kind: 'music',
-    label: says.sheet.music(piece.score.title, says.key(after.key)),
+    label: says.sheet.music(shortened(piece.score.title), says.key(after.key)),
     page: engravingPage(leave === 'notes' ? [model, own] : [own], breaks),
     positions: null,
     before: [],

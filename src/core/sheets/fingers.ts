@@ -1,4 +1,4 @@
-import type { Language } from '../explain';
+import { shortened, type Language } from '../explain';
 import { fingerPage } from '../views';
 import { cautionBlocks, LANGUAGE, titleBlock, type SheetFor, type SheetPiece } from './handout';
 import type { Sheet } from './sheet';
@@ -6,7 +6,7 @@ import type { Sheet } from './sheet';
 /** A piece without a staff: finger numbers, with the words under them, beside the keys on which the hands begin. */
 export function fingerSheet(says: Language, of: SheetPiece, to: SheetFor): Sheet {
   return {
-    title: of.piece.score.title,
+    title: shortened(of.piece.score.title),
     language: LANGUAGE,
     foot: to.foot,
     blocks: [

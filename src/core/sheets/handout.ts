@@ -1,5 +1,5 @@
 import type { LabelKind, Mark } from '../annotate';
-import type { Language } from '../explain';
+import { shortened, type Language } from '../explain';
 import type { OpenedPiece, Version } from '../piece';
 import { HANDOUT_PARTS, ID_PREFIXES, type HandoutPart } from '../paper';
 import type { Key } from '../pitch';
@@ -50,7 +50,7 @@ export function handoutSheet(says: Language, of: SheetPiece, to: SheetFor, choic
     partBlocks(says, part, { of, to, view, choice }).map((block): SheetBlock => ({ ...block, part })),
   );
   return {
-    title: of.piece.score.title,
+    title: shortened(of.piece.score.title),
     language: LANGUAGE,
     foot: to.foot,
     blocks: [titleBlock(says, of, to), ...blocks, ...cautionBlocks(says, of.after)],
@@ -62,7 +62,7 @@ export const LANGUAGE = 'en';
 
 export function titleBlock(says: Language, { piece, after, stage }: SheetPiece, { pupil }: SheetFor): SheetBlock {
   const under = says.sheet.underTitle(says.key(after.key), stage?.title ?? null, pupil);
-  return { kind: 'title', text: piece.score.title, under };
+  return { kind: 'title', text: shortened(piece.score.title), under };
 }
 
 /** The music as the Bench has it, without the key in front. */
@@ -115,7 +115,7 @@ export function musicBlock(
 ): SheetBlock {
   return {
     kind: 'music',
-    label: says.sheet.music(piece.score.title, says.key(after.key)),
+    label: says.sheet.music(shortened(piece.score.title), says.key(after.key)),
     page: view.page,
     positions: tracks === 'shown' ? view.positions : null,
     before: view.positionsBefore,

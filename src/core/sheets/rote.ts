@@ -1,4 +1,4 @@
-import { type Language, type RoteBlock, type RoteStyle } from '../explain';
+import { shortened, type Language, type RoteBlock, type RoteStyle } from '../explain';
 import { midiNumber } from '../pitch';
 import { roteOf, type RoteSheet } from '../rote';
 import type { Finger } from '../score';
@@ -25,11 +25,11 @@ export function roteSheet(says: Language, { piece, after }: SheetPiece, to: Shee
     ...rows.map(({ label, sentences }): SheetBlock => ({ kind: 'row', label, text: sentences.join(' ') })),
   ];
   return {
-    title: piece.score.title,
+    title: shortened(piece.score.title),
     language: LANGUAGE,
     foot: to.foot,
     blocks: [
-      { kind: 'title', text: told.title, under: '' },
+      { kind: 'title', text: shortened(told.title), under: '' },
       { kind: 'text', text: told.head.join(' '), look: 'usual' },
       { kind: 'text', text: told.legend.join(' '), look: 'small' },
       ...beginPlaces(says, rote.begins),

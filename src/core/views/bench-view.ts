@@ -1,4 +1,4 @@
-import { type Language } from '../explain';
+import { shortened, type Language } from '../explain';
 import { sharedKeys } from '../fingering';
 import { keyText, type Direction, type Key } from '../pitch';
 import { groupMove } from '../transpose';
@@ -110,7 +110,7 @@ export function benchView(
     },
   ];
   return {
-    title: piece.score.title,
+    title: shortened(piece.score.title),
     composer: piece.score.composer,
     from: says.key(before.key),
     to: says.key(after.key),

@@ -54,7 +54,18 @@ export function engravingPage(layers: readonly Layer[], breaks: readonly number[
   });
   const root = element('score-partwise', { version: '4.0' }, [list, ...bodies]);
   const musicXml = serialiseXml({ declaration: null, doctype: null, prolog: [], epilog: [], root });
-  return { musicXml, keyChanges: keyChanges(parts.map(({ part }) => part)) };
+  return { musicXml: withShortTexts(musicXml), keyChanges: keyChanges(parts.map(({ part }) => part)) };
+}
+
+/** A text of a page that is longer than this is cut to as much of it; the piece keeps all of it. Unit: letters. */
+const MOST_LETTERS = 200;
+const LONG_TEXT = />[^<]{201,}(?=<)/g;
+const LONG_VALUE = /="[^"]{201,}(?=")/g;
+
+/** Words of fifty thousand letters would keep the engraver busy for minutes, and stand beyond every page. */
+function withShortTexts(musicXml: string): string {
+  const cut = (text: string): string => `${text.slice(0, MOST_LETTERS).replace(/&[^;]*$/, '')}…`;
+  return musicXml.replace(LONG_TEXT, cut).replace(LONG_VALUE, cut);
 }
 
 function keyChanges(parts: readonly Part[]): readonly StaffKeyChange[] {

@@ -1,5 +1,6 @@
 'use client';
 
+import { ownAddress } from '@/features/shared/own-address';
 import Link from 'next/link';
 import { Download } from 'lucide-react';
 import { useMessages } from '@/features/shared/messages';
@@ -49,7 +50,13 @@ export function AboutScreen() {
         <p>{w.settings.pianoIsRecordingSalamanderGrand}</p>
         <p>
           {w.about.madeWithHow}{' '}
-          <a href="/notices.txt" className="link underline" data-role="notices" target="_blank" rel="noreferrer">
+          <a
+            href={ownAddress('/notices.txt')}
+            className="link underline"
+            data-role="notices"
+            target="_blank"
+            rel="noreferrer"
+          >
             {w.about.notices}
           </a>
         </p>

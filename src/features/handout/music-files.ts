@@ -1,3 +1,4 @@
+import { ownAddress } from '@/features/shared/own-address';
 import type { PageMark, PrintedPage } from '@/print/page';
 import { toBase64 } from '@/features/shared/base64';
 
@@ -21,7 +22,7 @@ export async function musicPicture(pages: readonly PrintedPage[]): Promise<strin
       ['sheet-sans', 700, 'sans-700.woff'],
       ['sheet-music', 400, 'music.woff'],
     ].map(async ([family, weight, file]) => {
-      const bytes = new Uint8Array(await (await fetch(`/print/${file}`)).arrayBuffer());
+      const bytes = new Uint8Array(await (await fetch(ownAddress(`/print/${file}`))).arrayBuffer());
       return `@font-face{font-family:${family};font-weight:${weight};src:url(data:font/woff;base64,${toBase64(bytes)})}`;
     }),
   );

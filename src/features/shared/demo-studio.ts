@@ -1,5 +1,6 @@
 'use client';
 
+import { ownAddress } from '@/features/shared/own-address';
 import { array, mixed, number, object, string } from 'yup';
 import { engraveLayoutSchema } from '@/workers/protocol-schemas';
 import type { EngravedSystem } from '@/workers/protocol';
@@ -40,7 +41,7 @@ const demoSchema = object({
 
 /** Loads the demo studio, which is shipped with the application. */
 export async function loadDemoStudio(): Promise<DemoRecords> {
-  const response = await fetch('/demo-studio');
+  const response = await fetch(ownAddress('/demo-studio'));
   if (!response.ok) throw new Error('the demo studio is missing from the build');
   const { pieces, term, cards } = demoSchema.validateSync(await response.json());
   takeEngravedAhead(cards as unknown as readonly EngravedAhead[]);

@@ -46,6 +46,7 @@ const FAULTS: { readonly [Code in Fault['code']]: Extract<Fault, { code: Code }>
   'query.value': { code: 'query.value', name: 'to', value: 'H', allowed: 'a key' },
   'query.part': { code: 'query.part', value: 'X', parts: ['P1'] },
   'print.engraver': { code: 'print.engraver' },
+  'query.slow': { code: 'query.slow', seconds: 20 },
   'job.busy': { code: 'job.busy' },
   'job.stopped': { code: 'job.stopped' },
 };

@@ -146,6 +146,11 @@ export function faultWords(t: Terms, found: Fault): FaultWords {
         message: 'The music of this piece could not be engraved.',
         hint: 'Look whether the file opens in the program it was written in, and export it again.',
       };
+    case 'query.slow':
+      return {
+        message: `The piece had not come in whole after ${fault.seconds} seconds.`,
+        hint: 'Send it again over a faster connection, or send a smaller file.',
+      };
     case 'job.busy':
       return { message: 'Too many pieces are being worked on at once.', hint: 'Send it again in a moment.' };
     case 'job.stopped':

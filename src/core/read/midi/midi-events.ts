@@ -133,7 +133,8 @@ function readTrack(events: readonly MidiEvent[]): ReadTrack {
         track.name ||= event.text;
         break;
       case 'timeSignature':
-        track.meters.push({ at, beats: event.numerator, beatType: event.denominator });
+        if (isMeter(event.numerator, event.denominator))
+          track.meters.push({ at, beats: event.numerator, beatType: event.denominator });
         break;
       case 'keySignature':
         track.keys.push({ at, fifths: event.key, isMinor: event.scale === 1 });
@@ -160,3 +161,12 @@ function text(raw: string): string {
     return raw.trim();
   }
 }
+
+/** A file may say a bar of no beats, or beats of no length: bars of it would never end. */
+function isMeter(beats: number, beatType: number): boolean {
+  return beats >= 1 && beats <= MOST_BEATS && beatType >= 1 && beatType <= SHORTEST_BEAT;
+}
+
+/** The longest bar and the shortest beat that are believed. Our own choice. */
+const MOST_BEATS = 64;
+const SHORTEST_BEAT = 64;

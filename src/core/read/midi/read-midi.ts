@@ -2,6 +2,7 @@ import { keyOfSignature, keyText, nameAtFifths, pitchClass, rankKeys } from '../
 import { err, ok, unwrap, type Fault, type Remark, type Result } from '../../base';
 import { barTicks, type Meter, type Ticks } from '../../time';
 import type { PlainReading } from '../abc/read-abc';
+import { MAX_BARS, tooManyBars } from '../limits';
 import { PLAIN_BAR, PLAIN_TICKS, type PlainBar, type PlainLyric } from '../../plain-piece';
 import { toGrid, type Grid, type GridNote } from './grid';
 import { readMidiEvents, type MidiContent } from './midi-events';
@@ -19,7 +20,9 @@ export function readMidi(bytes: Uint8Array, grid: Grid | null): Result<PlainRead
   const hands = splitHands(gridded.notes, value.names);
   const spellings = spellingsOf(value, gridded.notes);
   const end = Math.max(...gridded.notes.map((note) => note.end));
-  const bars = barsOf(value, end, spellings);
+  const barsRead = barsOf(value, end, spellings);
+  if (!barsRead.ok) return barsRead;
+  const bars = barsRead.value;
   const words = lyricsOf(value);
   const staves = [
     { clef: 'G' as const, hand: hands.right },
@@ -85,8 +88,8 @@ function spellingsOf(content: MidiContent, notes: readonly GridNote[]): readonly
   return [{ from: 0, fifths: fifths ?? 0, mode }];
 }
 
-/** Bars by the time signatures of the file. A first one that lasts a single shorter bar is a pick-up. */
-function barsOf(content: MidiContent, end: Ticks, spellings: readonly Spelling[]): readonly PlainBar[] {
+/** Bars by the time signatures of the file. Errors: `read.too-many-bars`. A first one that lasts a single shorter bar is a pick-up. */
+function barsOf(content: MidiContent, end: Ticks, spellings: readonly Spelling[]): Result<readonly PlainBar[], Fault> {
   const meters = content.meters.map(({ at, beats, beatType }) => ({
     at: plainTicks(at, content),
     meter: { beats, beatType },
@@ -103,6 +106,7 @@ function barsOf(content: MidiContent, end: Ticks, spellings: readonly Spelling[]
   let at = isPickup ? 1 : 0;
   let isNew = true;
   while (start < end) {
+    if (bars.length === MAX_BARS) return tooManyBars();
     const changed = meters.findLast((change, i) => i >= at && change.at <= start);
     if (changed && (changed.meter.beats !== meter.beats || changed.meter.beatType !== meter.beatType)) {
       meter = changed.meter;
@@ -123,7 +127,7 @@ function barsOf(content: MidiContent, end: Ticks, spellings: readonly Spelling[]
     isNew = false;
     start += length;
   }
-  return bars;
+  return ok(bars);
 }
 
 function lyricsOf(content: MidiContent): ReadonlyMap<Ticks, PlainLyric> {

@@ -1,5 +1,7 @@
 'use client';
 
+import { BASE_PATH, ownAddress } from '@/features/shared/own-address';
+import { mixed, number, object, string } from 'yup';
 import type { FromWorker, ToWorker } from '@/offline/files';
 
 /** How much of the application is in this browser. */
@@ -44,7 +46,10 @@ function become(change: Partial<ReleaseState>): void {
   listeners.forEach((tell) => tell());
 }
 
-const WORKER = '/service-worker.js';
+const WORKER = ownAddress('/service-worker.js');
+
+/** The shelf stands at the base path itself, without a slash. */
+const SCOPE = BASE_PATH === '' ? '/' : BASE_PATH;
 
 /** The registration once it is wanted; null where this browser has none, or the page does not come from a build. */
 let registered: Promise<ServiceWorkerRegistration | null> | null = null;
@@ -68,19 +73,35 @@ async function register(): Promise<ServiceWorkerRegistration | null> {
   const { serviceWorker } = navigator;
   const hadOne = serviceWorker.controller !== null;
   if (hadOne) become({ kept: { kind: 'whole' } });
-  serviceWorker.addEventListener('message', ({ data }: MessageEvent<FromWorker>) => hear(data));
+  serviceWorker.addEventListener('message', ({ data }: MessageEvent<unknown>) => {
+    if (isFromWorker(data)) hear(data);
+  });
   serviceWorker.addEventListener('controllerchange', () => {
     if (!hadOne && state.kept.kind !== 'whole') become({ kept: { kind: 'whole' } });
     else if (isAsked) location.reload();
     else become({ newer: 'elsewhere' });
   });
   try {
-    return watch(await serviceWorker.register(WORKER, { updateViaCache: 'none' }));
+    return watch(await serviceWorker.register(WORKER, { scope: SCOPE, updateViaCache: 'none' }));
   } catch {
     // The server may be away: then what is kept goes on.
     if (!hadOne) become({ kept: { kind: 'failed', why: 'network' } });
     return (await serviceWorker.getRegistration()) ?? null;
   }
+}
+
+const fetchedSchema = object({
+  kind: string().oneOf(['fetched']).required(),
+  done: number().integer().min(0).required(),
+  of: number().integer().min(1).required(),
+});
+const failedSchema = object({
+  kind: string().oneOf(['failed']).required(),
+  why: mixed().oneOf(['room', 'network']).required(),
+});
+
+function isFromWorker(data: unknown): data is FromWorker {
+  return fetchedSchema.isValidSync(data, { strict: true }) || failedSchema.isValidSync(data, { strict: true });
 }
 
 function hear(said: FromWorker): void {

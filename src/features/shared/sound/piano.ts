@@ -1,5 +1,6 @@
 'use client';
 
+import { ownAddress } from '@/features/shared/own-address';
 import { getContext, MembraneSynth, Sampler, start } from 'tone';
 import type { Sounder } from './sounding';
 
@@ -44,7 +45,7 @@ export function createPiano(): Sounder {
   const loaded = new Promise<Sampler>((resolve, reject) => {
     const sampler = new Sampler({
       urls: sampleFiles(),
-      baseUrl: '/samples/',
+      baseUrl: ownAddress('/samples/'),
       release: RELEASE_S,
       onload: () => resolve(sampler),
       onerror: reject,

@@ -1,5 +1,6 @@
 'use client';
 
+import { BASE_PATH } from '@/features/shared/own-address';
 import { useState } from 'react';
 import { ChevronDown, FileDown, Link2, QrCode, Reply, Send } from 'lucide-react';
 import type { Week } from '@/core/calendar';
@@ -30,13 +31,13 @@ export function HandOverMenu({ pupil, week }: HandOverMenuProps) {
   const asked = { pupil: pupil.id, week, practice: 'without' } as const;
   const tooLong = (): void => say({ kind: 'trouble', text: w.week.tooLongForLink, hint: w.week.takeFile });
   const asLink = async (): Promise<void> => {
-    const link = linkOf(await handOverText(asked), location.origin);
+    const link = linkOf(await handOverText(asked), location.origin + BASE_PATH);
     if (!link) return tooLong();
     await navigator.clipboard.writeText(link);
     say({ kind: 'done', text: w.week.linkCopied });
   };
   const asQr = async (): Promise<void> => {
-    const link = linkOf(await handOverText(asked), location.origin);
+    const link = linkOf(await handOverText(asked), location.origin + BASE_PATH);
     const picture = link ? qrOf(link) : null;
     if (!picture) return tooLong();
     setQr(picture);
