@@ -28,20 +28,20 @@ function writeHeaders() {
   const others = pages.filter(({ name }) => name.startsWith('_'));
   const written = [
     // An address that is none is answered with the page that says so.
-    entry('/:path*', `^${base}(?:/.*)?$`, pageHeaders('', others.map(({ html }) => html).join(''))),
+    entry(`${base}/:path*`, `^${base}(?:/.*)?$`, pageHeaders('', others.map(({ html }) => html).join(''))),
     ...pages
       .filter((page) => !others.includes(page))
       .map(({ path, html }) => {
         const at = path === '/' ? '' : path;
-        return entry(path, `^${base}${at}/?$`, pageHeaders(path, html));
+        return entry(`${base}${at}` || '/', `^${base}${at}/?$`, pageHeaders(path, html));
       }),
     // It answers for the base path itself as well, which is above the place where it lies.
-    entry('/service-worker.js', `^${base}/service-worker\\.js$`, {
+    entry(`${base}/service-worker.js`, `^${base}/service-worker\\.js$`, {
       ...scriptHeaders(),
       'Service-Worker-Allowed': base === '' ? '/' : base,
     }),
-    entry('/_next/static/:path*', `^${base}/_next/static/.*$`, scriptHeaders()),
-    entry('/engraver/:path*', `^${base}/engraver/.*$`, scriptHeaders()),
+    entry(`${base}/_next/static/:path*`, `^${base}/_next/static/.*$`, scriptHeaders()),
+    entry(`${base}/engraver/:path*`, `^${base}/engraver/.*$`, scriptHeaders()),
   ];
   routes.headers = [...routes.headers.filter(({ of }) => of !== OWN), ...written];
   writeFileSync(ROUTES, JSON.stringify(routes));

@@ -1,16 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
+import type { AxeResults, RunOptions } from 'axe-core';
 import type { Page } from 'puppeteer-core';
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
 interface Axe {
-  readonly run: (options: object) => Promise<{
-    readonly violations: readonly {
-      readonly id: string;
-      readonly nodes: readonly { readonly target: readonly string[] }[];
-    }[];
-  }>;
+  readonly run: (options: RunOptions) => Promise<AxeResults>;
 }
 
 /** What axe looks at: everything, or what a second look of the same screen can have wrong. */
@@ -24,7 +20,10 @@ export async function findings(page: Page, rules: Rules = 'all'): Promise<readon
     await page.addStyleTag({ content: '* { transition: none !important; }' });
   }
   // Only what is wrong is worked out in full, and nothing else is sent here: most of the time went into that.
-  const options = { resultTypes: ['violations'], ...(rules === 'all' ? {} : { runOnly: ['color-contrast'] }) };
+  const options: RunOptions = {
+    resultTypes: ['violations'],
+    ...(rules === 'all' ? {} : { runOnly: ['color-contrast'] }),
+  };
   return page.evaluate(async (wanted) => {
     const { violations } = await (window as unknown as { axe: Axe }).axe.run(wanted);
     return violations.flatMap(({ id, nodes }) => nodes.map(({ target }) => `${id}: ${target.join(' ')}`));

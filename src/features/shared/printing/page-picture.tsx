@@ -1,15 +1,16 @@
+import { ownAddress } from '@/features/shared/own-address';
 import { memo } from 'react';
 import { INKS, type PageMark, type PrintedPage } from '@/print/page';
 
 /** The fonts that sheets are set in, on the screen as in the file. */
 export const SHEET_FONTS = `
-@font-face { font-family: 'sheet-sans'; font-weight: 400; src: url(/print/sans-400.woff); }
-@font-face { font-family: 'sheet-sans'; font-weight: 700; src: url(/print/sans-700.woff); }
-@font-face { font-family: 'sheet-more'; font-weight: 400; src: url(/print/sans-ext-400.woff); }
-@font-face { font-family: 'sheet-more'; font-weight: 700; src: url(/print/sans-ext-700.woff); }
-@font-face { font-family: 'sheet-signs'; font-weight: 400; src: url(/print/signs-400.woff); }
-@font-face { font-family: 'sheet-signs'; font-weight: 700; src: url(/print/signs-700.woff); }
-@font-face { font-family: 'sheet-music'; src: url(/print/music.woff); }
+@font-face { font-family: 'sheet-sans'; font-weight: 400; src: url(${ownAddress('/print/sans-400.woff')}); }
+@font-face { font-family: 'sheet-sans'; font-weight: 700; src: url(${ownAddress('/print/sans-700.woff')}); }
+@font-face { font-family: 'sheet-more'; font-weight: 400; src: url(${ownAddress('/print/sans-ext-400.woff')}); }
+@font-face { font-family: 'sheet-more'; font-weight: 700; src: url(${ownAddress('/print/sans-ext-700.woff')}); }
+@font-face { font-family: 'sheet-signs'; font-weight: 400; src: url(${ownAddress('/print/signs-400.woff')}); }
+@font-face { font-family: 'sheet-signs'; font-weight: 700; src: url(${ownAddress('/print/signs-700.woff')}); }
+@font-face { font-family: 'sheet-music'; src: url(${ownAddress('/print/music.woff')}); }
 `;
 
 const FAMILIES = 'sheet-sans, sheet-more, sheet-signs';
