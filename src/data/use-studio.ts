@@ -4,6 +4,7 @@ import { useSyncExternalStore } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { deleteDatabase, openDatabase, type StudioDatabase } from './database';
 import { askToPersist } from './device/browser-store';
+import { removeLeftovers } from './device/leftovers';
 import type { Command, StoreFault } from './door/commands';
 import { storeWorker } from '@/workers/client';
 import { enteredSteps, runCommand, type EnteredSteps } from './door/door';
@@ -53,10 +54,7 @@ export async function removeEverything(): Promise<void> {
   studioDatabase().close();
   tell('removed');
   await deleteDatabase();
-  sessionStorage.clear();
-  const registrations = (await navigator.serviceWorker?.getRegistrations()) ?? [];
-  await Promise.all(registrations.map((one) => one.unregister()));
-  await Promise.all((await caches.keys()).map((name) => caches.delete(name)));
+  await removeLeftovers();
 }
 
 function watched(database: StudioDatabase): StudioDatabase {

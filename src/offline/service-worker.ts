@@ -9,7 +9,8 @@ const SCOPE = new URL(worker.registration.scope);
 
 /** The path below which the application is served, without a slash at its end. */
 const BASE = SCOPE.pathname.replace(/\/$/, '');
-const PREFIX = 'new-thumb-release-';
+/** Another New Thumb may be served below another path of the same address: its releases are its own. */
+const PREFIX = `new-thumb-release${BASE}:`;
 const OWN = PREFIX + RELEASE.name;
 
 /** Headers that are about the way over the network, and wrong for what has arrived. */

@@ -7,9 +7,9 @@ import { studioFileText } from '@/data/file/studio-file';
 import { handOverContents } from '@/data/file/hand-over';
 import type { StudioDatabase } from '@/data/database';
 import { bytesOf } from '../support/build-piece';
-import { goodFiles, numbers } from '../support/odd-files';
+import { goodFiles, mutilated, numbers } from '../support/odd-files';
 import { rounds } from '../support/rounds';
-import { spoilAbc, spoilBytes, spoilJson, spoilXml, type Spoil } from '../support/spoiled';
+import { spoilAbc, spoilJson, spoilXml, type Spoil } from '../support/spoiled';
 import { aRun, contents, does, emptyStudio, newPiece, newPupil } from '../support/studio';
 import { SAYS, WORDS } from '../support/usual-words';
 
@@ -54,7 +54,7 @@ describe.each<readonly [FileFormat, Spoil | null]>([
       const bytes =
         spoil && seed % 5 !== 0
           ? bytesOf(spoil(texts[which] as string, random))
-          : spoilBytes(files[which] as Uint8Array, random);
+          : mutilated(files[which] as Uint8Array, random);
       livesThrough(seed, () => opens(bytes, seed));
     }
   });
@@ -78,7 +78,7 @@ describe('a studio', () => {
       const random = numbers(seed * 37 + kind.length);
       const spoiled =
         seed % 3 === 0
-          ? new TextDecoder().decode(spoilBytes(bytesOf(text), random))
+          ? new TextDecoder().decode(mutilated(bytesOf(text), random))
           : spoilJson(seed % 3 === 1 ? text : spoilJson(text, random), random);
       livesThrough(seed, () => {
         const read = readStudioFile(WORDS.store, spoiled);

@@ -1,5 +1,3 @@
-import { mutilated } from './odd-files';
-
 type Random = () => number;
 
 /** A text spoiled by somebody who knows its grammar: `random` gives numbers from 0 to 1. */
@@ -169,8 +167,3 @@ export const spoilJson: Spoil = (text, random) => {
   if (random() < 0.2) return text.replaceAll(value[0], pick(['"__proto__"', '"constructor"', '"id"'], random));
   return replaced(text, value.index, end, pick(JSON_VALUES, random));
 };
-
-/** Bytes cut, doubled, overwritten: of a text as of anything. */
-export function spoilBytes(bytes: Uint8Array, random: Random): Uint8Array {
-  return mutilated(bytes, random);
-}

@@ -1,6 +1,6 @@
 'use client';
 
-import { ownAddress } from '@/features/shared/own-address';
+import { SHELF } from '@/features/shared/own-address';
 import { useState } from 'react';
 import { Trash2 } from 'lucide-react';
 import { removeEverything, usePieceCount, usePupils } from '@/data';
@@ -40,7 +40,7 @@ export function RemoveAll({ onSave }: { readonly onSave: () => void }) {
           type="button"
           className="btn btn-sm h-9 bg-base-100 font-normal"
           data-role="begin-anew"
-          onClick={() => location.assign(ownAddress('/'))}
+          onClick={() => location.assign(SHELF)}
         >
           {w.about.beginAnew}
         </button>

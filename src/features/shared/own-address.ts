@@ -6,3 +6,6 @@ export const BASE_PATH = process.env['NEXT_PUBLIC_BASE_PATH'] ?? '';
 export function ownAddress(path: string): string {
   return `${BASE_PATH}${path}`;
 }
+
+/** The shelf stands at the base path itself, without a slash. */
+export const SHELF = BASE_PATH === '' ? '/' : BASE_PATH;

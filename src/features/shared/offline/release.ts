@@ -1,6 +1,6 @@
 'use client';
 
-import { BASE_PATH, ownAddress } from '@/features/shared/own-address';
+import { ownAddress, SHELF } from '@/features/shared/own-address';
 import { mixed, number, object, string } from 'yup';
 import type { FromWorker, ToWorker } from '@/offline/files';
 
@@ -48,9 +48,6 @@ function become(change: Partial<ReleaseState>): void {
 
 const WORKER = ownAddress('/service-worker.js');
 
-/** The shelf stands at the base path itself, without a slash. */
-const SCOPE = BASE_PATH === '' ? '/' : BASE_PATH;
-
 /** The registration once it is wanted; null where this browser has none, or the page does not come from a build. */
 let registered: Promise<ServiceWorkerRegistration | null> | null = null;
 
@@ -82,7 +79,7 @@ async function register(): Promise<ServiceWorkerRegistration | null> {
     else become({ newer: 'elsewhere' });
   });
   try {
-    return watch(await serviceWorker.register(WORKER, { scope: SCOPE, updateViaCache: 'none' }));
+    return watch(await serviceWorker.register(WORKER, { scope: SHELF, updateViaCache: 'none' }));
   } catch {
     // The server may be away: then what is kept goes on.
     if (!hadOne) become({ kept: { kind: 'failed', why: 'network' } });
