@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
+import { rounds } from '../support/rounds';
 import { arriveAtShelf, goTo, hasTools, openAt, seesKey, type Teacher, type WindowSize } from './support/teacher';
 
 let teacher: Teacher;
@@ -61,9 +62,13 @@ const DESKS: readonly (readonly [width: number, height: number, share: number])[
   [390, 844, 0.45],
 ];
 
+/** Keys with a signature and a black key or two in either hand. The check takes one for a piece, by turns; the long run takes each. */
+const KEYS = ['Eb-major', 'D-major'] as const;
+
 describe('the Bench gives its room to the music', () => {
-  it.each(['Eb-major', 'D-major'])('in %s every demo piece shows one whole pair on every screen', async (key) => {
-    for (const piece of pieces) {
+  it.each(KEYS)('in %s every demo piece shows one whole pair on every screen', async (key) => {
+    const step = rounds(KEYS.length, 1);
+    for (const piece of pieces.filter((_, i) => i % step === KEYS.indexOf(key) % step)) {
       await goTo(page, `/bench?piece=${piece}&key=${key}`);
       for (const [width, height, share] of DESKS) {
         await resize({ width, height });

@@ -173,8 +173,7 @@ describe('the shelf asked at once', () => {
     await page.keyboard.press('f');
     await isAsked();
     await page.select('[data-role=pupil]', 'any');
-    await page.waitForFunction(() => document.querySelector('[data-role=fit]')?.getAttribute('data-known') === '12');
-    await isAsked();
+    await page.waitForSelector('[data-role=fit][data-pupil=any][data-known="12"][data-state=done]');
     const expected = await count('stays-put');
     expect(expected).toBeGreaterThan(3);
     await page.keyboard.press('1');

@@ -1,12 +1,12 @@
 'use client';
 
-import { useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { askShelf, countEach, type FitQuestion } from '@/core/survey';
 import { choosePupil } from '@/features/shared/choose-pupil';
 import { useForWhom, type ForWhom } from '@/features/shared/for-whom';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { usePlayerOf } from '@/features/shared/piece-options';
-import { PupilSelect } from '@/features/shared/pupil-select';
+import { ANY_HAND, PupilSelect } from '@/features/shared/pupil-select';
 import { filterChoices, FilterList } from './filter-list';
 import { FittingList } from './fitting-list';
 import { ask, filterName, useFitAddress, type FitAddress } from './fit-address';
@@ -40,9 +40,7 @@ function FitFor({ address, whom, ahead }: FitForProps) {
   const { settings, pupils, pupil } = whom;
   const player = usePlayerOf(settings, pupil);
   const shelf = useFits(player, ahead);
-  // While answers come in, what is shown may lag a little behind: a press is answered first.
-  const fits = useDeferredValue(shelf.fits);
-  const state = fits === shelf.fits ? shelf.state : 'working';
+  const { fits, state } = shelf;
   const question: FitQuestion = useMemo(
     () => ({ tonics: address.tonics, enough: address.enough, filters: address.ask }),
     [address],
@@ -69,7 +67,13 @@ function FitFor({ address, whom, ahead }: FitForProps) {
     [w, choices, address.ask],
   );
   return (
-    <div className="mx-auto max-w-7xl px-4 py-4" data-role="fit" data-state={state} data-known={fits.length}>
+    <div
+      className="mx-auto max-w-7xl px-4 py-4"
+      data-role="fit"
+      data-state={state}
+      data-known={fits.length}
+      data-pupil={pupil?.id ?? ANY_HAND}
+    >
       <ScreenKeys keys={shortcuts} />
       <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-1">
         <h1 className="text-2xl font-semibold">{w.shared.whatFits}</h1>
