@@ -1,6 +1,6 @@
 // Runs in the tree that is asked (its sources are in NEW_THUMB_SOURCES): prints, a line each, a name and the fingerprint of one answer of the scripting interface.
 import { createHash } from 'node:crypto';
-import { readdirSync, readFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import '../lib/typescript.mjs';
 
@@ -33,22 +33,33 @@ const QUESTIONS = [
   ['ladder', 'level=2&outer=avoid'],
 ];
 
-const handlers = {};
-for (const name of ['report', 'transpose', 'ladder']) handlers[name] = (await import(`@/app/api/${name}/route`)).POST;
+/** The answer to a question: its status, headers and body. A tree from before there were threads behind the handlers is asked through these. */
+async function asking() {
+  if (existsSync(join(process.env.NEW_THUMB_SOURCES, 'api/work.ts'))) {
+    const { answerJob } = await import('@/api/work');
+    return async (name, search, body) => {
+      const { status, headers, body: answer } = await answerJob({ name, search, type: '', body });
+      return { status, headers: new Headers(headers), answer };
+    };
+  }
+  return async (name, search, body) => {
+    const { POST } = await import(`@/app/api/${name}/route`);
+    const answer = await POST(
+      new Request(`http://localhost/api/${name}?${search}`, { method: 'POST', body, duplex: 'half' }),
+    );
+    return { status: answer.status, headers: answer.headers, answer: Buffer.from(await answer.arrayBuffer()) };
+  };
+}
 
+const ask = await asking();
 for (const file of readdirSync(pieces)
   .filter((name) => name.endsWith('.musicxml'))
   .sort()) {
   const body = readFileSync(join(pieces, file));
   for (const [name, query] of QUESTIONS) {
-    const answer = await handlers[name](
-      new Request(`http://localhost/api/${name}?${query}`, { method: 'POST', body, duplex: 'half' }),
-    );
-    const head = `${answer.status} ${answer.headers.get('content-type')} ${answer.headers.get('content-disposition')}`;
-    const print = createHash('sha256')
-      .update(head)
-      .update(Buffer.from(await answer.arrayBuffer()))
-      .digest('hex');
-    console.log(`${file} ${name}?${query}\t${answer.status} ${print}`);
+    const { status, headers, answer } = await ask(name, query, body);
+    const head = `${status} ${headers.get('content-type')} ${headers.get('content-disposition')}`;
+    const print = createHash('sha256').update(head).update(answer).digest('hex');
+    console.log(`${file} ${name}?${query}\t${status} ${print}`);
   }
 }

@@ -2,13 +2,16 @@ import { USUAL_LANGUAGE, type Language } from '@/core/explain';
 import { assertNever, type Fault } from '@/core/base';
 import type { SavedFile } from '@/core/piece';
 
+/** When a refusal may be no more. Unit: s. */
+const RETRY_AFTER: { readonly [Code in Fault['code']]?: number } = { 'job.busy': 1, 'job.too-long': 30 };
+
 /** A refusal as the scripting interface promises it. */
 export function refuse(fault: Fault, says: Language = USUAL_LANGUAGE): Response {
   const place = 'at' in fault ? fault.at : {};
-  const headers: Record<string, string> = fault.code === 'job.busy' ? { 'Retry-After': '1' } : {};
+  const after = RETRY_AFTER[fault.code];
   return Response.json(
     { error: { code: fault.code, ...says.faultWords(fault), ...place } },
-    { status: statusOf(fault), headers },
+    { status: statusOf(fault), headers: after === undefined ? {} : { 'Retry-After': String(after) } },
   );
 }
 
@@ -24,7 +27,10 @@ function statusOf(fault: Fault): number {
   switch (fault.code) {
     case 'job.busy':
     case 'job.stopped':
+    case 'job.too-long':
       return 503;
+    case 'job.failed':
+      return 500;
     case 'query.slow':
       return 408;
     case 'query.missing':

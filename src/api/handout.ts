@@ -4,7 +4,7 @@ import { CARD_KINDS, fileStem, isKeySheet, isOneForAllKeys } from '@/core/paper'
 import type { SavedFile } from '@/core/piece';
 import { parseKey, type Key } from '@/core/pitch';
 import { keySheet, pieceSheet, USUAL_HANDOUT, type Sheet, type SheetRequest } from '@/core/sheets';
-import type { SentPiece } from './handle';
+import type { SentPiece } from './sent';
 import { printSheets } from './press';
 import { KEY_HINT, wantedKey, type ApiQuery } from './query';
 import { wantedVersions } from './wanted';

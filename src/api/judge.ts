@@ -13,7 +13,7 @@ import {
 } from '@/core/practice';
 import { readPlayedFile } from '@/core/read';
 import type { Hand, Part } from '@/core/score';
-import { movedOrStaying, type SentPiece } from './handle';
+import { movedOrStaying, type SentPiece } from './sent';
 
 /** What is asked of `judge` beside the queries of moving. Bars as indexes. */
 interface JudgeQuery {

@@ -1,7 +1,7 @@
 import { ok, type Fault, type Result } from '@/core/base';
 import { roteLines } from '@/core/explain';
 import { roteOf } from '@/core/rote';
-import type { SentPiece } from './handle';
+import type { SentPiece } from './sent';
 import { wantedVersions } from './wanted';
 
 /** A piece that was sent, or one of its stages, in words and finger numbers. Errors: those of moving; `query.value` where the piece has no such stage. */

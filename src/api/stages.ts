@@ -4,7 +4,7 @@ import { saveAs, type OpenedPiece, type SavedFile } from '@/core/piece';
 import { keyText } from '@/core/pitch';
 import type { Hand } from '@/core/score';
 import { stageId, stagesOf, type Stage } from '@/core/stages';
-import { movedOrStaying, type SentPiece } from './handle';
+import { movedOrStaying, type SentPiece } from './sent';
 import { plannedVersion, stagedVersions } from './wanted';
 
 /** What the scripting interface promises to send for `stages`: what makes sense for the piece, in the proposed order. */

@@ -2,7 +2,7 @@ import { err, ok, type Fault, type Result } from '@/core/base';
 import type { Key } from '@/core/pitch';
 import { moveTo, type OpenedPiece, type Version } from '@/core/piece';
 import { stageId, stageNamed, stagesOf, stageVersions, type StagedVersions } from '@/core/stages';
-import { inKey, movedOrStaying, type MovedPiece, type SentPiece } from './handle';
+import { inKey, movedOrStaying, type MovedPiece, type SentPiece } from './sent';
 
 /** The piece that was sent, or one of its stages, where it stands and in the wanted key. Errors: those of moving; `query.value` where the piece has no such stage. */
 export function wantedVersions(sent: SentPiece, to: Key | null): Result<StagedVersions, Fault> {

@@ -1,6 +1,6 @@
 /** Sheets as they were promised to other programs, through the route handler itself. */
 import { describe, expect, it } from '@jest/globals';
-import { POST as handout } from '@/app/api/handout/route';
+import { handout } from '../support/handlers';
 import { bytesOf } from '../support/build-piece';
 import { demoFile } from '../support/demo-pieces';
 import { readPdf } from '../support/read-pdf';

@@ -1,8 +1,6 @@
 /** The scripting interface as it was promised to other programs, through the route handlers themselves. */
 import { describe, expect, it } from '@jest/globals';
-import { POST as ladder } from '@/app/api/ladder/route';
-import { POST as report } from '@/app/api/report/route';
-import { POST as transpose } from '@/app/api/transpose/route';
+import { ladder, report, transpose } from '../support/handlers';
 import { GET as health } from '@/app/api/health/route';
 import type { LadderAnswer as Ladder } from '@/api/ladder';
 import type { Report } from '@/api/report';

@@ -1,7 +1,7 @@
 /** Judging as it was promised to other programs, through the route handler itself. */
 import { describe, expect, it } from '@jest/globals';
 import type { JudgeAnswer } from '@/api/judge';
-import { POST as judge } from '@/app/api/judge/route';
+import { judge } from '../support/handlers';
 import { midiNumber, parsePitch, type Pitch } from '@/core/pitch';
 import { PLAY_FAULT_KINDS } from '@/core/practice';
 import { writePlayedFile } from '@/core/write';

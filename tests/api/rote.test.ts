@@ -1,8 +1,6 @@
 /** Rote sheets as they were promised to other programs, through the route handlers themselves. */
 import { describe, expect, it } from '@jest/globals';
-import { POST as report } from '@/app/api/report/route';
-import { POST as rote } from '@/app/api/rote/route';
-import { POST as transpose } from '@/app/api/transpose/route';
+import { report, rote, transpose } from '../support/handlers';
 import { bytesOf } from '../support/build-piece';
 import { demoFile, DEMO_FILES } from '../support/demo-pieces';
 

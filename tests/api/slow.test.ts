@@ -1,34 +1,43 @@
-/** A caller who sends drop by drop keeps nobody else waiting. */
+/** A caller who sends drop by drop keeps nobody else waiting, and takes up no more room than the drops. */
 import { expect, it } from '@jest/globals';
 import { refuse } from '@/api/answers';
-import { readBody, readForm } from '@/api/body';
+import { readBody } from '@/api/body';
+import { createRoom, type Visit } from '@/api/room';
 
-const WITHIN_MS = 30;
+const PACE = { wholeMs: 200, pauseMs: 30 };
 
-/** A body that begins and does not end; tells when it is given up. */
-function dripping(begin: string): { readonly body: ReadableStream<Uint8Array>; readonly givenUp: Promise<true> } {
+/** Sends a drop every so often, without an end; tells when it is given up. */
+function dripping(everyMs: number): { readonly body: ReadableStream<Uint8Array>; readonly givenUp: Promise<true> } {
   let tell: (isGivenUp: true) => void = () => undefined;
   const givenUp = new Promise<true>((resolve) => {
     tell = resolve;
   });
+  let timer: ReturnType<typeof setInterval> | undefined;
   const body = new ReadableStream<Uint8Array>({
-    start: (controller) => controller.enqueue(new TextEncoder().encode(begin)),
-    cancel: () => tell(true),
+    start: (controller) => {
+      const drop = () => controller.enqueue(new TextEncoder().encode('<'));
+      drop();
+      timer = setInterval(drop, everyMs);
+    },
+    cancel: () => {
+      clearInterval(timer);
+      tell(true);
+    },
   });
   return { body, givenUp };
 }
 
-const sent = (body: ReadableStream<Uint8Array>, type: string): Request =>
-  new Request('http://localhost/api/transpose', {
-    method: 'POST',
-    body,
-    headers: { 'content-type': type },
-    duplex: 'half',
-  } as RequestInit);
+const sent = (body: BodyInit): Request =>
+  new Request('http://localhost/api/transpose', { method: 'POST', body, duplex: 'half' } as RequestInit);
 
-it('a piece that does not come in whole is given up, and told in words', async () => {
-  const { body, givenUp } = dripping('<score-partwise>');
-  const read = await readBody(sent(body, 'application/xml'), WITHIN_MS);
+const visitOf = (bytes = 1024): Visit => createRoom({ bodies: 1, bytes }).enter() as Visit;
+
+it.each([
+  ['does not go on', 10_000],
+  ['goes on and on', 5],
+])('a piece that %s is given up, and told in words', async (_how, everyMs) => {
+  const { body, givenUp } = dripping(everyMs);
+  const read = await readBody({ request: sent(body), files: 1, visit: visitOf(), pace: PACE });
   expect(read).toMatchObject({ ok: false, error: { code: 'query.slow' } });
   expect(await givenUp).toBe(true);
   if (read.ok) throw new Error('read');
@@ -39,8 +48,16 @@ it('a piece that does not come in whole is given up, and told in words', async (
   });
 });
 
-it('a form likewise', async () => {
-  const { body } = dripping('--x\r\ncontent-disposition: form-data; name="piece"; filename="a.xml"\r\n\r\n<a');
-  const read = await readForm(sent(body, 'multipart/form-data; boundary=x'), ['piece'], WITHIN_MS);
-  expect(read).toMatchObject({ ok: false, error: { code: 'query.slow' } });
+it('there is room for so many bytes of all callers together, and again once one has gone', async () => {
+  const room = createRoom({ bodies: 2, bytes: 100 });
+  const [first, second] = [room.enter() as Visit, room.enter() as Visit];
+  expect(room.enter()).toBeNull();
+  const read = (visit: Visit, bytes: number) =>
+    readBody({ request: sent(new Uint8Array(bytes).fill(60)), files: 1, visit, pace: PACE });
+  expect(await read(first, 60)).toMatchObject({ ok: true });
+  expect(await read(second, 60)).toMatchObject({ ok: false, error: { code: 'job.busy' } });
+  first.leave();
+  first.leave();
+  expect(await read(second, 60)).toMatchObject({ ok: true });
+  expect([room.enter() === null, room.enter()]).toEqual([false, null]);
 });

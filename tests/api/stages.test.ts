@@ -1,7 +1,6 @@
 /** Stages as they were promised to other programs, through the route handler itself. */
 import { describe, expect, it } from '@jest/globals';
-import { POST as stages } from '@/app/api/stages/route';
-import { POST as transpose } from '@/app/api/transpose/route';
+import { stages, transpose } from '../support/handlers';
 import type { StagesAnswer } from '@/api/stages';
 import { pitchText } from '@/core/pitch';
 import { DEMO_FILES, demoFile } from '../support/demo-pieces';

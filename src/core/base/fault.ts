@@ -56,7 +56,9 @@ export type Fault =
   | { readonly code: 'print.engraver' }
   | { readonly code: 'query.slow'; readonly seconds: number }
   | { readonly code: 'job.busy' }
-  | { readonly code: 'job.stopped' };
+  | { readonly code: 'job.stopped' }
+  | { readonly code: 'job.too-long'; readonly seconds: number }
+  | { readonly code: 'job.failed' };
 
 /** The file formats of the scripting interface. */
 export const FILE_FORMATS = ['musicxml', 'mxl', 'abc', 'midi', 'newthumb'] as const;

@@ -1,9 +1,5 @@
-import { withSentPiece } from '@/api/handle';
-import { ladderAnswer } from '@/api/ladder';
+import { answering } from '@/api/answering';
+import { desk } from '@/api/desk';
 
 /** Tells how the piece lies in all fifteen keys of its mode, or of the one that is asked for. */
-export async function POST(request: Request): Promise<Response> {
-  return withSentPiece(request, ({ piece, query, says }) =>
-    Response.json(ladderAnswer(says, piece, query.options, { order: query.order, mode: query.mode ?? undefined })),
-  );
-}
+export const POST = answering('ladder', desk);

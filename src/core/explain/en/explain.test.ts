@@ -49,6 +49,8 @@ const FAULTS: { readonly [Code in Fault['code']]: Extract<Fault, { code: Code }>
   'query.slow': { code: 'query.slow', seconds: 20 },
   'job.busy': { code: 'job.busy' },
   'job.stopped': { code: 'job.stopped' },
+  'job.too-long': { code: 'job.too-long', seconds: 20 },
+  'job.failed': { code: 'job.failed' },
 };
 const REMARKS: { readonly [Code in Remark['code']]: Extract<Remark, { code: Code }> } = {
   'respelled-key': { code: 'respelled-key', bar: '9', fromSigns: 8, to: 'Ab-major', part: 'Piano' },

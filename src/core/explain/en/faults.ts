@@ -155,6 +155,16 @@ export function faultWords(t: Terms, found: Fault): FaultWords {
       return { message: 'Too many pieces are being worked on at once.', hint: 'Send it again in a moment.' };
     case 'job.stopped':
       return { message: 'The work was stopped before it was done.', hint: 'Ask again to begin it anew.' };
+    case 'job.too-long':
+      return {
+        message: `The work on this piece was not done after ${fault.seconds} seconds.`,
+        hint: 'Send it again later, or ask for less at once: fewer keys, or a part of the piece.',
+      };
+    case 'job.failed':
+      return {
+        message: 'New Thumb itself failed at this piece; nothing of it was kept.',
+        hint: 'Export it again from the program it was written in. If that does not help, the fault is ours.',
+      };
     default:
       return assertNever(fault);
   }

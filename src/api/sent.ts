@@ -4,8 +4,8 @@ import { keyText, type Key } from '@/core/pitch';
 import { pieceOfRote } from '@/core/rote';
 import { languageOf, readRote, type Language } from '@/core/explain';
 import { refuse } from './answers';
-import { readBody, readForm } from './body';
-import { enter } from './gate';
+import { readForm } from './form';
+import type { Job } from './job';
 import { readQuery, wantedKey, type ApiQuery } from './query';
 
 /** A piece that was sent, opened. */
@@ -16,45 +16,27 @@ export interface SentPiece {
   readonly says: Language;
 }
 
-/** What every handler does: let in, check the query, read the file, open the piece; a refusal is answered here.
- * Nothing is kept between requests. */
-export function withSentPiece(
-  request: Request,
-  work: (sent: SentPiece) => Response | Promise<Response>,
-): Promise<Response> {
-  return withQuery(request, async (query) => {
-    const body = await readBody(request);
-    return body.ok ? withPiece(query, body.value, work) : refuse(body.error);
-  });
+type Answering = Response | Promise<Response>;
+
+/** What every job begins with: check the query, read the file, open the piece; a refusal is answered here. */
+export function withSentPiece(job: Job, work: (sent: SentPiece) => Answering): Answering {
+  return withQuery(job, (query) => withPiece(query, job.body, work));
 }
 
 /** The same where the piece comes in a form, with what was played. */
-export function withSentPerformance(
-  request: Request,
-  work: (sent: SentPiece, played: Uint8Array) => Response,
-): Promise<Response> {
-  return withQuery(request, async (query) => {
-    const form = await readForm(request, ['piece', 'played']);
+export function withSentPerformance(job: Job, work: (sent: SentPiece, played: Uint8Array) => Answering): Answering {
+  return withQuery(job, async (query) => {
+    const form = await readForm(job, ['piece', 'played']);
     return form.ok ? withPiece(query, form.value.piece, (sent) => work(sent, form.value.played)) : refuse(form.error);
   });
 }
 
-async function withQuery(request: Request, work: (query: ApiQuery) => Promise<Response>): Promise<Response> {
-  const visit = enter();
-  if (!visit) return refuse({ code: 'job.busy' });
-  try {
-    const query = readQuery(new URL(request.url).searchParams);
-    return query.ok ? await work(query.value) : refuse(query.error);
-  } finally {
-    visit.leave();
-  }
+function withQuery(job: Job, work: (query: ApiQuery) => Answering): Answering {
+  const query = readQuery(new URLSearchParams(job.search));
+  return query.ok ? work(query.value) : refuse(query.error);
 }
 
-function withPiece(
-  query: ApiQuery,
-  bytes: Uint8Array,
-  work: (sent: SentPiece) => Response | Promise<Response>,
-): Response | Promise<Response> {
+function withPiece(query: ApiQuery, bytes: Uint8Array, work: (sent: SentPiece) => Answering): Answering {
   const piece = sentPiece(query, bytes);
   const says = languageOf(query.wording);
   return piece.ok ? work({ piece: piece.value, query, says }) : refuse(piece.error, says);

@@ -1,0 +1,132 @@
+/** The threads behind the route handlers, with threads of pretence: what they do is told by the test. */
+import { describe, expect, it } from '@jest/globals';
+import { refuse } from '@/api/answers';
+import type { Answered, Job } from '@/api/job';
+import { createThreads, type Thread, type ThreadLimits } from '@/api/threads';
+
+const LIMITS: ThreadLimits = { threads: 2, waiting: 2, waitMs: 10_000, jobMs: 10_000 };
+const STAYS = new AbortController().signal;
+
+const jobNamed = (search: string): Job => ({ name: 'report', search, type: '', body: new Uint8Array() });
+
+interface Begun {
+  readonly search: string;
+  readonly done: () => void;
+  readonly die: () => void;
+}
+
+/** Threads that do nothing until they are told to. */
+function pretence(limits: Partial<ThreadLimits> = {}) {
+  const begun: Begun[] = [];
+  let [started, ended] = [0, 0];
+  const start = (): Thread => {
+    started += 1;
+    const mine = started;
+    return {
+      answer: ({ search }) =>
+        new Promise<Answered>((resolve, reject) => {
+          begun.push({
+            search,
+            done: () => resolve({ status: 200, headers: [['thread', String(mine)]], body: new Uint8Array() }),
+            die: () => reject(new Error('gone')),
+          });
+        }),
+      end: () => (ended += 1),
+    };
+  };
+  const desk = createThreads(start, { ...LIMITS, ...limits });
+  return {
+    ask: (search: string, gone: AbortSignal = STAYS) => desk.answer(jobNamed(search), gone),
+    begun: () => begun.map(({ search }) => search),
+    of: (search: string) => begun.find((one) => one.search === search) as Begun,
+    threads: () => ({ started, ended }),
+  };
+}
+
+/** Lets everything go on that can. */
+const settled = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
+
+describe('threads', () => {
+  it('are started as they are needed, and each takes the next job in order', async () => {
+    const { ask, begun, of, threads } = pretence();
+    const first = ask('a');
+    await settled();
+    of('a').done();
+    expect(await first).toMatchObject({ ok: true, value: { status: 200 } });
+    const more = ['b', 'c', 'd', 'e'].map((search) => ask(search));
+    await settled();
+    expect([begun(), threads().started]).toEqual([['a', 'b', 'c'], 2]);
+    of('c').done();
+    await settled();
+    of('b').done();
+    await settled();
+    expect(begun()).toEqual(['a', 'b', 'c', 'd', 'e']);
+    for (const search of ['d', 'e']) of(search).done();
+    expect((await Promise.all(more)).every(({ ok }) => ok)).toBe(true);
+    expect(threads()).toEqual({ started: 2, ended: 0 });
+  });
+
+  it('refuse a job where too many wait, with the time to come again', async () => {
+    const { ask } = pretence();
+    for (const search of ['a', 'b', 'c', 'd']) void ask(search);
+    const refused = await ask('e');
+    if (refused.ok) throw new Error('not refused');
+    expect(refused.error.code).toBe('job.busy');
+    const response = refuse(refused.error);
+    expect([response.status, response.headers.get('retry-after')]).toEqual([503, '1']);
+  });
+
+  it('refuse a job that waited too long', async () => {
+    const { ask, begun } = pretence({ threads: 1, waitMs: 20 });
+    void ask('a');
+    expect(await ask('b')).toMatchObject({ ok: false, error: { code: 'job.busy' } });
+    expect(begun()).toEqual(['a']);
+  });
+
+  it('do not begin what nobody waits for any more', async () => {
+    const { ask, begun, of } = pretence({ threads: 1 });
+    void ask('a');
+    const caller = new AbortController();
+    const left = ask('b', caller.signal);
+    const last = ask('c');
+    caller.abort();
+    expect(await left).toMatchObject({ ok: false, error: { code: 'job.stopped' } });
+    of('a').done();
+    await settled();
+    of('c').done();
+    expect(await last).toMatchObject({ ok: true });
+    expect(begun()).toEqual(['a', 'c']);
+  });
+
+  it('are ended over a job that takes too long; it is told so, and a fresh thread takes the next', async () => {
+    const { ask, of, threads } = pretence({ threads: 1, jobMs: 20 });
+    const long = ask('a');
+    const next = ask('b');
+    const refused = await long;
+    if (refused.ok) throw new Error('not refused');
+    expect(refused.error.code).toBe('job.too-long');
+    const response = refuse(refused.error);
+    expect([response.status, Number(response.headers.get('retry-after')) > 0]).toEqual([503, true]);
+    await settled();
+    of('b').done();
+    expect(await next).toMatchObject({ ok: true, value: { headers: [['thread', '2']] } });
+    expect(threads()).toEqual({ started: 2, ended: 1 });
+  });
+
+  it('that die are replaced, and their job alone is refused', async () => {
+    const { ask, of } = pretence({ threads: 1 });
+    const [killed, next] = [ask('a'), ask('b')];
+    await settled();
+    of('a').die();
+    const refused = await killed;
+    if (refused.ok) throw new Error('not refused');
+    expect([refused.error.code, refuse(refused.error).status]).toEqual(['job.failed', 500]);
+    await settled();
+    of('b').done();
+    expect(await next).toMatchObject({ ok: true });
+    const later = ask('c');
+    await settled();
+    of('c').done();
+    expect(await later).toMatchObject({ ok: true });
+  });
+});
