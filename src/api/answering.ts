@@ -1,23 +1,30 @@
 import { refuse } from './answers';
 import { readBody } from './body';
 import type { Answered, JobName } from './job';
+import type { Appointments } from './appointments';
 import type { Room } from './room';
 import type { Desk } from './threads';
+
+/** Where requests are taken in and answered. */
+export interface Service extends Desk, Appointments {
+  readonly room: Room;
+}
 
 /** A form brings the piece and what was played; the others bring the piece. */
 const filesOf = (name: JobName): 1 | 2 => (name === 'judge' ? 2 : 1);
 
 /** A handler of the scripting interface: takes in what is sent and has it answered elsewhere. Nothing is kept between requests. */
-export function answering(name: JobName, desk: () => Desk & { readonly room: Room }) {
+export function answering(name: JobName, desk: () => Service) {
   return async (request: Request): Promise<Response> => {
-    const visit = desk().room.enter();
-    if (!visit) return refuse({ code: 'job.busy' });
+    const { room, busy, answer } = desk();
+    const visit = room.enter();
+    if (!visit) return refuse(busy());
     try {
-      const body = await readBody({ request, files: filesOf(name), visit });
+      const body = await readBody({ request, files: filesOf(name), visit, busy });
       if (!body.ok) return refuse(body.error);
       const { search } = new URL(request.url);
       const type = request.headers.get('content-type') ?? '';
-      const answered = await desk().answer({ name, search, type, body: body.value }, request.signal);
+      const answered = await answer({ name, search, type, body: body.value }, request.signal);
       return answered.ok ? responseOf(answered.value) : refuse(answered.error);
     } finally {
       visit.leave();

@@ -2,16 +2,19 @@ import { USUAL_LANGUAGE, type Language } from '@/core/explain';
 import { assertNever, type Fault } from '@/core/base';
 import type { SavedFile } from '@/core/piece';
 
-/** When a refusal may be no more. Unit: s. */
-const RETRY_AFTER: { readonly [Code in Fault['code']]?: number } = { 'job.busy': 1, 'job.too-long': 30 };
+/** When a refusal may be no more; null where it stays one. Unit: s. */
+function retryAfter(fault: Fault): number | null {
+  if (fault.code === 'job.busy') return fault.seconds;
+  return fault.code === 'job.too-long' ? 30 : null;
+}
 
 /** A refusal as the scripting interface promises it. */
 export function refuse(fault: Fault, says: Language = USUAL_LANGUAGE): Response {
   const place = 'at' in fault ? fault.at : {};
-  const after = RETRY_AFTER[fault.code];
+  const after = retryAfter(fault);
   return Response.json(
     { error: { code: fault.code, ...says.faultWords(fault), ...place } },
-    { status: statusOf(fault), headers: after === undefined ? {} : { 'Retry-After': String(after) } },
+    { status: statusOf(fault), headers: after === null ? {} : { 'Retry-After': String(after) } },
   );
 }
 

@@ -18,6 +18,7 @@ export interface Sending {
   readonly request: Request;
   readonly files: 1 | 2;
   readonly visit: Visit;
+  readonly busy: () => Fault;
   readonly pace?: Pace;
 }
 
@@ -25,7 +26,7 @@ type Body = Result<Uint8Array<ArrayBuffer>, Fault>;
 
 /** Reads the body of a request and stops as soon as it is too large, too late, or more than there is room for.
  * Errors: `read.empty`, `read.too-large`, `query.slow`, `job.busy`. */
-export async function readBody({ request, files, visit, pace = USUAL_PACE }: Sending): Promise<Body> {
+export async function readBody({ request, files, visit, busy, pace = USUAL_PACE }: Sending): Promise<Body> {
   const endMs = Date.now() + pace.wholeMs;
   const most = files * MAX_FILE_MB * MB;
   const tooLarge = err({ code: 'read.too-large', limitMb: MAX_FILE_MB } as const);
@@ -40,7 +41,7 @@ export async function readBody({ request, files, visit, pace = USUAL_PACE }: Sen
     if (read.done) break;
     size += read.value.length;
     if (size > most) return refusing(reader, tooLarge.error);
-    if (!visit.take(read.value.length)) return refusing(reader, { code: 'job.busy' });
+    if (!visit.take(read.value.length)) return refusing(reader, busy());
     pieces.push(read.value);
   }
   return size === 0 ? err({ code: 'read.empty' }) : ok(joined(pieces, size));

@@ -1,8 +1,10 @@
 import { availableParallelism } from 'node:os';
 import { Worker } from 'node:worker_threads';
+import type { Service } from './answering';
+import { createAppointments } from './appointments';
 import type { Answered } from './job';
-import { createRoom, type Room } from './room';
-import { createThreads, type Desk, type Thread, type ThreadLimits } from './threads';
+import { createRoom } from './room';
+import { createThreads, type Thread, type ThreadLimits } from './threads';
 
 /** One core is left to the thread that speaks with callers; one slow piece must not keep all others waiting. */
 const LIMITS: ThreadLimits = {
@@ -15,22 +17,23 @@ const LIMITS: ThreadLimits = {
 /** A thread that wants more is ended, and its piece refused: the server goes on. */
 const THREAD_MEMORY = { maxOldGenerationSizeMb: 512 };
 
-/** The room for what callers send and the threads that answer it: one of each in a server. */
-interface Service extends Desk {
-  readonly room: Room;
-}
-
 // Route handlers may each be given their own copy of this module; the threads are for all of them.
 const KEPT = Symbol.for('new-thumb.desk');
 const kept = globalThis as { [KEPT]?: Service };
 
 /** The desk of this server; its threads start with the first job. */
 export function desk(): Service {
-  kept[KEPT] ??= {
-    room: createRoom({ bodies: 256, bytes: 128 * 1024 * 1024 }),
-    ...createThreads(startThread, LIMITS),
-  };
+  kept[KEPT] ??= open();
   return kept[KEPT];
+}
+
+/** About as many small pieces as two threads answer in a second. */
+const AGAIN_A_SECOND = 30;
+
+function open(): Service {
+  const { busy } = createAppointments(AGAIN_A_SECOND);
+  const room = createRoom({ bodies: 256, bytes: 128 * 1024 * 1024 });
+  return { room, busy, ...createThreads(startThread, LIMITS, busy) };
 }
 
 function startThread(): Thread {

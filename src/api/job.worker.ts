@@ -1,6 +1,9 @@
 import { parentPort } from 'node:worker_threads';
 import { readJob } from './job';
+import { stepBack } from './step-back';
 import { answerJob } from './work';
+
+stepBack();
 
 // Whatever is thrown here ends the thread: its job is refused, and a fresh thread takes the next.
 parentPort?.on('message', (message: unknown) => {

@@ -27,7 +27,7 @@ export interface Desk {
 type Place = (thread: Thread | null) => void;
 
 /** Threads that are started as they are needed. One that takes too long or dies is replaced, and its job refused: the next caller never waits for it. */
-export function createThreads(start: () => Thread, limits: ThreadLimits): Desk {
+export function createThreads(start: () => Thread, limits: ThreadLimits, busy: () => Fault): Desk {
   const idle: Thread[] = [];
   const waiting = new Set<Place>();
   let running = 0;
@@ -73,7 +73,7 @@ export function createThreads(start: () => Thread, limits: ThreadLimits): Desk {
   return {
     answer: async (job, gone) => {
       const mine = await thread(gone);
-      if (mine === null) return err({ code: gone.aborted ? 'job.stopped' : 'job.busy' });
+      if (mine === null) return err(gone.aborted ? { code: 'job.stopped' } : busy());
       const answered = await inTime(
         mine.answer(job).catch(() => 'failed' as const),
         limits.jobMs,

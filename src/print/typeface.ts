@@ -23,9 +23,9 @@ const KNOWN_TEXTS = 4000;
 
 /** The files of the typeface, as scripts/print-fonts.mjs puts them. */
 export const FONT_FILES = {
-  regular: ['sans-400.woff', 'sans-ext-400.woff', 'signs-400.woff'],
-  bold: ['sans-700.woff', 'sans-ext-700.woff', 'signs-700.woff'],
-  music: 'music.woff',
+  regular: ['sans-400.ttf', 'sans-ext-400.ttf', 'signs-400.ttf'],
+  bold: ['sans-700.ttf', 'sans-ext-700.ttf', 'signs-700.ttf'],
+  music: 'music.ttf',
 } as const;
 
 /** Reads the fonts; `load` gives the bytes of a file by its name. */

@@ -30,6 +30,8 @@ function dripping(everyMs: number): { readonly body: ReadableStream<Uint8Array>;
 const sent = (body: BodyInit): Request =>
   new Request('http://localhost/api/transpose', { method: 'POST', body, duplex: 'half' } as RequestInit);
 
+const busy = () => ({ code: 'job.busy', seconds: 1 }) as const;
+
 const visitOf = (bytes = 1024): Visit => createRoom({ bodies: 1, bytes }).enter() as Visit;
 
 it.each([
@@ -37,7 +39,7 @@ it.each([
   ['goes on and on', 5],
 ])('a piece that %s is given up, and told in words', async (_how, everyMs) => {
   const { body, givenUp } = dripping(everyMs);
-  const read = await readBody({ request: sent(body), files: 1, visit: visitOf(), pace: PACE });
+  const read = await readBody({ request: sent(body), files: 1, visit: visitOf(), busy, pace: PACE });
   expect(read).toMatchObject({ ok: false, error: { code: 'query.slow' } });
   expect(await givenUp).toBe(true);
   if (read.ok) throw new Error('read');
@@ -53,7 +55,7 @@ it('there is room for so many bytes of all callers together, and again once one 
   const [first, second] = [room.enter() as Visit, room.enter() as Visit];
   expect(room.enter()).toBeNull();
   const read = (visit: Visit, bytes: number) =>
-    readBody({ request: sent(new Uint8Array(bytes).fill(60)), files: 1, visit, pace: PACE });
+    readBody({ request: sent(new Uint8Array(bytes).fill(60)), files: 1, visit, busy, pace: PACE });
   expect(await read(first, 60)).toMatchObject({ ok: true });
   expect(await read(second, 60)).toMatchObject({ ok: false, error: { code: 'job.busy' } });
   first.leave();

@@ -1,6 +1,7 @@
 /** The threads behind the route handlers, with threads of pretence: what they do is told by the test. */
 import { describe, expect, it } from '@jest/globals';
 import { refuse } from '@/api/answers';
+import { createAppointments } from '@/api/appointments';
 import type { Answered, Job } from '@/api/job';
 import { createThreads, type Thread, type ThreadLimits } from '@/api/threads';
 
@@ -34,7 +35,7 @@ function pretence(limits: Partial<ThreadLimits> = {}) {
       end: () => (ended += 1),
     };
   };
-  const desk = createThreads(start, { ...LIMITS, ...limits });
+  const desk = createThreads(start, { ...LIMITS, ...limits }, () => ({ code: 'job.busy', seconds: 1 }));
   return {
     ask: (search: string, gone: AbortSignal = STAYS) => desk.answer(jobNamed(search), gone),
     begun: () => begun.map(({ search }) => search),
@@ -45,6 +46,26 @@ function pretence(limits: Partial<ThreadLimits> = {}) {
 
 /** Lets everything go on that can. */
 const settled = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
+
+describe('appointments', () => {
+  it('are given to so many a second, and are forgotten once they are past', () => {
+    let nowMs = 50_000;
+    const { busy } = createAppointments(10, () => nowMs);
+    const seconds = (): number => {
+      const fault = busy();
+      return fault.code === 'job.busy' ? fault.seconds : NaN;
+    };
+    expect(Array.from({ length: 25 }, seconds)).toEqual([
+      ...Array(10).fill(1),
+      ...Array(10).fill(2),
+      ...Array(5).fill(3),
+    ]);
+    nowMs += 1_000;
+    expect(seconds()).toBe(2);
+    nowMs += 60_000;
+    expect(seconds()).toBe(1);
+  });
+});
 
 describe('threads', () => {
   it('are started as they are needed, and each takes the next job in order', async () => {

@@ -1,4 +1,5 @@
 import { answering } from '@/api/answering';
+import { createAppointments } from '@/api/appointments';
 import { readJob, type JobName } from '@/api/job';
 import { createRoom } from '@/api/room';
 import { answerJob } from '@/api/work';
@@ -8,6 +9,7 @@ const room = createRoom({ bodies: 8, bytes: 64 * 1024 * 1024 });
 /** Answers in this thread, with what the other would have been handed. */
 const here = {
   room,
+  ...createAppointments(30),
   answer: async (job: unknown) => ({ ok: true, value: await answerJob(readJob(structuredClone(job))) }) as const,
 };
 

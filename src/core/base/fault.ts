@@ -55,7 +55,7 @@ export type Fault =
   | { readonly code: 'query.part'; readonly value: string; readonly parts: readonly string[] }
   | { readonly code: 'print.engraver' }
   | { readonly code: 'query.slow'; readonly seconds: number }
-  | { readonly code: 'job.busy' }
+  | { readonly code: 'job.busy'; readonly seconds: number }
   | { readonly code: 'job.stopped' }
   | { readonly code: 'job.too-long'; readonly seconds: number }
   | { readonly code: 'job.failed' };

@@ -29,6 +29,20 @@ describe('looking into a tree', () => {
   });
 });
 
+describe('reading a long text', () => {
+  it('is the same wherever it is divided, also within a letter or the end of a line', () => {
+    const words = '\u{1d15e}\r\n&amp;'.repeat(40_000);
+    for (const shift of ['', ' ', '  ', '   ', '    ']) {
+      const root = parsed(`<words>${shift}${words}</words>`);
+      expect(textOf(root)).toBe('\u{1d15e}\n&'.repeat(40_000).trim());
+    }
+  });
+
+  it('ends at the first fault', () => {
+    expect(parseXml(`<a b>${'<c>'.repeat(3_000_000)}`)).toMatchObject({ ok: false, error: { code: 'read.malformed' } });
+  });
+});
+
 describe('changing a tree', () => {
   it('puts a child behind its neighbours, with their indentation', () => {
     expect(written(withChild(parsed(NOTE), element('voice', {}, ['1']), ['pitch', 'duration']))).toBe(

@@ -5,6 +5,9 @@ import type { XmlDocument, XmlElement, XmlNode } from './element';
 /** Deeper than any score goes: a file made to be deep must not exhaust the stack of those who walk the tree. */
 const MAX_DEPTH = 100;
 
+/** So much is read before it is asked whether there is a fault. Unit: characters. */
+const CHUNK = 65_536;
+
 /** An element that is not closed yet: what comes is put into it. */
 interface OpenElement extends XmlElement {
   readonly children: XmlNode[];
@@ -57,7 +60,8 @@ export function parseXml(text: string): Result<XmlDocument, Fault> {
   parser.on('comment', (content) => add({ kind: 'comment', text: content }));
   parser.on('processinginstruction', (pi) => add({ kind: 'instruction', text: `${pi.target} ${pi.body}` }));
 
-  parser.write(text);
+  // Bit by bit, so that a long file is given up at its first fault and not read to its end.
+  for (let at = 0; at < text.length && !fault; at += CHUNK) parser.write(text.slice(at, at + CHUNK));
   isClosing = true;
   if (!fault) parser.close();
   if (fault) return err(fault);

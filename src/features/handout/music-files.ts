@@ -18,12 +18,12 @@ export async function musicPicture(pages: readonly PrintedPage[]): Promise<strin
   const systems = musicOf(pages);
   const fonts = await Promise.all(
     [
-      ['sheet-sans', 400, 'sans-400.woff'],
-      ['sheet-sans', 700, 'sans-700.woff'],
-      ['sheet-music', 400, 'music.woff'],
+      ['sheet-sans', 400, 'sans-400.ttf'],
+      ['sheet-sans', 700, 'sans-700.ttf'],
+      ['sheet-music', 400, 'music.ttf'],
     ].map(async ([family, weight, file]) => {
       const bytes = new Uint8Array(await (await fetch(ownAddress(`/print/${file}`))).arrayBuffer());
-      return `@font-face{font-family:${family};font-weight:${weight};src:url(data:font/woff;base64,${toBase64(bytes)})}`;
+      return `@font-face{font-family:${family};font-weight:${weight};src:url(data:font/ttf;base64,${toBase64(bytes)})}`;
     }),
   );
   let top = 0;

@@ -47,7 +47,7 @@ const FAULTS: { readonly [Code in Fault['code']]: Extract<Fault, { code: Code }>
   'query.part': { code: 'query.part', value: 'X', parts: ['P1'] },
   'print.engraver': { code: 'print.engraver' },
   'query.slow': { code: 'query.slow', seconds: 20 },
-  'job.busy': { code: 'job.busy' },
+  'job.busy': { code: 'job.busy', seconds: 2 },
   'job.stopped': { code: 'job.stopped' },
   'job.too-long': { code: 'job.too-long', seconds: 20 },
   'job.failed': { code: 'job.failed' },

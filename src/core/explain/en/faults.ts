@@ -152,7 +152,10 @@ export function faultWords(t: Terms, found: Fault): FaultWords {
         hint: 'Send it again over a faster connection, or send a smaller file.',
       };
     case 'job.busy':
-      return { message: 'Too many pieces are being worked on at once.', hint: 'Send it again in a moment.' };
+      return {
+        message: 'Too many pieces are being worked on at once.',
+        hint: `Send it again in ${fault.seconds === 1 ? 'a second' : `${fault.seconds} seconds`}.`,
+      };
     case 'job.stopped':
       return { message: 'The work was stopped before it was done.', hint: 'Ask again to begin it anew.' };
     case 'job.too-long':

@@ -4,13 +4,13 @@ import { INKS, type PageMark, type PrintedPage } from '@/print/page';
 
 /** The fonts that sheets are set in, on the screen as in the file. */
 export const SHEET_FONTS = `
-@font-face { font-family: 'sheet-sans'; font-weight: 400; src: url(${ownAddress('/print/sans-400.woff')}); }
-@font-face { font-family: 'sheet-sans'; font-weight: 700; src: url(${ownAddress('/print/sans-700.woff')}); }
-@font-face { font-family: 'sheet-more'; font-weight: 400; src: url(${ownAddress('/print/sans-ext-400.woff')}); }
-@font-face { font-family: 'sheet-more'; font-weight: 700; src: url(${ownAddress('/print/sans-ext-700.woff')}); }
-@font-face { font-family: 'sheet-signs'; font-weight: 400; src: url(${ownAddress('/print/signs-400.woff')}); }
-@font-face { font-family: 'sheet-signs'; font-weight: 700; src: url(${ownAddress('/print/signs-700.woff')}); }
-@font-face { font-family: 'sheet-music'; src: url(${ownAddress('/print/music.woff')}); }
+@font-face { font-family: 'sheet-sans'; font-weight: 400; src: url(${ownAddress('/print/sans-400.ttf')}); }
+@font-face { font-family: 'sheet-sans'; font-weight: 700; src: url(${ownAddress('/print/sans-700.ttf')}); }
+@font-face { font-family: 'sheet-more'; font-weight: 400; src: url(${ownAddress('/print/sans-ext-400.ttf')}); }
+@font-face { font-family: 'sheet-more'; font-weight: 700; src: url(${ownAddress('/print/sans-ext-700.ttf')}); }
+@font-face { font-family: 'sheet-signs'; font-weight: 400; src: url(${ownAddress('/print/signs-400.ttf')}); }
+@font-face { font-family: 'sheet-signs'; font-weight: 700; src: url(${ownAddress('/print/signs-700.ttf')}); }
+@font-face { font-family: 'sheet-music'; src: url(${ownAddress('/print/music.ttf')}); }
 `;
 
 const FAMILIES = 'sheet-sans, sheet-more, sheet-signs';
