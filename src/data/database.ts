@@ -86,13 +86,25 @@ export const STORES: readonly { readonly version: number; readonly stores: Reado
 
 const DATABASE_NAME = 'new-thumb';
 
-/** Opens the studio's database, and brings up what an older version left. */
+/** The studio here was brought into its own form by a newer version: what this one wrote there, that one might not understand. */
+export class NewerStudioError extends Error {
+  override readonly name = 'NewerStudioError';
+}
+
+/** The version of a database as the browser counts it, which leaves room between ours. */
+const browserVersion = Math.max(...STORES.map(({ version }) => version)) * 10;
+
+/** Opens the studio's database, and brings up what an older version left. One that a newer version left is not opened: each question is refused with
+ * `NewerStudioError`. */
 export function openDatabase(name = DATABASE_NAME): StudioDatabase {
   const database = new Dexie(name) as StudioDatabase;
   for (const { version, stores } of STORES) {
     const opened = database.version(version).stores({ ...stores });
     if (version === FORM) opened.upgrade(broughtToForm5);
   }
+  database.on('ready', () => {
+    if (database.backendDB().version > browserVersion) throw new NewerStudioError('the studio is of a newer version');
+  });
   return database;
 }
 

@@ -61,7 +61,9 @@ export {
   usePiecesOf,
   useSetAside,
   useSettings,
+  studioState,
   useStoreState,
+  type StoreState,
   useWaiting,
 } from './use-studio';
 export {

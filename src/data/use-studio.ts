@@ -2,7 +2,7 @@
 
 import { useSyncExternalStore } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { deleteDatabase, openDatabase, type StudioDatabase } from './database';
+import { deleteDatabase, NewerStudioError, openDatabase, type StudioDatabase } from './database';
 import { askToPersist } from './device/browser-store';
 import { removeLeftovers } from './device/leftovers';
 import type { Command, StoreFault } from './door/commands';
@@ -28,9 +28,10 @@ import type { PieceRecord } from './records/records';
 import type { Settings } from './records/settings';
 
 /** How the browser's store stands to this tab. `old`: another tab opened it in a newer version. `gone`: it was deleted or closed. `blocked`: it cannot
- * be brought up while another tab has it open in an older version. `unreachable`: the browser does not open it at all. `removed`: the teacher wanted
+ * be brought up while another tab has it open in an older version. `newer`: a newer version has brought it up, and this one leaves it alone.
+ * `unreachable`: the browser does not open it at all. `removed`: the teacher wanted
  * nothing of it left. */
-export type StoreState = 'open' | 'blocked' | 'old' | 'gone' | 'unreachable' | 'removed';
+export type StoreState = 'open' | 'blocked' | 'old' | 'newer' | 'gone' | 'unreachable' | 'removed';
 
 let opened: StudioDatabase | null = null;
 let door: Studio | null = null;
@@ -67,8 +68,18 @@ function watched(database: StudioDatabase): StudioDatabase {
   });
   database.on('close', () => tell('gone'));
   // The hooks wait for a store that does not open without a word: it is told here.
-  database.open().catch(() => tell('unreachable'));
+  database.open().catch((error: unknown) => tell(isNewer(error) ? 'newer' : 'unreachable'));
   return database;
+}
+
+function isNewer(error: unknown): boolean {
+  const inner = (error as { readonly inner?: unknown } | null)?.inner;
+  return error instanceof NewerStudioError || inner instanceof NewerStudioError;
+}
+
+/** How the store stands just now. */
+export function studioState(): StoreState {
+  return storeState;
 }
 
 export function useStoreState(): StoreState {

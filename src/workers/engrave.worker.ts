@@ -30,8 +30,12 @@ async function engrave(page: EngravingPage, layout: EngraveLayout): Promise<Answ
     engravingPageSchema.validateSync(page, { strict: true }),
     engraveLayoutSchema.validateSync(layout, { strict: true }),
   ];
+  const toolkit = await starting.catch(() => null);
+  if (toolkit === null) {
+    starting = start();
+    return MISSING;
+  }
   try {
-    const toolkit = await starting;
     const engraved = engravePage(toolkit, checked, laidOut);
     if (engraved.ok) return engraved;
     return engraved.error.code === 'refused' ? REFUSED : otherShape(toolkit, engraved.error.what);
@@ -55,10 +59,12 @@ function otherShape(toolkit: VerovioToolkit, what: string): Answer<never> {
   };
 }
 
+const MISSING = { ok: false, trouble: serviceTrouble(USUAL_LANGUAGE, { code: 'engrave.missing' }) } as const;
 const REFUSED = { ok: false, trouble: serviceTrouble(USUAL_LANGUAGE, { code: 'engrave.refused' }) } as const;
 
+/** Whether it has come is told with the first page. */
 async function ready(): Promise<Answer<null>> {
-  await starting;
+  await starting.catch(() => null);
   return { ok: true, value: null };
 }
 

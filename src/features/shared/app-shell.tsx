@@ -3,13 +3,14 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useEffect, type ReactNode } from 'react';
-import { hasStudio, useStoreState } from '@/data';
+import { hasStudio, useStoreState, type StoreState } from '@/data';
 import { coreWorker, engraveWorker } from '@/workers/client';
 import { openConsoleDoor } from './console-door';
 import { DropPlace } from './drop-place';
 import { FileButton } from './file-button';
 import { HandsGlyph } from './hand-glyph';
 import { HistoryButtons } from './history-buttons';
+import { NewerStudioPage } from './newer-studio-page';
 import { Places } from './places';
 import { StudioNotices } from './studio-notices';
 import { useKeptRelease } from './offline/use-release';
@@ -42,7 +43,6 @@ const BARE_PLACE = '/stand';
 
 /** What is around every screen: the places, undo, and the window as one large place to drop files on. */
 export function AppShell({ children }: { readonly children: ReactNode }) {
-  const w = useWords();
   const take = useTakeFiles();
   useLook();
   const store = useStoreState();
@@ -64,12 +64,20 @@ export function AppShell({ children }: { readonly children: ReactNode }) {
       {path === BARE_PLACE ? null : <Header onFiles={take} />}
       <StudioNotices />
       <main className={isFramed ? 'min-h-0 flex-1 overflow-y-auto print:overflow-visible' : ''}>
-        {store === 'unreachable' ? <TroublePage what={w.shared.studio} onAgain={() => location.reload()} /> : children}
+        <UnlessStoreFails state={store}>{children}</UnlessStoreFails>
       </main>
       <DropPlace onFiles={take} />
       <Tour />
     </div>
   );
+}
+
+/** Without a store no screen can show anything: it is said why. */
+function UnlessStoreFails({ state, children }: { readonly state: StoreState; readonly children: ReactNode }) {
+  const w = useWords();
+  if (state === 'newer') return <NewerStudioPage />;
+  if (state === 'unreachable') return <TroublePage what={w.shared.studio} onAgain={() => location.reload()} />;
+  return children;
 }
 
 /** Starts the engraver: at once where there are pieces; on a first visit, whose cards come engraved, once those are there. Gives what calls it off. */

@@ -19,6 +19,7 @@ import { useMessages } from './messages';
 import { Notice } from './notice';
 import { NewerNotice } from './offline/newer-notice';
 import { saveStudio } from './save-studio';
+import { onSilence } from './sound/sounder';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** What the teacher must know of the store, above every screen: that something could not be written, that the store is gone, that it is long since the
@@ -26,6 +27,7 @@ import { useWords, type Words } from '@/features/shared/words/use-words';
 export function StudioNotices() {
   useRefusals();
   useKeptFileUpToDate();
+  useSilence();
   return (
     <>
       <StoreNotice />
@@ -50,6 +52,22 @@ function useRefusals(): void {
   );
 }
 
+/** That nothing sounds is told once: who plays on in silence knows it by then. */
+function useSilence(): void {
+  const w = useWords();
+  const { say } = useMessages();
+  const isTold = useRef(false);
+  useEffect(
+    () =>
+      onSilence(() => {
+        if (isTold.current) return;
+        isTold.current = true;
+        say({ kind: 'trouble', text: w.shared.noSoundJustNow, hint: w.shared.shownInTimeAllTheSame });
+      }),
+    [w, say],
+  );
+}
+
 const storeWords = (w: Words) =>
   ({
     blocked: {
@@ -69,7 +87,7 @@ const storeWords = (w: Words) =>
 function StoreNotice() {
   const w = useWords();
   const state = useStoreState();
-  if (state === 'open' || state === 'unreachable' || state === 'removed') return null;
+  if (state === 'open' || state === 'newer' || state === 'unreachable' || state === 'removed') return null;
   const { text, hint } = storeWords(w)[state];
   return (
     <Notice role="alert" name="store">

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect } from 'react';
-import { change, hasStudio, isFirstVisit } from '@/data';
+import { change, hasStudio, isFirstVisit, studioState } from '@/data';
 import { loadDemoStudio } from './demo-studio';
 import { useMessages } from './messages';
 import { useWords } from '@/features/shared/words/use-words';
@@ -23,6 +23,7 @@ export function useWelcome(): void {
       early?.catch(() => undefined);
       if (await isFirstVisit()) await change({ kind: 'note.first-visit', ...(await (early ?? loadDemoStudio())) });
     };
-    welcome().catch(tell);
+    // A store that does not open is told in place of the screens.
+    welcome().catch(() => (studioState() === 'open' ? tell() : undefined));
   }, [w, say]);
 }

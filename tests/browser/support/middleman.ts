@@ -15,6 +15,8 @@ export interface Middleman {
   readonly publish: (name: string) => void;
   /** A file that comes damaged; null mends it. */
   readonly damage: (path: string | null) => void;
+  /** Files whose paths begin so are not found; null finds them again. */
+  readonly lose: (path: string | null) => void;
   readonly leave: () => Promise<void>;
 }
 
@@ -26,9 +28,14 @@ export async function middleman(server: string): Promise<Middleman> {
   const asked: string[] = [];
   let published: string | null = null;
   let damaged: string | null = null;
+  let lost: string | null = null;
   const answer = async (req: IncomingMessage, res: ServerResponse): Promise<void> => {
     const path = new URL(req.url ?? '/', server).pathname;
     asked.push(path);
+    if (lost !== null && path.startsWith(lost)) {
+      res.writeHead(404).end();
+      return;
+    }
     const got = await passedOn(server, req);
     const headers = { ...got.headers };
     let body = got.body;
@@ -63,6 +70,9 @@ export async function middleman(server: string): Promise<Middleman> {
     },
     damage: (path) => {
       damaged = path;
+    },
+    lose: (path) => {
+      lost = path;
     },
     leave: close,
   };

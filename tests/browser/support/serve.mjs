@@ -1,14 +1,22 @@
-// Serves the build to all browser tests, on a port of its own.
-import { mkdtempSync } from 'node:fs';
+// Serves the build to all browser tests, on a port of its own. Where all of them run, two hundred callers ask for some seconds first: the tests then find the server as that left it.
+import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureChromium } from '../../../scripts/lib/chromium.mjs';
 import { freePort, serve } from '../../../scripts/lib/server.mjs';
+import { underLoad } from '../../../scripts/load/load.mjs';
 
-export default async function setUp() {
+const LOAD_SECONDS = 8;
+
+export default async function setUp({ testPathPatterns }) {
   ensureChromium();
   const served = await serve(await freePort());
   globalThis.newThumbServer = served;
-  process.env.NEW_THUMB_TRESPASSES = join(mkdtempSync(join(tmpdir(), 'new-thumb-trespasses-')), 'list');
+  const folder = mkdtempSync(join(tmpdir(), 'new-thumb-browser-tests-'));
+  process.env.NEW_THUMB_TRESPASSES = join(folder, 'trespasses');
   process.env.NEW_THUMB_ADDRESS = served.address;
+  const { patterns } = testPathPatterns;
+  if (patterns.length > 0 && !patterns.some((pattern) => pattern.includes('load'))) return;
+  process.env.NEW_THUMB_LOAD = join(folder, 'load');
+  writeFileSync(process.env.NEW_THUMB_LOAD, JSON.stringify(await underLoad(served, LOAD_SECONDS)));
 }

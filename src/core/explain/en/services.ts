@@ -11,6 +11,7 @@ export type ServiceFault =
   | { readonly code: 'entry.closed' }
   | { readonly code: 'entry.nothing-heard' }
   | { readonly code: 'entry.abc'; readonly unclear: Extract<Remark, { readonly code: 'abc-unclear' }> }
+  | { readonly code: 'engrave.missing' }
   | { readonly code: 'engrave.refused' }
   | { readonly code: 'engrave.shape'; readonly what: string; readonly release: string | null };
 
@@ -47,6 +48,11 @@ export function serviceFaultWords(fault: ServiceFault): FaultWords {
       return {
         message: `Line ${fault.unclear.line}, place ${fault.unclear.column}: ${unclearWords(fault.unclear)}.`,
         hint: 'Everything else is entered already.',
+      };
+    case 'engrave.missing':
+      return {
+        message: 'The engraver has not come, so that no notes can be drawn.',
+        hint: 'Look whether there is a network, and reload the page. Everything you did is kept.',
       };
     case 'engrave.refused':
       return { message: 'This piece could not be engraved.', hint: 'It is kept as it is; saving it still works.' };

@@ -40,6 +40,19 @@ function createWood(): MembraneSynth {
   }).toDestination();
 }
 
+/** A browser that gives no sound may never say so: it is waited for this long. Unit: ms. */
+const STARTS_WITHIN_MS = 5_000;
+
+/** Lets the sound of the page begin. Throws where the browser does not do it, or not in time. */
+async function begun(): Promise<void> {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const late = new Promise<never>((_, reject) => {
+    timer = setTimeout(() => reject(new Error('the sound did not begin')), STARTS_WITHIN_MS);
+  });
+  await Promise.race([start(), late]).finally(() => clearTimeout(timer));
+  if (getContext().state !== 'running') throw new Error('the sound is held back');
+}
+
 /** A grand piano from recordings, and a wooden click for beats. */
 export function createPiano(): Sounder {
   const loaded = new Promise<Sampler>((resolve, reject) => {
@@ -51,12 +64,14 @@ export function createPiano(): Sounder {
       onerror: reject,
     }).toDestination();
   });
+  // Told to whoever waits for it; where nobody does yet, it is no fault of the page.
+  loaded.catch(() => undefined);
   let wood = createWood();
   let lastClickS = 0;
   let sampler: Sampler | null = null;
   return {
     ready: async () => {
-      await start();
+      await begun();
       sampler = await loaded;
     },
     now: () => getContext().currentTime,

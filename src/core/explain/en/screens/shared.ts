@@ -135,6 +135,9 @@ export const shared = (t: Terms) => ({
   reloadThisPageEverythingIs: 'Reload this page: everything is kept.',
   browserHasClosedOrDeleted: 'The browser has closed or deleted the studio.',
   saveStudioFileNowWhere: 'Save the studio file now where this page still shows your work, and reload the page.',
+  noSoundJustNow: 'This browser gives no sound just now.',
+  shownInTimeAllTheSame:
+    'What is played is shown in time all the same. Look whether this page may sound and a loudspeaker is there, then press again.',
   reload: 'Reload',
   couldNotBeWrittenAny: (label: string, message: string) =>
     `“${label || 'What was entered'}” could not be written any more. ${message}`,
@@ -155,6 +158,9 @@ export const shared = (t: Terms) => ({
   studioCannotBeReadJust:
     'The studio cannot be read just now. Reload the page, and look whether this browser may keep data.',
   cannotBeShownJustNow: (what: string) => `${what} cannot be shown just now`,
+  studioIsOfNewerVersion: 'This studio belongs to a newer version of New Thumb',
+  newerVersionHasBeenHere:
+    'A newer version has brought the studio in this browser into its own form, which this one does not know. Nothing was changed. Reload the page to get the newer version; where that does not come, go back to the address at which you used it last.',
   somethingWentWrongInNew:
     'Something went wrong in New Thumb itself. What you did before is kept; try once more, or go on elsewhere. If it happens again, save the studio to a file to be on the safe side.',
   thisCouldNotBeWorked: 'This could not be worked out.',
