@@ -29,13 +29,21 @@ function opens(bytes: Uint8Array, seed: number): void {
   if (seed % WRITTEN_EVERY === 0) saveAs(opened.value, asWritten(opened.value), 'musicxml');
 }
 
+/** What one file may take. Held in the long run only: in the check other tests take the machine's time. Units: ms, MB. */
+const MOST = { ms: 1000, mb: 200 };
+
 /** A failure names its seed, and no more: the file would fill the screen. */
 function livesThrough(seed: number, work: () => void): void {
+  const [startMs, startBytes] = [performance.now(), process.memoryUsage().heapUsed];
   try {
     work();
   } catch (cause) {
     throw new Error(`seed ${seed}`, { cause });
   }
+  const tookMs = performance.now() - startMs;
+  const tookMb = (process.memoryUsage().heapUsed - startBytes) / 1024 / 1024;
+  if (rounds(0, 1) === 1 && (tookMs > MOST.ms || tookMb > MOST.mb))
+    throw new Error(`seed ${seed} took ${Math.round(tookMs)} ms and ${Math.round(tookMb)} MB`);
 }
 
 describe.each<readonly [FileFormat, Spoil | null]>([

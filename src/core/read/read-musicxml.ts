@@ -53,7 +53,7 @@ function readParts(parsed: XmlDocument): Result<Reading, Fault> {
   }
   const partElements = childElements(root, 'part');
   const longest = Math.max(0, ...partElements.map((part) => childElements(part, 'measure').length));
-  if (longest > MAX_BARS) return tooManyBars();
+  if (longest > MAX_BARS) return tooManyBars(MAX_BARS);
   const ticksPerQuarter = ticksFor(partElements);
   if (ticksPerQuarter === null) {
     return err({

@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { CalendarDays, GraduationCap, Hand, ListMusic } from 'lucide-react';
@@ -16,9 +17,11 @@ import { HandBox } from './about/hand-box';
 import { LessonTimes } from './about/lesson-times';
 import { RemovalBox } from './about/removal-box';
 import { WaysBox } from './about/ways-box';
-import { RecordCharts } from './charts/record-charts';
 import { ConflictsBox } from './hand-over/conflicts-box';
 import { KeysMap } from './keys/keys-map';
+
+// Charts bring a large script along: it comes with the first of them.
+const RecordCharts = dynamic(() => import('./charts/record-charts').then((part) => part.RecordCharts));
 
 const SHOWS = ['keys', 'record', 'about'] as const;
 type Show = (typeof SHOWS)[number];

@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useCallback, useMemo, useState } from 'react';
 import { Columns3, Download, List, ListTree, Printer, SlidersHorizontal } from 'lucide-react';
@@ -17,7 +18,6 @@ import { PupilSelect } from '@/features/shared/pupil-select';
 import { saveFile } from '@/features/shared/save-file';
 import { changeQuery } from '@/features/shared/use-query';
 import { BarsBeside } from './bars-beside';
-import { EffortPicture } from './effort-picture';
 import { KeyList } from './key-list';
 import { surveyCsv } from './numbers';
 import { PartnerBox } from './partner-box';
@@ -27,6 +27,9 @@ import { chooseKeys, type Order, type OtherMode, type Show, type SurveyAddress }
 import { StagesByKey } from './stages-by-key';
 import { useSurvey } from './use-survey';
 import { useWords, type Words } from '@/features/shared/words/use-words';
+
+// Charts bring a large script along: it comes with the first of them.
+const EffortPicture = dynamic(() => import('./effort-picture').then((part) => part.EffortPicture));
 
 interface SurveyPieceProps {
   readonly piece: PieceRecord;

@@ -9,7 +9,7 @@ import {
   type PlainLyric,
   type PlainNote,
 } from '../../plain-piece';
-import { MAX_BARS, tooManyBars } from '../limits';
+import { MAX_PLAIN_BARS, tooManyBars } from '../limits';
 import { readAbcKey, readAbcMeter, type AbcSignature } from './abc-key';
 import { newMemory, pitchOf, type Propagation, type SignMemory } from './abc-signs';
 import type { AbcElement, AbcPitch } from './abc-tree';
@@ -108,7 +108,7 @@ export function voiceReader(text: string, propagation: Propagation): VoiceReader
     }
     const printed = printedLength(element, meter);
     // A rest of ten million bars is a few letters long.
-    if (printed > MAX_BARS * barTicks(meter, PLAIN_TICKS)) return tooManyBars();
+    if (printed > MAX_PLAIN_BARS * barTicks(meter, PLAIN_TICKS)) return tooManyBars(MAX_PLAIN_BARS);
     const duration = tuplet ? (printed * tuplet.normal) / tuplet.actual : printed;
     const notes = notesOf(element, text, { memory, propagation, bar: String(bars.length) });
     if (!notes.ok) return notes;

@@ -6,7 +6,7 @@ import { writeMusicXml } from '../../write';
 import { openPiece, type OpenedPiece } from '../../piece';
 import { unwrap } from '../../base';
 import { bytesOf } from '../../../../tests/support/build-piece';
-import { splitAbc } from './read-abc';
+import { readAbc, splitAbc } from './read-abc';
 
 const tune = (body: string, header = 'M:4/4\nL:1/4\nK:C'): string => `X:1\nT:Test\n${header}\n${body}\n`;
 const open = (text: string): OpenedPiece => unwrap(openPiece(bytesOf(text), { format: 'abc', key: null, part: null }));
@@ -153,4 +153,9 @@ describe('reading ABC (standard 2.1, from memory)', () => {
       error: { code },
     });
   });
+});
+
+it('a text over which the parser fails is refused, with the line', () => {
+  const read = readAbc('X:1\nT:a\n%%score "\nK:C\nV:1\nC D E F|\n!Z\nG4|\n');
+  expect(read).toMatchObject({ ok: false, error: { code: 'read.malformed', at: { line: 7 } } });
 });

@@ -1,4 +1,3 @@
-import tunebook from 'abcjs/src/api/abc_tunebook.js';
 import { err, ok, type Fault, type Remark, type Result } from '../../base';
 import { barTicks, type Meter, type Ticks } from '../../time';
 import {
@@ -12,6 +11,7 @@ import {
 import { readAbcKey, readAbcMeter } from './abc-key';
 import { propagationOf } from './abc-signs';
 import type { AbcStaff, AbcTune } from './abc-tree';
+import { parseAbc } from './parse-abc';
 import { placeIn, voiceReader, type AbcBar, type VoiceReader } from './abc-voice';
 
 export interface PlainReading {
@@ -28,11 +28,12 @@ export function splitAbc(text: string): readonly string[] {
   return starts.map((start, i) => header + clean.slice(start, starts[i + 1] ?? clean.length).trimEnd() + '\n');
 }
 
-/** Reads one ABC tune. Errors: `read.no-notes`, `read.key-steps`, `read.quarter-tone`. What the parser did not
+/** Reads one ABC tune. Errors: `read.no-notes`, `read.malformed`, `read.key-steps`, `read.quarter-tone`. What the parser did not
  * understand is told in remarks with its place. */
 export function readAbc(text: string): Result<PlainReading, Fault> {
-  const tune = (tunebook.parseOnly(text) as readonly AbcTune[])[0];
-  if (!tune) return err({ code: 'read.no-notes' });
+  const parsed = parseAbc(text);
+  if (!parsed.ok) return parsed;
+  const tune = parsed.value;
   const propagation = propagationOf(text);
   const keys = (tune.warnings ?? []).flatMap((warning) => wrongKey(warning, text) ?? []);
   const voices = new Map<string, { readonly staff: number; readonly clef: 'G' | 'F'; readonly reader: VoiceReader }>();

@@ -2,7 +2,7 @@ import { keyOfSignature, keyText, nameAtFifths, pitchClass, rankKeys } from '../
 import { err, ok, unwrap, type Fault, type Remark, type Result } from '../../base';
 import { barTicks, type Meter, type Ticks } from '../../time';
 import type { PlainReading } from '../abc/read-abc';
-import { MAX_BARS, tooManyBars } from '../limits';
+import { MAX_PLAIN_BARS, tooManyBars } from '../limits';
 import { PLAIN_BAR, PLAIN_TICKS, type PlainBar, type PlainLyric } from '../../plain-piece';
 import { toGrid, type Grid, type GridNote } from './grid';
 import { readMidiEvents, type MidiContent } from './midi-events';
@@ -106,7 +106,7 @@ function barsOf(content: MidiContent, end: Ticks, spellings: readonly Spelling[]
   let at = isPickup ? 1 : 0;
   let isNew = true;
   while (start < end) {
-    if (bars.length === MAX_BARS) return tooManyBars();
+    if (bars.length === MAX_PLAIN_BARS) return tooManyBars(MAX_PLAIN_BARS);
     const changed = meters.findLast((change, i) => i >= at && change.at <= start);
     if (changed && (changed.meter.beats !== meter.beats || changed.meter.beatType !== meter.beatType)) {
       meter = changed.meter;

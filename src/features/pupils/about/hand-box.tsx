@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { yupResolver } from '@hookform/resolvers/yup';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
@@ -13,7 +14,9 @@ import { reachTyped } from '@/features/shared/reach-typed';
 import { dayWords } from '@/features/shared/teaching/day-words';
 import { useKeptForm } from '@/features/shared/use-kept-form';
 import { useWords, type Words } from '@/features/shared/words/use-words';
-import { SpanChart } from '../charts/span-chart';
+
+// Charts bring a large script along: it comes with the first of them.
+const SpanChart = dynamic(() => import('../charts/span-chart').then((part) => part.SpanChart));
 
 /** The hand of a pupil: how far it reaches, measured by date, and what it can do. */
 export function HandBox({ pupil }: { readonly pupil: PupilRecord }) {
