@@ -39,7 +39,7 @@ async function holdsAll(
 }
 
 describe('a database of an older version', () => {
-  it.each([1, 2, 3, 4])('%i opens with all it held', async (version) => {
+  it.each([1, 2, 3, 4, 9])('%i opens with all it held', async (version) => {
     const studio = await openOld(version);
     await holdsAll(studio, version, 'pieces', ['musicXml', 'edition', 'decided', 'respelled']);
     for (const table of ['pupils', 'plan', 'kept'] as const) await holdsAll(studio, version, table);
@@ -134,10 +134,34 @@ describe('a database of an older version', () => {
     expect(await turns(studio, 'undo')).toBe('planned');
     expect(await planOf(studio, 'ada')).toEqual([]);
   });
+
+  it('9, of version 0.1.0: cards of a week, a lesson, a run with what was played, a measured hand, and every edit', async () => {
+    const studio = await openOld(9);
+    expect((await planOf(studio, 'ada')).map(({ id, week }) => [id, week])).toEqual([
+      ['c1', '2026-11-26'],
+      ['c2', null],
+    ]);
+    expect(await studio.runs.get('r1')).toMatchObject(oldDatabase(9).tables['runs']?.[0] ?? {});
+    expect((await allPupils(studio))[0]?.spans.map(({ mm }) => mm)).toContain(172);
+    expect(await setAside(studio)).toEqual([]);
+    const labels: (string | null)[] = [];
+    for (let label = await turns(studio, 'undo'); label !== null; label = await turns(studio, 'undo'))
+      labels.push(label);
+    expect(labels).toEqual([
+      'Light or dark: Lamplight',
+      'a note',
+      'planned',
+      'Ada measured',
+      'Ada added',
+      'the piece is in A minor',
+      '“tin-roof.musicxml” brought in',
+    ]);
+    expect(await allPieces(studio)).toEqual([]);
+  });
 });
 
 describe('a studio file of an older version', () => {
-  it.each([1, 2, 3, 4])('as version %i wrote it is taken in with all it held', async (version) => {
+  it.each([1, 2, 3, 4, 5])('as version %i wrote it is taken in with all it held', async (version) => {
     const studio = emptyStudio();
     opened = studio;
     const read = unwrap(readStudioFile(WORDS.store, oldStudioFile(version)));
@@ -149,7 +173,7 @@ describe('a studio file of an older version', () => {
     for (const piece of old['pieces'] ?? [])
       expect((await pieceById(studio, String(piece['id'])))?.musicXml).toBe(piece['musicXml']);
     expect((await allPupils(studio)).length).toBe((old['pupils'] ?? []).length);
-    expect((await allFinds(studio)).length).toBe((old['finds'] ?? []).length);
+    expect((await allFinds(studio)).length).toBe((old['finds'] ?? old['answers'] ?? []).length);
     expect((await planOf(studio, 'ada')).length).toBe((old['plan'] ?? []).length);
     expect(await currentSettings(studio)).toMatchObject(old['settings'] as unknown as Record<string, unknown>);
     expect((await contents(studio)).carried).toEqual(version === 1 ? { rooms: [{ name: 'Ilse' }] } : {});
