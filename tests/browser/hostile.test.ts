@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { musicXml } from '../support/build-piece';
-import { arriveAtShelf, drop, goTo, press, saved, sees, seesKey, type Teacher } from './support/teacher';
+import { arriveAtShelf, drop, goTo, openAt, press, saved, sees, seesKey, type Teacher } from './support/teacher';
 
 /** Markup, scripts, letters that turn the direction of writing, that cannot be seen or break lines, and what a spreadsheet takes for a formula. */
 const ILL =
@@ -120,6 +120,17 @@ describe('in a studio file', () => {
       await isWhole(place);
     }
   });
+});
+
+describe('in a link that hands something over', () => {
+  it.each(['y', 'N4IgLglmA2CmIC4DaBdAvkA', '%3Cscript%3E', 'Q'.repeat(9_000)])(
+    'what was not written by a studio is refused: %#',
+    async (rest) => {
+      await openAt(page, '/settings');
+      await openAt(page, `/take-in#handed=${rest}`);
+      await page.waitForFunction(() => /holds no hand-over|is no studio file/.test(document.body.innerText));
+    },
+  );
 });
 
 it('asked nothing of the network, and complained of nothing', () => {

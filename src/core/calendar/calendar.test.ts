@@ -134,4 +134,38 @@ describe('the calendar file', () => {
     expect(text.split('\r\n').every((line) => line.length <= 75)).toBe(true);
     expect(unwrap(calendarFile('Nothing', []))).toMatch(/^BEGIN:VCALENDAR[^]*END:VCALENDAR\r\n$/);
   });
+
+  it('has one entry for each, whatever stands in its words, and nothing that could be taken for more', () => {
+    const hostile = fc.oneof(
+      fc.string({ unit: 'binary', maxLength: 200 }),
+      fc.constantFrom(
+        'Ada\r\nEND:VEVENT\r\nBEGIN:VEVENT\r\nSUMMARY:other',
+        'a\rATTENDEE:mailto:x',
+        '\u2028BEGIN:VALARM',
+        '\u202Edetrever\0',
+        '\\',
+        '\\n',
+        'W'.repeat(50_000),
+      ),
+    );
+    fc.assert(
+      fc.property(hostile, hostile, hostile, (name, title, words) => {
+        const when = { kind: 'days', from: '2026-11-26', to: '2026-11-27' } as const;
+        const text = unwrap(calendarFile(name, [{ id: `x${title}`, title: `x${title}`, words, when }]));
+        const lines = text.replaceAll('\r\n ', '').replaceAll('\r\n\t', '').trimEnd().split('\r\n');
+        const begins = lines.filter((line) => /^(BEGIN|END|ATTENDEE|SUMMARY|UID)[:;]/.test(line));
+        expect(
+          begins.map((line) =>
+            line
+              .split(':', 2)
+              .join(':')
+              .replace(/^(SUMMARY|UID):.*/, '$1'),
+          ),
+        ).toEqual(['BEGIN:VCALENDAR', 'BEGIN:VEVENT', 'UID', 'SUMMARY', 'END:VEVENT', 'END:VCALENDAR']);
+        // eslint-disable-next-line no-control-regex -- what must not be there
+        expect(lines.join('')).not.toMatch(/[\u0000-\u0008\u000a-\u001f\u007f]/);
+      }),
+      { numRuns: 60 },
+    );
+  });
 });

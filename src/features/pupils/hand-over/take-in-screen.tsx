@@ -8,7 +8,7 @@ import { handedOf, lookOver, readStudioFile, takeInHanded, usePupils, type Looke
 import { addressOf } from '@/features/shared/address-of';
 import { keepChosen } from '@/features/shared/choose-pupil';
 import { useMessages } from '@/features/shared/messages';
-import { handedIn } from '@/features/shared/teaching/hand-over-link';
+import { handedIn, isHandOverLink } from '@/features/shared/teaching/hand-over-link';
 import { useHanded, type NamedHanded } from '@/features/shared/teaching/handed';
 import { useWords } from '@/features/shared/words/use-words';
 
@@ -37,7 +37,10 @@ function useLinked(): { readonly handed: NamedHanded | null; readonly trouble: s
   useEffect(() => {
     const read = (): void => {
       const text = handedIn(location.hash);
-      if (text === null) return;
+      if (text === null) {
+        if (isHandOverLink(location.hash)) setState({ handed: null, trouble: w.takeIn.noHandOver });
+        return;
+      }
       const found = readStudioFile(w.store, text);
       const own = found.ok ? handedOf(found.value) : null;
       const remarks = found.ok ? found.value.remarks : [found.error.message];

@@ -26,6 +26,19 @@ describe('a hand-over as a link', () => {
     expect(handedIn('#handed=')).toBeNull();
   });
 
+  it('that nobody of ours wrote is read or not, at once, and never grows without an end', () => {
+    const letters = 'ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789+-$';
+    const text = fc.string({ unit: fc.constantFrom(...letters, '%', '<', ' ', '\u202E'), maxLength: LONGEST_LINK });
+    fc.assert(
+      fc.property(text, (rest) => (handedIn(`#handed=${rest}`)?.length ?? 0) < 20_000_000),
+      { numRuns: 40 },
+    );
+    // What says much in few letters.
+    const large = linkOf(' '.repeat(1_000_000), ORIGIN) as string;
+    expect(handedIn(new URL(large).hash)).toHaveLength(1_000_000);
+    expect(handedIn(`#handed=${'Q'.repeat(LONGEST_LINK + 1)}`)).toBeNull();
+  });
+
   it('is a QR code where it is short enough: three corners for the camera, and its size by the standard', () => {
     const { size, path } = qrOf(linkOf('{"newThumb": "hand-over"}', ORIGIN) as string) ?? { size: 0, path: '' };
     // A code of version n has 17 + 4n squares a side.

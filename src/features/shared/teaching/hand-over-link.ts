@@ -16,11 +16,22 @@ export function linkOf(handOver: string, origin: string): string | null {
   return link.length <= LONGEST_LINK ? link : null;
 }
 
+/** Whether an address says that it holds a hand-over, readable or not. */
+export function isHandOverLink(hash: string): boolean {
+  return hash.includes(MARK);
+}
+
 /** What was handed over in an address; null where there is nothing, or it cannot be read. */
 export function handedIn(hash: string): string | null {
   const at = hash.indexOf(MARK);
-  if (at < 0) return null;
-  return LZString.decompressFromEncodedURIComponent(hash.slice(at + MARK.length)) || null;
+  // What is longer was not written by us, and might unpack to more than there is room for.
+  if (at < 0 || hash.length > LONGEST_LINK) return null;
+  try {
+    return LZString.decompressFromEncodedURIComponent(hash.slice(at + MARK.length)) || null;
+  } catch {
+    // Over some texts that it did not write the packer fails instead of giving nothing.
+    return null;
+  }
 }
 
 /** A QR code as a picture: how many squares each side has, and the dark ones as a path. */
