@@ -37,20 +37,20 @@ function ratio(a, b) {
   return a === null || b === null || b === 0 ? '' : (a / b).toFixed(2);
 }
 
-/** A label without what it is held to, and that. */
+/** A label without what it is held to and what it aims at, and these. */
 function split(what) {
-  const [, floor = ''] = /\(held to ([^()]*)\)/.exec(what) ?? [];
-  return { label: what.replace(/\s*\(held to [^()]*\)/, ''), floor };
+  const [, floor = '', aim = ''] = /\(held to ([^(),]*)(?:, aim ([^()]*))?\)/.exec(what) ?? [];
+  return { label: what.replace(/\s*\(held to [^()]*\)/, ''), floor, aim };
 }
 
 function table(figures, before) {
   const earlier = new Map(before.map(([what, figure]) => [split(what).label, figure]));
   const rows = figures.map(([what, figure]) => {
-    const { label, floor } = split(what);
+    const { label, floor, aim } = split(what);
     const was = earlier.get(label) ?? '';
-    return [label, figure, floor, ratio(amount(figure), amount(floor)), was, ratio(amount(figure), amount(was))];
+    return [label, figure, floor, aim, ratio(amount(figure), amount(floor)), was, ratio(amount(figure), amount(was))];
   });
-  const head = ['what', 'figure', 'held to', 'figure : floor', 'run before', 'now : before'];
+  const head = ['what', 'figure', 'held to', 'aim', 'figure : floor', 'run before', 'now : before'];
   const line = (cells) => `| ${cells.map((cell) => cell.replaceAll('|', '\\|')).join(' | ')} |`;
   return [line(head), line(head.map(() => '---')), ...rows.map(line)].join('\n');
 }

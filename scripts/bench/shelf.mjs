@@ -107,7 +107,7 @@ export async function measureShelf(address) {
   await browser.close();
   return [
     ['the shelf: first answer after the screen is up (held to 1 s)', `${first - shown} ms`],
-    ['all 1,000 pieces in fifteen keys (held to 300 s)', `${((all - from) / 1000).toFixed(1)} s`],
+    ['all 1,000 pieces in fifteen keys (held to 300 s, aim 60 s)', `${((all - from) / 1000).toFixed(1)} s`],
     ['again, from what is kept (held to 100 ms)', `${again.toFixed(0)} ms`],
     ['longest task of the page meanwhile', `${longest.toFixed(0)} ms`],
     ['a survey of fifteen keys, from the address to the last key', `${survey} ms`],

@@ -8,6 +8,8 @@ export type Fault =
   | { readonly code: 'read.encoding'; readonly encoding: string }
   | { readonly code: 'read.malformed'; readonly said: string; readonly at: TextPlace }
   | { readonly code: 'read.malformed'; readonly maxDepth: number; readonly at: TextPlace }
+  /** A tune that the parser of ABC fails over from this line on, without saying why. */
+  | { readonly code: 'read.malformed'; readonly tune: 'unclear'; readonly at: TextPlace }
   | { readonly code: 'read.cut-off'; readonly at: TextPlace }
   | { readonly code: 'read.entity'; readonly name: string; readonly at: TextPlace }
   | {

@@ -162,7 +162,6 @@ describe('the calendar file', () => {
               .replace(/^(SUMMARY|UID):.*/, '$1'),
           ),
         ).toEqual(['BEGIN:VCALENDAR', 'BEGIN:VEVENT', 'UID', 'SUMMARY', 'END:VEVENT', 'END:VCALENDAR']);
-        // eslint-disable-next-line no-control-regex -- what must not be there
         expect(lines.join('')).not.toMatch(/[\u0000-\u0008\u000a-\u001f\u007f]/);
       }),
       { numRuns: 60 },

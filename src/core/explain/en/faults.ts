@@ -176,7 +176,10 @@ export function faultWords(t: Terms, found: Fault): FaultWords {
 type FaultOf<C extends Fault['code']> = Extract<Fault, { readonly code: C }>;
 
 function malformedWords(fault: FaultOf<'read.malformed'>): string {
-  return 'said' in fault ? fault.said : `elements are nested more than ${fault.maxDepth} deep`;
+  if ('said' in fault) return fault.said;
+  return 'tune' in fault
+    ? 'from there on the tune cannot be followed'
+    : `elements are nested more than ${fault.maxDepth} deep`;
 }
 
 function midiWords({ reason, said }: FaultOf<'read.midi-damaged'>): string {

@@ -9,7 +9,7 @@ export function parseAbc(text: string): Result<AbcTune, Fault> {
   if (tune === 'failed')
     return err({
       code: 'read.malformed',
-      said: 'nobody could follow it from here on',
+      tune: 'unclear',
       at: { line: failingLine(text), column: 1 },
     });
   return tune ? ok(tune) : err({ code: 'read.no-notes' });
