@@ -88,19 +88,26 @@ describe('threads', () => {
   });
 
   it('refuse a job where too many wait, with the time to come again', async () => {
-    const { ask } = pretence();
-    for (const search of ['a', 'b', 'c', 'd']) void ask(search);
+    const { ask, of } = pretence();
+    const waiting = ['a', 'b', 'c', 'd'].map((search) => ask(search));
     const refused = await ask('e');
     if (refused.ok) throw new Error('not refused');
     expect(refused.error.code).toBe('job.busy');
     const response = refuse(refused.error);
     expect([response.status, response.headers.get('retry-after')]).toEqual([503, '1']);
+    for (const search of ['a', 'b', 'c', 'd']) {
+      of(search).done();
+      await settled();
+    }
+    expect((await Promise.all(waiting)).every(({ ok }) => ok)).toBe(true);
   });
 
   it('refuse a job that waited too long', async () => {
-    const { ask, begun } = pretence({ threads: 1, waitMs: 20 });
-    void ask('a');
+    const { ask, begun, of } = pretence({ threads: 1, waitMs: 20 });
+    const first = ask('a');
     expect(await ask('b')).toMatchObject({ ok: false, error: { code: 'job.busy' } });
+    of('a').done();
+    expect(await first).toMatchObject({ ok: true });
     expect(begun()).toEqual(['a']);
   });
 
