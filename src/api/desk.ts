@@ -41,7 +41,10 @@ function startThread(): Thread {
   // A server that is to end does not wait for its threads.
   worker.unref();
   worker.on('error', (error) => console.error('A thread ended over a piece:', error));
+  let isAlive = true;
+  worker.once('exit', () => (isAlive = false));
   return {
+    isAlive: () => isAlive,
     answer: (job) =>
       new Promise<Answered>((resolve, reject) => {
         const settle = (): void => {

@@ -6,6 +6,8 @@ import type { Answered, Job } from './job';
 export interface Thread {
   /** Answers a job. Rejects where the thread is no more, for whatever reason. */
   readonly answer: (job: Job) => Promise<Answered>;
+  /** Whether it can be given a job: one may die while it has none. */
+  readonly isAlive: () => boolean;
   readonly end: () => void;
 }
 
@@ -61,8 +63,10 @@ export function createThreads(start: () => Thread, limits: ThreadLimits, busy: (
     });
 
   const thread = async (gone: AbortSignal): Promise<Thread | null> => {
-    const free = idle.pop();
-    if (free) return free;
+    for (let free = idle.pop(); free; free = idle.pop()) {
+      if (free.isAlive()) return free;
+      running -= 1;
+    }
     if (running < limits.threads) {
       running += 1;
       return start();
@@ -72,6 +76,7 @@ export function createThreads(start: () => Thread, limits: ThreadLimits, busy: (
 
   return {
     answer: async (job, gone) => {
+      if (gone.aborted) return err({ code: 'job.stopped' });
       const mine = await thread(gone);
       if (mine === null) return err(gone.aborted ? { code: 'job.stopped' } : busy());
       const answered = await inTime(

@@ -19,6 +19,8 @@ interface Begun {
 /** Threads that do nothing until they are told to. */
 function pretence(limits: Partial<ThreadLimits> = {}) {
   const begun: Begun[] = [];
+  /** Threads that died while they had nothing to do, by their numbers. */
+  const dead = new Set<number>();
   let [started, ended] = [0, 0];
   const start = (): Thread => {
     started += 1;
@@ -32,6 +34,7 @@ function pretence(limits: Partial<ThreadLimits> = {}) {
             die: () => reject(new Error('gone')),
           });
         }),
+      isAlive: () => !dead.has(mine),
       end: () => (ended += 1),
     };
   };
@@ -41,6 +44,7 @@ function pretence(limits: Partial<ThreadLimits> = {}) {
     begun: () => begun.map(({ search }) => search),
     of: (search: string) => begun.find((one) => one.search === search) as Begun,
     threads: () => ({ started, ended }),
+    dies: (number: number) => dead.add(number),
   };
 }
 
@@ -139,6 +143,26 @@ describe('threads', () => {
     of('b').done();
     expect(await next).toMatchObject({ ok: true, value: { headers: [['thread', '2']] } });
     expect(threads()).toEqual({ started: 2, ended: 1 });
+  });
+
+  it('do not begin what nobody waits for from the start', async () => {
+    const { ask, begun } = pretence();
+    expect(await ask('a', AbortSignal.abort())).toMatchObject({ ok: false, error: { code: 'job.stopped' } });
+    expect(begun()).toEqual([]);
+  });
+
+  it('that died while they had nothing to do are not asked', async () => {
+    const { ask, of, dies, threads } = pretence({ threads: 1 });
+    const first = ask('a');
+    await settled();
+    of('a').done();
+    await first;
+    dies(1);
+    const second = ask('b');
+    await settled();
+    of('b').done();
+    expect(await second).toMatchObject({ ok: true, value: { headers: [['thread', '2']] } });
+    expect(threads().started).toBe(2);
   });
 
   it('that die are replaced, and their job alone is refused', async () => {
