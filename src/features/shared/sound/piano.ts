@@ -53,26 +53,42 @@ async function begun(): Promise<void> {
   if (getContext().state !== 'running') throw new Error('the sound is held back');
 }
 
-/** A grand piano from recordings, and a wooden click for beats. */
-export function createPiano(): Sounder {
-  const loaded = new Promise<Sampler>((resolve, reject) => {
+/** The recordings, read and ready. Throws where one of them does not come. */
+function loadedSampler(): Promise<Sampler> {
+  return new Promise((resolve, reject) => {
     const sampler = new Sampler({
       urls: sampleFiles(),
       baseUrl: ownAddress('/samples/'),
       release: RELEASE_S,
       onload: () => resolve(sampler),
-      onerror: reject,
+      onerror: (error) => {
+        if (!sampler.disposed) sampler.dispose();
+        reject(error);
+      },
     }).toDestination();
   });
-  // Told to whoever waits for it; where nobody does yet, it is no fault of the page.
-  loaded.catch(() => undefined);
+}
+
+/** A grand piano from recordings, and a wooden click for beats. */
+export function createPiano(): Sounder {
+  let loading: Promise<Sampler> | null = null;
+  const load = (): Promise<Sampler> => {
+    loading ??= loadedSampler().catch((error: unknown) => {
+      // The next who wants to hear something tries anew.
+      loading = null;
+      throw error;
+    });
+    return loading;
+  };
+  // Begun at once, and told to whoever waits for it; where nobody does yet, it is no fault of the page.
+  load().catch(() => undefined);
   let wood = createWood();
   let lastClickS = 0;
   let sampler: Sampler | null = null;
   return {
     ready: async () => {
       await begun();
-      sampler = await loaded;
+      sampler = await load();
     },
     now: () => getContext().currentTime,
     strike: (midi, atS, lengthS, loudness) => {
@@ -87,8 +103,11 @@ export function createPiano(): Sounder {
       sampler?.releaseAll();
       if (lastClickS <= getContext().currentTime) return;
       // Clicks that were handed over for later cannot be taken back from it, and it takes none before them: they come where nobody hears them.
-      wood.disconnect();
+      const past = wood;
+      past.disconnect();
       wood = createWood();
+      // Its parts go on sounding unheard until they are let go, and that can be done once what was handed over is past.
+      setTimeout(() => past.dispose(), (lastClickS - getContext().currentTime + 1) * 1000);
       lastClickS = 0;
     },
   };

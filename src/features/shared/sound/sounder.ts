@@ -2,7 +2,10 @@
 
 import type { Sounder } from './sounding';
 
+/** The one piano: its recordings take much memory, so there is never another. */
 let piano: Promise<Sounder> | null = null;
+/** What is handed out of it, until it fails. */
+let handedOut: Promise<Sounder> | null = null;
 /** When the last try came to nothing, in ms of `performance.now()`. */
 let failedAtMs = -Infinity;
 
@@ -20,17 +23,17 @@ export function onSilence(tell: () => void): () => void {
 /** The piano of the application, loaded at the first call. Where this device cannot sound, a silent one keeps time; a later call tries anew. */
 export function pianoSounder(): Promise<Sounder> {
   if (performance.now() - failedAtMs < TRIED_AGAIN_AFTER_MS) return Promise.resolve(silentSounder());
-  piano ??= import('./piano')
-    .then(({ createPiano }) => untilItFails(createPiano()))
-    .catch(() => {
-      isSilent();
-      return silentSounder();
-    });
-  return piano;
+  piano ??= import('./piano').then(({ createPiano }) => createPiano());
+  handedOut ??= piano.then(untilItFails).catch(() => {
+    piano = null;
+    isSilent();
+    return silentSounder();
+  });
+  return handedOut;
 }
 
 function isSilent(): void {
-  piano = null;
+  handedOut = null;
   failedAtMs = performance.now();
   listeners.forEach((tell) => tell());
 }
