@@ -61,6 +61,8 @@ const VIEWS = [
     path: '/enter?piece=slow-ferris',
     waitsFor: '[data-role=entered] [data-line="1"] figure[aria-busy=false]',
     keys: ['End', '4', '3', 't', '2'],
+    // The hand tracks come a moment after the last key.
+    until: '>>> [data-track]',
   },
   {
     name: 'survey',
@@ -131,6 +133,10 @@ for (const { name, path, waitsFor, selects, presses, keys, until, part, size = [
     [...document.querySelectorAll('figure[aria-busy=true]')].every(
       (figure) => figure.getBoundingClientRect().top > window.innerHeight,
     ),
+  );
+  // Nothing is on its way any more that is about to be heard.
+  await page.waitForFunction(
+    () => document.querySelector('[data-role=player] .btn-primary')?.textContent?.includes('…') !== true,
   );
   await page.evaluate(() => document.fonts.ready);
   // A part of the screen alone, as a printed page.
