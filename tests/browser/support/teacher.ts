@@ -79,6 +79,11 @@ export async function newTab(
     }
   });
   page.on('pageerror', (error) => complaints.push(String(error)));
+  // The process behind a page can end, as where memory is short: who waits for something on it is told now.
+  page.on('error', (error) => {
+    console.error(`${page.url()}: ${error.message}`);
+    void page.close().catch(() => undefined);
+  });
   page.on('console', (message) => {
     if (message.type() === 'error') complaints.push(message.text());
     if (message.text().includes('Content Security Policy')) noteTrespass(message.text());
@@ -86,12 +91,20 @@ export async function newTab(
   return page;
 }
 
-/** A page whose fields are waited for before they are filled in, as a teacher waits: a slow machine shows the page before its fields. */
+/** A page whose fields are waited for before they are filled in, as a teacher waits: a slow machine shows the page before its fields. Who waits in vain
+ * is told what was there. */
 function patient(page: Page): Page {
   page.setDefaultTimeout(PATIENCE_MS);
-  const { select, type, focus, hover } = page;
+  const { select, type, focus, hover, waitForSelector, waitForFunction } = page;
   const once = (selector: string) => page.waitForSelector(selector);
+  const inVain = async (cause: unknown): Promise<never> => {
+    throw new Error(`${String(cause)}\n${await seenOn(page)}`, { cause });
+  };
+  const told = <Wait extends (...asked: never[]) => Promise<unknown>>(wait: Wait): Wait =>
+    ((...asked: never[]) => wait.apply(page, asked).catch(inVain)) as Wait;
   return Object.assign(page, {
+    waitForSelector: told(waitForSelector),
+    waitForFunction: told(waitForFunction),
     select: async (selector: string, ...values: string[]) => {
       await once(selector);
       return select.call(page, selector, ...values);
@@ -110,6 +123,18 @@ function patient(page: Page): Page {
     },
   });
 }
+
+/** Where a page is and what stands on it, for whoever waited in vain. */
+async function seenOn(page: Page): Promise<string> {
+  const seen = page
+    .evaluate(() => `${location.href}\n${document.querySelector('main')?.innerText.slice(0, 600)}`)
+    .catch((cause: unknown) => String(cause));
+  const silent = new Promise<string>((tell) => setTimeout(tell, ANSWERS_MS, 'the page does not answer').unref());
+  return Promise.race([seen, silent]);
+}
+
+/** Who does not answer for so long hangs. */
+const ANSWERS_MS = 5000;
 
 export function home(): string {
   const address = process.env['NEW_THUMB_ADDRESS'];
