@@ -7,7 +7,7 @@ import { arriveAtShelf, goTo, newTab, press, sees, seesKey, type Teacher } from 
 import { clearStores, openTab, stored, worldOfTabs } from './support/world-of-tabs';
 
 /** How many histories are lived through. */
-const HISTORIES = rounds(50, 200);
+const HISTORIES = rounds(32, 200);
 
 const ALL = ['pieces', 'pupils', 'plan', 'answers', 'runs', 'kept', 'aside', 'history', 'changes'];
 

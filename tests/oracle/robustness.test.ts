@@ -38,7 +38,7 @@ describe('100 mutilated files', () => {
 });
 
 describe('generated pieces', () => {
-  it.each(Array.from({ length: rounds(40, 200) }, (_, seed) => seed))(
+  it.each(Array.from({ length: rounds(24, 200) }, (_, seed) => seed))(
     'number %i is read, moved to every key and written in every format',
     (seed) => {
       const text = generatedPiece(seed);

@@ -118,8 +118,8 @@ function signs(score: Score): readonly string[] {
 }
 
 /** Each generated piece is moved and staged in every kind of stage: most of the work of this file. */
-const MOVED_PIECES = rounds(100, 500);
-const FOLDED_PIECES = rounds(200, 500);
+const MOVED_PIECES = rounds(60, 500);
+const FOLDED_PIECES = rounds(120, 500);
 
 describe('generated pieces', () => {
   it('keep what they keep in every stage, and do not mind whether they are moved first', () => {

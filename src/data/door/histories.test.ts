@@ -19,7 +19,7 @@ function livesThrough(first: number, last: number): Promise<string> {
 describe('histories of two tabs, with undo, redo, closed tabs and crashes', () => {
   it('keep what was acknowledged, have nothing half done, change no field that was not named, and go back to the start', async () => {
     // Two processes, one a core.
-    const half = rounds(1500, 5000) / 2;
+    const half = rounds(1000, 5000) / 2;
     const said = await Promise.all([livesThrough(1, half), livesThrough(half + 1, 2 * half)]);
     expect(said).toEqual([`lived through 1 to ${half}`, `lived through ${half + 1} to ${2 * half}`]);
   }, 600_000);
