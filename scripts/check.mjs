@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import { ensureBuilt } from './lib/build.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
 import { ensureProgram } from './lib/debian.mjs';
+import { ensurePianos } from './ear/listening-set.mjs';
 import { ensureInstalled } from './lib/install.mjs';
 import { runsScript, runsTogether } from './lib/run.mjs';
 
@@ -22,6 +23,7 @@ const step = (name) => {
 // These four only read, each on one core: side by side they take little longer than the longest.
 failed.push(...(await runsTogether(['lint', 'types', 'imports', 'unused'])));
 ensureProgram('pdfinfo', 'poppler-utils', 'The tests of printed sheets look at them with poppler.');
+ensurePianos();
 step('test');
 ensureBuilt();
 ensureChromium();

@@ -10,8 +10,11 @@ const jest = join(dirname(createRequire(import.meta.url).resolve('jest/package.j
 /** A test that fails half-way leaves its browser open; the run ends all the same. */
 const BROWSER = ['--maxWorkers=2', '--forceExit', '--passWithNoTests'];
 
-// The tests of printed sheets need the fonts that the build would put there.
-if (project === 'unit') await import('./print-fonts.mjs');
+// The tests of printed sheets need the fonts that the build would put there, those of the ear its files.
+if (project === 'unit') {
+  await import('./print-fonts.mjs');
+  await import('./ear-files.mjs');
+}
 const { status } = spawnSync(
   process.execPath,
   [

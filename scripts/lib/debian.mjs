@@ -7,15 +7,16 @@ export function ensureProgram(program, packageName, purpose) {
   installDebian(packageName, purpose);
 }
 
-/** Installs a package of Debian's. */
-export function installDebian(packageName, purpose) {
+/** Installs a package of Debian's, or several. */
+export function installDebian(packages, purpose) {
+  const names = [packages].flat();
   const isRoot = process.getuid?.() === 0;
   const hasApt = spawnSync('apt-get', ['--version']).status === 0;
   if (!isRoot || !hasApt) {
-    console.error(`${purpose} Install it (on Debian: as root, apt-get install ${packageName}).`);
+    console.error(`${purpose} Install it (on Debian: as root, apt-get install ${names.join(' ')}).`);
     process.exit(1);
   }
-  console.log(`Installing ${packageName} …`);
+  console.log(`Installing ${names.join(', ')} …`);
   mustRun('apt-get', ['update', '-qq'], 'The package lists could not be read.');
-  mustRun('apt-get', ['install', '-y', '-qq', packageName], `${packageName} could not be installed.`);
+  mustRun('apt-get', ['install', '-y', '-qq', ...names], `${names.join(', ')} could not be installed.`);
 }

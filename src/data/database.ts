@@ -3,6 +3,7 @@ import type { HistoryChange, HistoryHead } from './door/history-records';
 import { broughtToForm5 } from './migrations';
 import type { Stamp } from './join/stamp';
 import type { BriefRecord, DigestRecord } from './records/digest';
+import type { RecordingRecord, TuningRecord } from './records/ear-records';
 import type { LessonRecord } from './records/lesson-record';
 import type { PlanEntry } from './records/plan-record';
 import type { PupilRecord } from './records/pupil-record';
@@ -45,6 +46,10 @@ export type StudioDatabase = Dexie & {
   readonly local: Table<{ readonly id: 'device'; readonly name: string }, string>;
   /** Photos of pages, by the piece that is entered from them: large, of no use elsewhere, and not in the studio file. */
   readonly photos: Table<{ readonly piece: string; readonly photo: Blob }, string>;
+  /** What was found out of the piano in front of this browser's microphone; never leaves it. */
+  readonly tunings: EntityTable<TuningRecord, 'id'>;
+  /** The sound of runs, by the run: large, and not in the studio file. */
+  readonly recordings: Table<RecordingRecord, string>;
   /** Handles of the browser to files outside: they cannot leave it. */
   readonly handles: Table<{ readonly id: 'studio'; readonly handle: FileSystemFileHandle }, string>;
 };
@@ -82,6 +87,7 @@ export const STORES: readonly { readonly version: number; readonly stores: Reado
         local: 'id',
       },
     },
+    { version: 10, stores: { tunings: 'id', recordings: 'run' } },
   ];
 
 const DATABASE_NAME = 'new-thumb';

@@ -1,5 +1,7 @@
 'use client';
 
+import { proxy } from 'comlink';
+import type { EarService } from './ear-protocol';
 import type { EntryService } from './entry-protocol';
 import type { FitService } from './fit-service';
 import type { Asked } from './guarded';
@@ -29,6 +31,7 @@ const CORE_QUESTIONS = [
   'stageTable',
   'practice',
   'judge',
+  'credit',
   'simulate',
   'steps',
   'parts',
@@ -79,6 +82,21 @@ const store = supervised<StoreService>(
 /** The keeping of what is entered, in a worker of its own. */
 export function storeWorker(): Asked<StoreService> {
   return store;
+}
+
+const ear = supervised<EarService>(
+  startWorker(() => new Worker(new URL('./ear.worker', import.meta.url), { type: 'module' })),
+  ['begin', 'hear', 'end', 'tune', 'hearNote', 'tuningOf'],
+);
+
+/** A function that a worker may call while it is at work. */
+export function proxied<F extends (...told: never[]) => void>(tell: F): F {
+  return proxy(tell);
+}
+
+/** The ear, in its worker. Started when a microphone is first listened to, and kept. */
+export function earWorker(): Asked<EarService> {
+  return ear;
 }
 
 const printer = supervised<PrintService>(

@@ -1,8 +1,10 @@
 import type { AskedMusic, StruckKey } from '@/core/asked';
 import type { Wording } from '@/core/explain';
+import type { Credited } from '@/core/hearing';
 import type { JudgeOptions } from '@/core/practice';
 import type { Pupil } from '@/core/simulation';
 import type { JudgedView, PartsView, PractisedPart, PracticeView, StepsKept, StepsView } from '@/core/views';
+import type { HeardRun } from './ear-protocol';
 import type { Answer, BenchOptions, PieceSource } from './question-parts';
 
 /** What is asked about practising a piece in a key. */
@@ -17,6 +19,14 @@ export interface PracticeQuestions {
     keys: readonly StruckKey[],
     how: JudgeOptions,
   ): Answer<JudgedView>;
+  /** What counts as struck of all that a microphone may have heard, with the page beside it. `bpm`: the tempo that was set, in the meter's beats, or null. */
+  credit(
+    source: PieceSource,
+    options: BenchOptions,
+    part: PractisedPart,
+    heard: HeardRun,
+    bpm: number | null,
+  ): Answer<Credited>;
   /** The steps of the piece for the pupil: the teacher's, or those that are proposed. */
   steps(source: PieceSource, options: BenchOptions, kept: StepsKept): Answer<StepsView>;
   /** What weeks can be made of in the piece. */

@@ -5,6 +5,7 @@ import { STRICTNESSES, type JudgeOptions, type Strictness } from '@/core/practic
 import type { Hand } from '@/core/score';
 import { WEAKNESSES, type Pupil, type Weakness } from '@/core/simulation';
 import type { PractisedPart, StepsKept } from '@/core/views';
+import type { HeardRun } from './ear-protocol';
 import { oneOf } from './one-of';
 
 const barIndex = number().required().integer().min(0);
@@ -30,10 +31,26 @@ export const struckKeysSchema: Schema<readonly StruckKey[]> = array(
   .required()
   .max(MOST_KEYS);
 
+export const bpmSchema = number().positive().max(1000).nullable().defined();
+
 export const judgeOptionsSchema: Schema<JudgeOptions> = object({
   strictness: oneOf<Strictness>(STRICTNESSES),
-  bpm: number().positive().max(1000).nullable().defined(),
+  bpm: bpmSchema,
   countIn: number().min(0).max(64).nullable().defined(),
+  ear: object({ unclear: array(number().required().integer().min(0)).required().max(MOST_KEYS) })
+    .nullable()
+    .default(undefined),
+});
+
+/** More strokes than two ears can make of an hour. */
+const MOST_STROKES = 200_000;
+const odds = number().required();
+
+export const heardRunSchema: Schema<HeardRun> = object({
+  strokes: array(object({ midi, atMs: number().required(), live: odds, after: odds }))
+    .required()
+    .max(MOST_STROKES),
+  ears: oneOf<HeardRun['ears']>(['live', 'both']),
 });
 
 export const simulatedPupilSchema: Schema<Pupil> = object({

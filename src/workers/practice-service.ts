@@ -2,6 +2,7 @@
 import type { AskedMusic } from '@/core/asked';
 import { languageOf, type Language } from '@/core/explain';
 import { ok, type Fault, type Result } from '@/core/base';
+import { creditHeard, type Credited } from '@/core/hearing';
 import { askedIn, type MoveOptions } from '@/core/piece';
 import { readPlayedFile } from '@/core/read';
 import { playAs } from '@/core/simulation';
@@ -16,9 +17,12 @@ import {
   type PractisedPiece,
 } from '@/core/views';
 import { fullOptions } from './asked-piece';
+import type { HeardRun } from './ear-protocol';
 import type { OpenedPieces } from './opened-pieces';
 import type { PracticeQuestions } from './practice-protocol';
 import {
+  bpmSchema,
+  heardRunSchema,
   judgeOptionsSchema,
   practisedPartSchema,
   simulatedPupilSchema,
@@ -65,6 +69,11 @@ export function practiceQuestions({ moved }: Pick<OpenedPieces, 'moved'>): Pract
         judgedView(said(options.wording), piece, { part: checked, options: full }, played),
       );
     },
+    credit: (source, options, part, heard, bpm) =>
+      withPiece(source, options, (piece, full) => {
+        const checked = practisedPartSchema.validateSync(part, { strict: true });
+        return creditedPart(askedPart(piece, checked, full), heard, bpm);
+      }),
     steps: (source, options, kept) => {
       const checked = stepsKeptSchema.validateSync(kept, { strict: true });
       return withPiece(source, options, (piece) => ok(stepsView(said(options.wording), piece, checked)));
@@ -86,6 +95,14 @@ export function practiceQuestions({ moved }: Pick<OpenedPieces, 'moved'>): Pract
       });
     },
   };
+}
+
+function creditedPart(asked: Result<AskedMusic, Fault>, heard: HeardRun, bpm: number | null): Result<Credited, Fault> {
+  const { strokes, ears } = heardRunSchema.validateSync(heard, { strict: true });
+  const set = bpmSchema.validateSync(bpm, { strict: true });
+  if (!asked.ok) return asked;
+  const msPerQuarter = set === null ? null : 60_000 / set / (asked.value.bars[0]?.beat ?? 1);
+  return ok(creditHeard(asked.value, strokes, { ears, msPerQuarter }));
 }
 
 function askedPart(whole: PractisedPiece, part: PractisedPart, options: MoveOptions): Result<AskedMusic, Fault> {

@@ -6,7 +6,7 @@ import { heardBeside, tempoOfBars } from './heard-beside';
 import { heardRuns } from './heard-moments';
 import type { Judgement, JudgedKey } from './judgement';
 import { nextThing } from './next-thing';
-import { NOT_SCORED, type PlayFault } from './play-fault';
+import { NOT_SCORED, type PlayFault, type PlayFaultKind } from './play-fault';
 import { rightNotes } from './right-notes';
 import { tempoAround } from './tempo';
 import { TOLERANCES, type Strictness } from './tolerances.table';
@@ -17,7 +17,17 @@ export interface JudgeOptions {
   readonly strictness: Strictness;
   readonly bpm: number | null;
   readonly countIn: number | null;
+  /** Where a microphone listened instead of keys: what the ear does not judge is not told. Null or left out where keys were played. */
+  readonly ear?: HeardByEar | null;
 }
+
+/** What a microphone could not tell: the notes that were not heard clearly, as indexes of the asked notes. They are among the keys, as if they had been right. */
+export interface HeardByEar {
+  readonly unclear: readonly number[];
+}
+
+/** What no ear judges: which octave, and how long a note was held. */
+const NOT_BY_EAR: readonly PlayFaultKind[] = ['octave', 'too-short', 'too-long'];
 
 /** Judges what was played against what is written. Keys in order of time.
  * Cost: that of aligning, twice; ten minutes of playing in less than half a second. */
@@ -30,7 +40,9 @@ export function judgePlaying(music: AskedMusic, keys: readonly StruckKey[], opti
   const alignment = align(music, keys, tempoAround(music, keys, rough, given));
   const runs = heardRuns(music, keys, alignment);
   const beginMs = options.countIn === null || given === null ? null : options.countIn * given * beat;
-  const { faults, pulses, fates } = findFaults({ music, keys, alignment, runs, tolerance, beginMs });
+  const found = findFaults({ music, keys, alignment, runs, tolerance, beginMs });
+  const { pulses, fates } = found;
+  const faults = options.ear ? found.faults.filter(({ kind }) => !NOT_BY_EAR.includes(kind)) : found.faults;
   const paces = pulses.flatMap(({ msPerQuarter }) => (msPerQuarter === null ? [] : [msPerQuarter]));
   const pace = paces.at(-1);
   const bpm = pace === undefined ? null : 60_000 / pace / beat;
@@ -44,7 +56,7 @@ export function judgePlaying(music: AskedMusic, keys: readonly StruckKey[], opti
     written: music.notes.filter(({ isGrace }) => !isGrace).length,
     right: rightNotes(music, keys, runs, faults),
     pulse: { bpm, steady: !isBroken && spreadMs <= tolerance.spreadMs, spreadMs },
-    evenness: evennessOf(music, keys, alignment),
+    evenness: options.ear ? NOT_HEARD : evennessOf(music, keys, alignment),
     runs: runs.map((run) => ({ fromBar: barOf(music, run[0]?.moment), toBar: barOf(music, run.at(-1)?.moment) })),
     faults,
     keys: keys.map(({ midi, downMs }, i): JudgedKey => {
@@ -56,11 +68,15 @@ export function judgePlaying(music: AskedMusic, keys: readonly StruckKey[], opti
         fault: faultOf.get(i) ?? null,
       };
     }),
-    heard: heardBeside(music, keys, runs, pulses),
+    heard: options.ear ? [] : heardBeside(music, keys, runs, pulses),
+    unclear: (options.ear?.unclear ?? []).flatMap((note) => music.notes[note]?.id ?? []),
     tempo: tempoOfBars(music, runs.at(-1) ?? []),
     next: nextThing(music, scored, options.bpm ?? bpm),
   };
 }
+
+/** How loud, the ear does not judge. */
+const NOT_HEARD: Judgement['evenness'] = { loudness: { right: null, left: null }, balance: null };
 
 /** What breaks the pulse, right notes or not. */
 const BREAKS_PULSE: readonly PlayFault['kind'][] = ['hesitation', 'stopped', 'early', 'late'];

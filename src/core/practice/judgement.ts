@@ -22,6 +22,8 @@ export interface Judgement {
   readonly keys: readonly JudgedKey[];
   /** What is told beside, and never counts. */
   readonly heard: readonly HeardFact[];
+  /** Notes that a microphone did not hear clearly: they count as right, and whoever teaches may want to know. */
+  readonly unclear: readonly NoteId[];
   /** The tempo of the last run, bar by bar, in the meter's beats. */
   readonly tempo: readonly { readonly bar: string; readonly bpm: number }[];
   /** What to do next; null after a clean performance. */

@@ -49,6 +49,8 @@ export interface JudgedView {
   readonly right: readonly string[];
   readonly faults: readonly JudgedFault[];
   readonly beside: readonly string[];
+  /** Notes that a microphone did not hear clearly. */
+  readonly unclear: readonly NoteId[];
   readonly next: JudgedNext | null;
 }
 
@@ -155,6 +157,7 @@ export function judgedView(
       weighs: !NOT_SCORED.includes(fault.kind),
     })),
     beside: judged.heard.map((fact) => is.heardFactWords(fact)),
+    unclear: judged.unclear,
     next: judged.next && {
       words: is.nextThingWords(judged.next),
       hand: judged.next.hand === 'both' ? part.hand : judged.next.hand,

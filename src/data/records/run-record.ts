@@ -6,7 +6,7 @@ import type { Shape } from './understand';
 import { oneOf } from '@/workers/one-of';
 
 /** On what a run was played. */
-export const PLAYED_ON = ['screen', 'midi', 'simulated'] as const;
+export const PLAYED_ON = ['screen', 'midi', 'microphone', 'simulated'] as const;
 export type PlayedOn = (typeof PLAYED_ON)[number];
 
 const barIndex = number().integer().min(0).required();
@@ -54,6 +54,8 @@ const runSchema = object({
       notes: array(string().required()).required(),
     }),
   ).required(),
+  /** Notes that the microphone did not hear clearly, as indexes of the asked notes; null where keys were played, not there in runs that were kept before there was an ear. */
+  unclear: array(number().integer().min(0).required()).nullable().optional(),
   /** What was played, as a Standard MIDI File in base 64; null where nothing was to be heard. */
   midi: string().nullable().defined(),
 });

@@ -5,6 +5,7 @@ import { CircleCheck, Ear, Play, Square } from 'lucide-react';
 import { phraseMusic } from '@/core/homework';
 import { playAs, type Weakness } from '@/core/simulation';
 import type { JudgedView, PracticeView } from '@/core/views';
+import { PLAYED_ON } from '@/data';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { keyboardRange } from '@/features/shared/keyboard-map';
 import { useWords } from '@/features/shared/words/use-words';
@@ -30,13 +31,19 @@ interface EchoStepProps {
   readonly onDone: (judged: JudgedView, played: PlayedKeys) => void;
 }
 
+/** The call sounds from the loudspeaker: a microphone would hear it too. */
+const NOT_BY_EAR = PLAYED_ON.filter((one) => one !== 'microphone');
+
 /** Call and echo: without the page, phrase after phrase is played and answered by ear. */
 export function EchoStep({ view, practised, instrument, address, onward, onDone }: EchoStepProps) {
   const w = useWords();
   const echo = useEcho({ view, address, practised, onDone });
   const { is, begin, answer, stop } = echo;
-  const { hears } = instrument;
+  const { hears, choose, name } = instrument;
   useEffect(() => hears(echo.hear), [hears, echo.hear]);
+  useEffect(() => {
+    if (name === 'microphone') choose('screen');
+  }, [name, choose]);
   const goesOn = is === 'done' || is === 'still' ? onward : null;
   const isOn = is === 'calling' || is === 'answering' || is === 'telling';
   const shortcuts = useMemo(
@@ -82,7 +89,7 @@ export function EchoStep({ view, practised, instrument, address, onward, onDone 
         className="flex flex-col gap-3 rounded-box border border-base-300 bg-base-100 p-4"
         aria-label={w.practice.what}
       >
-        <ChosenInstrument instrument={instrument} />
+        <ChosenInstrument instrument={instrument} among={NOT_BY_EAR} />
         {instrument.name === 'simulated' ? (
           <SimulatedEcho echo={echo} instrument={instrument} bpm={(view.bpm * address.tempo) / 100} />
         ) : null}

@@ -18,7 +18,7 @@ interface JudgedPanelProps {
 /** What was heard: what was right first, then each place to look at again, and one thing to do next. */
 export function JudgedPanel({ judged, keys, onShow, onNext }: JudgedPanelProps) {
   const w = useWords();
-  const { right, faults, beside, next, clean } = judged;
+  const { right, faults, beside, next, clean, unclear } = judged;
   const told = useRef<HTMLElement>(null);
   // Read out at once, without moving the music away.
   useEffect(() => told.current?.focus({ preventScroll: true }), [judged]);
@@ -59,6 +59,17 @@ export function JudgedPanel({ judged, keys, onShow, onNext }: JudgedPanelProps) 
             ))}
           </ol>
         </div>
+      ) : null}
+      {unclear.length > 0 ? (
+        <button
+          type="button"
+          className="btn btn-ghost h-auto min-h-9 justify-start py-1 text-left font-normal pointer-coarse:min-h-11"
+          data-role="unclear"
+          title={w.practice.showsNote}
+          onClick={() => onShow(unclear)}
+        >
+          {w.ear.unclear(unclear.length)}
+        </button>
       ) : null}
       {next ? (
         <div className="flex flex-wrap items-center gap-3 rounded-box bg-base-200 p-3" data-role="next-thing">

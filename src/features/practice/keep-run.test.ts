@@ -25,6 +25,7 @@ const JUDGED: JudgedView = {
   right: ['5 of 6 notes right.'],
   faults: [{ kind: 'hesitation', words: 'It stops.', bar: '2', beat: 3, hand: null, notes: ['n4'], weighs: true }],
   beside: [],
+  unclear: [],
   next: null,
 };
 const PLAYED = {

@@ -1,7 +1,7 @@
 import type { StruckKey } from '@/core/asked';
 import { outcomeOf, type StepWay } from '@/core/homework';
 import type { JudgedView } from '@/core/views';
-import { change, type PlayedOn, type RunRecord } from '@/data';
+import { change, keepRecording, type PlayedOn, type RunRecord } from '@/data';
 import { toBase64 } from '@/features/shared/base64';
 import { coreWorker } from '@/workers/client';
 import type { PractisedWhat } from './use-practised';
@@ -44,7 +44,7 @@ export function tickOf(what: RunOfWhat, atMs: number): NewRun {
 
 /** A run as it goes into the record: what was judged, without what was played. */
 export function runOf(what: RunOfWhat, judged: JudgedView, played: PlayedKeys, atMs: number): NewRun {
-  const { strictness, bpm, countIn } = played.how;
+  const { strictness, bpm, countIn, ear } = played.how;
   return {
     ...tickOf(what, atMs),
     ear: strictness,
@@ -54,12 +54,14 @@ export function runOf(what: RunOfWhat, judged: JudgedView, played: PlayedKeys, a
     outcome: outcomeOf(what.way, judged),
     written: judged.notes.written,
     right: judged.notes.right,
+    unclear: ear ? [...ear.unclear] : null,
     faults: judged.faults.map(({ kind, bar, beat, hand, notes }) => ({ kind, bar, beat, hand, notes: [...notes] })),
   };
 }
 
-/** Puts a run into the record, with what was played as a MIDI file. Where that cannot be written, the rest of it is kept. */
-export async function keepRun(run: NewRun, keys: readonly StruckKey[]): Promise<void> {
+/** Puts a run into the record, with what was played as a MIDI file, and beside it the sound of it. Where that cannot be written, the rest of it is kept. False where there
+ * was no room for the sound. */
+export async function keepRun(run: NewRun, keys: readonly StruckKey[], sound: Blob | null = null): Promise<boolean> {
   const file =
     keys.length === 0
       ? null
@@ -67,4 +69,5 @@ export async function keepRun(run: NewRun, keys: readonly StruckKey[]): Promise<
           .playedFile(keys)
           .catch(() => null);
   await change({ kind: 'note.run', run: { ...run, midi: file?.ok ? toBase64(file.value) : null } });
+  return sound === null || keepRecording(run.id, sound);
 }

@@ -5,6 +5,8 @@ import { ScreenKeys } from '@/features/shared/key-help';
 import { useWords } from '@/features/shared/words/use-words';
 import type { JudgedNext, JudgedView, PracticeView } from '@/core/views';
 import { Cautions } from './cautions';
+import { TuningIn } from './ear/microphone-panel';
+import { SeenCount } from './ear/seen-count';
 import { JudgedPanel } from './judged-panel';
 import { ChosenInstrument, PracticeChoices } from './practice-choices';
 import { PracticeMusic } from './practice-music';
@@ -36,9 +38,9 @@ interface PlayingProps {
 export function Playing(props: PlayingProps) {
   const w = useWords();
   const { view, practised, address, instrument, choices, page, onJudged, onNext, onward } = props;
-  const { judge, simulate } = practised;
-  const run = useRun({ view, address, judge, onJudged });
-  const { hears } = instrument;
+  const { simulate } = practised;
+  const { hears, microphone } = instrument;
+  const run = useRun({ view, address, practised, microphone, onJudged });
   useEffect(() => hears(run.hear), [hears, run.hear]);
   const [shown, setShown] = useState<readonly string[]>([]);
   const hasWaitedLong = useWaitedLong(run, address);
@@ -47,6 +49,7 @@ export function Playing(props: PlayingProps) {
   const isListening = run.state.is === 'listening';
   const start = useStart(run, address, judged?.judged.clean === true, setShown);
   const goesOn = judged ? onward : null;
+  const isDeaf = microphone !== null && microphone.state.is !== 'open' && run.state.is === 'still';
   const shortcuts = useMemo(
     () => [
       isListening
@@ -92,10 +95,18 @@ export function Playing(props: PlayingProps) {
       <ScreenKeys keys={shortcuts} />
       <div className="flex min-w-0 flex-col gap-3">
         <PracticeMusic view={view} run={run} shown={shown} isAway={isAway} onTouch={instrument.touch} />
+        {microphone ? <TuningIn microphone={microphone} /> : null}
+        {microphone && isListening && address.way === 'along' && !microphone.headphones ? (
+          <SeenCount dueMs={run.dueMs} beatMs={60_000 / ((view.bpm * address.tempo) / 100)} beats={view.countIn} />
+        ) : null}
         <div className="flex flex-wrap items-center gap-3 max-sm:sticky max-sm:bottom-2 max-sm:z-10">
-          <RunButton state={run.state} onward={goesOn} onBegin={start} onFinish={run.finish} />
+          <RunButton state={run.state} onward={goesOn} isReady={!isDeaf} onBegin={start} onFinish={run.finish} />
           <p className="min-h-7 flex-1 text-lg" role="status" data-role="run-said">
-            {saidOf(w, run, address, hasWaitedLong)}
+            {isDeaf
+              ? microphone?.state.is === 'tuning'
+                ? ''
+                : w.ear.notReady
+              : saidOf(w, run, address, hasWaitedLong)}
           </p>
         </div>
         <Cautions view={view} isLong={isLong && !isListening} />
@@ -165,7 +176,8 @@ function saidOf(
   hasWaitedLong: boolean,
 ): string {
   if (state.is === 'getting-ready') return w.practice.getsReady;
-  if (state.is === 'judging') return w.practice.judging;
+  if (state.is === 'judging')
+    return state.share === undefined ? w.practice.judging : w.ear.listeningAgain(Math.round(state.share * 100));
   if (state.is !== 'listening') return '';
   const next = moments[followed.at];
   if (hasWaitedLong && next) {

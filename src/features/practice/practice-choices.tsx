@@ -2,15 +2,17 @@
 
 import { STRICTNESSES, TOLERANCES, type Strictness } from '@/core/practice';
 import type { PracticeView } from '@/core/views';
-import { INSTRUMENTS, type Instrument, type InstrumentName } from '@/features/shared/devices/use-instrument';
+import { PLAYED_ON, type PlayedOn } from '@/data';
 import { useWords } from '@/features/shared/words/use-words';
 import { BarsChoice } from './bars-choice';
+import { MicrophonePanel } from './ear/microphone-panel';
+import type { HeardInstrument } from './use-heard-instrument';
 import { AFTERWARDS, FASTEST, SLOWEST, WAYS, type Afterwards, type PracticeAddress } from './practice-address';
 
 interface PracticeChoicesProps {
   readonly view: PracticeView;
   readonly address: PracticeAddress;
-  readonly instrument: Instrument;
+  readonly instrument: HeardInstrument;
   readonly onChange: (change: Partial<PracticeAddress>) => void;
 }
 
@@ -151,24 +153,33 @@ function WhoListens({ address: { ear }, instrument, onChange }: PracticeChoicesP
   );
 }
 
+interface ChosenInstrumentProps {
+  readonly instrument: HeardInstrument;
+  /** What can be chosen: everything, or not the microphone, where what is played to the pupil would be heard by it. */
+  readonly among?: readonly PlayedOn[];
+}
+
 /** On what is played. */
-export function ChosenInstrument({ instrument }: { readonly instrument: Instrument }) {
+export function ChosenInstrument({ instrument, among = PLAYED_ON }: ChosenInstrumentProps) {
   const w = useWords();
   return (
-    <label className="flex flex-col gap-1 text-sm">
-      <span className="font-semibold">{w.practice.instrument}</span>
-      <select
-        className={SELECT}
-        data-role="instrument"
-        value={instrument.name}
-        onChange={(event) => instrument.choose(event.target.value as InstrumentName)}
-      >
-        {INSTRUMENTS.map((one) => (
-          <option key={one} value={one}>
-            {w.practice.instruments[one]}
-          </option>
-        ))}
-      </select>
-    </label>
+    <>
+      <label className="flex flex-col gap-1 text-sm">
+        <span className="font-semibold">{w.practice.instrument}</span>
+        <select
+          className={SELECT}
+          data-role="instrument"
+          value={instrument.name}
+          onChange={(event) => instrument.choose(event.target.value as PlayedOn)}
+        >
+          {among.map((one) => (
+            <option key={one} value={one}>
+              {w.practice.instruments[one]}
+            </option>
+          ))}
+        </select>
+      </label>
+      {instrument.microphone ? <MicrophonePanel microphone={instrument.microphone} /> : null}
+    </>
   );
 }

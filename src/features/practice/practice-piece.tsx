@@ -6,6 +6,7 @@ import type { PieceRecord } from '@/data';
 import type { ForWhom } from '@/features/shared/for-whom';
 import { useSame } from '@/features/shared/use-same';
 import { useWords } from '@/features/shared/words/use-words';
+import { useTellRoom } from './ear/use-tell-room';
 import { keepRun, runOf } from './keep-run';
 import { Playing } from './playing';
 import { practise, type PracticeAddress } from './practice-address';
@@ -36,6 +37,7 @@ export function PracticePiece({ piece, address, whom }: PracticePieceProps) {
   const practised = usePractised(piece, whom, what);
   const instrument = useHeardInstrument();
   const { view, trouble } = practised;
+  const tellRoom = useTellRoom();
   const keep = useCallback(
     (judged: JudgedView, played: PlayedKeys): void => {
       if (!view) return;
@@ -58,9 +60,10 @@ export function PracticePiece({ piece, address, whom }: PracticePieceProps) {
           Date.now(),
         ),
         played.keys,
-      );
+        played.sound,
+      ).then(tellRoom);
     },
-    [view, what, piece, whom.pupil, address.way, address.tempo, instrument.name],
+    [view, what, piece, whom.pupil, address.way, address.tempo, instrument.name, tellRoom],
   );
   const goNext = ({ hand: next, bars }: JudgedNext, tempo: number | null): void =>
     practise(

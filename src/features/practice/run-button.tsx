@@ -14,6 +14,8 @@ interface RunButtonProps {
   readonly state: RunState;
   /** Where it goes once it was played; playing once more is then the smaller button. */
   readonly onward: Onward | null;
+  /** Whether there is something to listen with. */
+  readonly isReady: boolean;
   readonly onBegin: () => void;
   readonly onFinish: () => void;
 }
@@ -33,7 +35,7 @@ export function OnwardButton({ onward }: { readonly onward: Onward }) {
 }
 
 /** The one large button: begins, ends, begins once more or goes on. */
-export function RunButton({ state, onward, onBegin, onFinish }: RunButtonProps) {
+export function RunButton({ state, onward, isReady, onBegin, onFinish }: RunButtonProps) {
   const w = useWords();
   const isListening = state.is === 'listening';
   const isBusy = state.is === 'getting-ready' || state.is === 'judging';
@@ -53,7 +55,7 @@ export function RunButton({ state, onward, onBegin, onFinish }: RunButtonProps) 
       className="btn btn-primary h-14 min-w-48 text-lg"
       data-role="run"
       data-state={state.is}
-      disabled={isBusy}
+      disabled={isBusy || !isReady}
       onClick={isListening ? onFinish : onBegin}
     >
       <Icon size={22} aria-hidden />

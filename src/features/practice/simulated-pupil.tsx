@@ -14,7 +14,7 @@ interface SimulatedPupilProps {
   /** In the meter's beats. */
   readonly bpm: number;
   readonly run: Run;
-  readonly instrument: Instrument;
+  readonly instrument: Pick<Instrument, 'perform'>;
   readonly simulate: (pupil: Pupil) => Promise<Answer<readonly StruckKey[]>>;
   readonly onBegin: () => void;
 }

@@ -8,6 +8,7 @@ import type { PieceRecord } from '@/data';
 import type { ForWhom } from '@/features/shared/for-whom';
 import { useWords } from '@/features/shared/words/use-words';
 import { keepRun, runOf, tickOf, type RunOfWhat } from './keep-run';
+import { useTellRoom } from './ear/use-tell-room';
 import { EchoStep } from './echo-step';
 import { Playing } from './playing';
 import { practise, type PracticeAddress } from './practice-address';
@@ -89,6 +90,7 @@ function Step({ piece, address, whom, steps, shown, instrument }: StepProps) {
   const what = useStepMusic(step, list.keyText, address.stage);
   const practised = usePractised(piece, whom, what);
   const { view, trouble } = practised;
+  const tellRoom = useTellRoom();
   const effective = useMemo(() => addressAt(address, step), [address, step]);
   const { edition, fileName, id } = piece;
   const pupil = whom.pupil?.id ?? null;
@@ -109,8 +111,8 @@ function Step({ piece, address, whom, steps, shown, instrument }: StepProps) {
   );
   const keep = useCallback(
     (judged: JudgedView, played: PlayedKeys): void =>
-      void keepRun(runOf(ofWhat, judged, played, Date.now()), played.keys),
-    [ofWhat],
+      void keepRun(runOf(ofWhat, judged, played, Date.now()), played.keys, played.sound).then(tellRoom),
+    [ofWhat, tellRoom],
   );
   const goNext = ({ hand, bars }: JudgedNext, tempo: number | null): void =>
     practise(

@@ -178,7 +178,7 @@ export function useEcho({ view, address, practised, onDone }: EchoOf): Echo {
 
 /** What goes into the record of call and echo: whether all phrases were answered, and nothing of single faults, which are the ear's own way. */
 function echoJudged(outcome: 'clean' | 'unclean', notes: JudgedView['notes']): JudgedView {
-  return { clean: outcome === 'clean', notes, right: [], faults: [], beside: [], next: null };
+  return { clean: outcome === 'clean', notes, right: [], faults: [], beside: [], unclear: [], next: null };
 }
 
 /** How many notes there are, and how many lie before the phrase that is to be answered: phrases are answered in order. */

@@ -2,6 +2,7 @@
 
 import { useCallback, useMemo } from 'react';
 import type { AskedMusic, StruckKey } from '@/core/asked';
+import type { Credited } from '@/core/hearing';
 import type { JudgeOptions } from '@/core/practice';
 import type { Pupil } from '@/core/simulation';
 import type { Hand } from '@/core/score';
@@ -14,6 +15,7 @@ import { useAnswer } from '@/features/shared/use-answer';
 import { useSame } from '@/features/shared/use-same';
 import { useWords } from '@/features/shared/words/use-words';
 import { coreWorker } from '@/workers/client';
+import type { HeardRun } from '@/workers/ear-protocol';
 import type { Answer, BenchOptions, PieceSource, Trouble } from '@/workers/protocol';
 
 /** What is practised of a piece: the piece in a key and a stage, or the five fingers of that key; bars as indexes. */
@@ -30,6 +32,8 @@ export interface Practised {
   readonly view: PracticeView | null;
   readonly trouble: Trouble | null;
   readonly judge: (keys: readonly StruckKey[], how: JudgeOptions) => Promise<Answer<JudgedView>>;
+  /** What counts as struck of what a microphone heard. */
+  readonly credit: (heard: HeardRun, bpm: number | null) => Promise<Answer<Credited>>;
   readonly simulate: (pupil: Pupil) => Promise<Answer<readonly StruckKey[]>>;
   readonly askedMusic: () => Promise<Answer<AskedMusic>>;
 }
@@ -67,14 +71,18 @@ export function usePractised(piece: PieceRecord, whom: ForWhom, what: PractisedW
     (keys: readonly StruckKey[], how: JudgeOptions) => coreWorker().judge(asking, options, part, keys, how),
     [asking, options, part],
   );
+  const credit = useCallback(
+    (heard: HeardRun, bpm: number | null) => coreWorker().credit(asking, options, part, heard, bpm),
+    [asking, options, part],
+  );
   const simulate = useCallback(
     (pupil: Pupil) => coreWorker().simulate(asking, options, part, pupil),
     [asking, options, part],
   );
   const askedMusic = useCallback(() => coreWorker().askedMusic(asking, options, part), [asking, options, part]);
   return useMemo(
-    () => ({ view, trouble: trouble ?? drill.trouble, judge, simulate, askedMusic }),
-    [view, trouble, drill.trouble, judge, simulate, askedMusic],
+    () => ({ view, trouble: trouble ?? drill.trouble, judge, credit, simulate, askedMusic }),
+    [view, trouble, drill.trouble, judge, credit, simulate, askedMusic],
   );
 }
 

@@ -8,14 +8,17 @@ import type { JudgedView, PracticeView } from '@/core/views';
 import type { KeyMove } from '@/features/shared/devices/key-device';
 import { createPlayer, type Player, type PlayerOptions } from '@/features/shared/sound/player';
 import { pianoSounder } from '@/features/shared/sound/sounder';
-import type { Answer } from '@/workers/protocol';
+import { beginByEar, type RunByEar } from './ear/run-by-ear';
+import type { Microphone } from './ear/use-microphone';
 import { followKey, NOT_BEGUN, wantedMoments, type Followed, type WantedMoment } from './follow';
 import type { PracticeAddress } from './practice-address';
+import type { Practised } from './use-practised';
 import { takeDownFrom, type TakeDown } from './take-down';
 
-/** How a run stands: nothing yet, getting ready, listening, being judged, judged. */
+/** How a run stands: nothing yet, getting ready, listening, being judged, judged. `share`: how much of its sound was heard once more, from 0 to 1. */
 export type RunState =
-  | { readonly is: 'still' | 'getting-ready' | 'listening' | 'judging' }
+  | { readonly is: 'still' | 'getting-ready' | 'listening' }
+  | { readonly is: 'judging'; readonly share?: number }
   | { readonly is: 'judged'; readonly judged: JudgedView; readonly keys: readonly StruckKey[] };
 
 export interface Run {
@@ -38,25 +41,30 @@ const TAIL_MS = 900;
 const AHEAD_MS = 80;
 /** Who has played the last note and then nothing more is done. Unit: ms. */
 const SILENCE_MS = 1800;
+/** So likely a stroke must be to light a key that is waited for. Unit: log odds. */
+const LIGHTS = -2;
 
 /** What was played in a run, and how it was listened to. */
 export interface PlayedKeys {
   readonly keys: readonly StruckKey[];
   readonly how: JudgeOptions;
   readonly tookMs: number;
+  /** The sound of it, where it is to be kept. */
+  readonly sound?: Blob | null;
 }
 
 interface RunOf {
   readonly view: PracticeView;
   readonly address: PracticeAddress;
-  readonly judge: (keys: readonly StruckKey[], how: JudgeOptions) => Promise<Answer<JudgedView>>;
+  readonly practised: Pick<Practised, 'judge' | 'credit'>;
+  readonly microphone: Microphone | null;
   /** Is told of every run in which something was played. */
   readonly onJudged?: (judged: JudgedView, played: PlayedKeys) => void;
 }
 
 /** A run through what is practised: it begins, it is listened to, and it is judged. */
 // eslint-disable-next-line max-lines-per-function -- small functions that share one run
-export function useRun({ view, address, judge, onJudged }: RunOf): Run {
+export function useRun({ view, address, practised, microphone, onJudged }: RunOf): Run {
   const [state, setState] = useState<RunState>({ is: 'still' });
   const [followed, setFollowed] = useState<Followed>(NOT_BEGUN);
   const moments = useMemo(() => wantedMoments(view.moments, address.hand), [view, address.hand]);
@@ -67,6 +75,8 @@ export function useRun({ view, address, judge, onJudged }: RunOf): Run {
   const lastKey = useRef(0);
   const begun = useRef(0);
   const asked = useRef(0);
+  const byEar = useRef<RunByEar | null>(null);
+  const { judge, credit } = practised;
   const { way, tempo, hand, ear, then } = address;
 
   const halt = useCallback((): void => {
@@ -75,27 +85,56 @@ export function useRun({ view, address, judge, onJudged }: RunOf): Run {
     timer.current = null;
     player.current?.stop();
   }, []);
-  useEffect(() => halt, [halt]);
+  const forgetEar = useCallback((): void => {
+    byEar.current?.forget();
+    byEar.current = null;
+  }, []);
+  useEffect(
+    () => () => {
+      halt();
+      forgetEar();
+    },
+    [halt, forgetEar],
+  );
 
   const finish = useCallback((): void => {
     const taken = taking.current;
     if (!taken) return;
     halt();
+    const mine = asked.current;
     taking.current = null;
-    const keys = taken.finish(performance.now());
+    const heard = byEar.current;
+    byEar.current = null;
     const tookMs = performance.now() - begun.current;
     setState({ is: 'judging' });
-    const isCounted = way === 'along';
-    const how: JudgeOptions = {
-      strictness: ear,
-      bpm: isCounted ? (view.bpm * tempo) / 100 : null,
-      countIn: isCounted ? countsOf(view) : null,
+    const bpm = way === 'along' ? (view.bpm * tempo) / 100 : null;
+    const how: JudgeOptions = { strictness: ear, bpm, countIn: bpm === null ? null : countsOf(view) };
+    const whole = async (): Promise<PlayedKeys | null> => {
+      if (!heard) return { keys: taken.finish(performance.now()), how, tookMs };
+      const credited = await heard.end(
+        begun.current,
+        (share) => {
+          if (mine === asked.current) setState({ is: 'judging', share });
+        },
+        (run) => credit(run, bpm),
+      );
+      return (
+        credited && {
+          keys: credited.keys,
+          how: { ...how, ear: { unclear: credited.unclear } },
+          tookMs,
+          sound: credited.sound,
+        }
+      );
     };
-    void judge(keys, how).then((answer) => {
-      setState(answer.ok ? { is: 'judged', judged: answer.value, keys } : { is: 'still' });
-      if (answer.ok && keys.length > 0) onJudged?.(answer.value, { keys, how, tookMs });
+    void whole().then(async (played) => {
+      const answer = played && (await judge(played.keys, played.how));
+      // Meanwhile it may have been forgotten, or begun anew.
+      if (mine !== asked.current) return;
+      setState(answer?.ok ? { is: 'judged', judged: answer.value, keys: played?.keys ?? [] } : { is: 'still' });
+      if (answer?.ok && played && played.keys.length > 0) onJudged?.(answer.value, played);
     });
-  }, [halt, judge, onJudged, view, way, tempo, ear]);
+  }, [halt, judge, credit, onJudged, view, way, tempo, ear]);
 
   // The timer of a run ends it as things are then.
   const ended = useRef(finish);
@@ -104,59 +143,31 @@ export function useRun({ view, address, judge, onJudged }: RunOf): Run {
   }, [finish]);
 
   // A page that is not looked at is given no time: the other hand would stumble. What was played until then is judged.
-  const isAlong = way === 'along' && state.is === 'listening';
+  const isAlong = (way === 'along' || microphone !== null) && state.is === 'listening';
   useEffect(() => {
     if (!isAlong) return;
     const hide = (): void => {
       if (document.hidden) ended.current();
     };
     document.addEventListener('visibilitychange', hide);
-    return () => document.removeEventListener('visibilitychange', hide);
-  }, [isAlong]);
-
-  const begin = useCallback(async (): Promise<void> => {
-    halt();
-    const mine = asked.current;
-    setFollowed(NOT_BEGUN);
-    setState({ is: 'getting-ready' });
-    const sounder = await pianoSounder();
-    await sounder.ready();
-    if (mine !== asked.current) return;
-    const zero = performance.now() + AHEAD_MS;
-    taking.current = takeDownFrom(zero);
-    begun.current = zero;
-    lastKey.current = 0;
-    due.current = zero;
-    if (way === 'along') {
-      const options = alongOptions(view, { hand, tempo, then });
-      due.current = zero + (countsOf(view) * 60_000) / ((view.bpm * tempo) / 100);
-      player.current ??= createPlayer(sounder);
-      player.current.begin(options);
-    }
-    setState({ is: 'listening' });
-    let endedMs: number | null = null;
-    timer.current = setInterval(() => {
-      const now = performance.now();
-      if (way !== 'along') {
-        if (lastKey.current > 0 && now - lastKey.current > SILENCE_MS) ended.current();
-        return;
-      }
-      player.current?.tick();
-      if (player.current?.position() !== null) return;
-      endedMs ??= now;
-      if (now - endedMs > TAIL_MS) ended.current();
-    }, TICK_MS);
-  }, [halt, view, way, hand, tempo, then]);
+    const stopHearing = microphone?.onGone(() => ended.current());
+    return () => {
+      document.removeEventListener('visibilitychange', hide);
+      stopHearing?.();
+    };
+  }, [isAlong, microphone]);
 
   const hear = useCallback(
     (move: KeyMove): void => {
       if (!taking.current) return;
       taking.current.hear(move);
       if (move.press === 'up') return;
+      // What is only heard lights a key that is waited for, if it was likely; all else is told afterwards.
+      if (move.odds !== undefined && move.odds < LIGHTS) return;
       setFollowed((before) => {
         const after = followKey(moments, before, move.midi, way === 'wait' ? 'waiting' : 'along');
         if (after.at < moments.length) return after;
-        if (then === 'round') return { ...NOT_BEGUN, lit: after.lit };
+        if (then === 'round' && move.odds === undefined) return { ...NOT_BEGUN, lit: after.lit };
         // Who has played the last note is soon done; before that one may think as long as one likes.
         lastKey.current = performance.now();
         return after;
@@ -165,12 +176,55 @@ export function useRun({ view, address, judge, onJudged }: RunOf): Run {
     [moments, way, then],
   );
 
+  const begin = useCallback(async (): Promise<void> => {
+    halt();
+    forgetEar();
+    const mine = asked.current;
+    setFollowed(NOT_BEGUN);
+    setState({ is: 'getting-ready' });
+    if (microphone) byEar.current = await beginByEar(microphone, hear);
+    // What sounds from a loudspeaker would be heard.
+    const isSilent = microphone !== null && !microphone.headphones;
+    const sounder = isSilent ? null : await pianoSounder();
+    await sounder?.ready();
+    if (mine !== asked.current) return;
+    if (microphone && byEar.current === null) return setState({ is: 'still' });
+    const zero = performance.now() + AHEAD_MS;
+    taking.current = takeDownFrom(zero);
+    begun.current = zero;
+    lastKey.current = 0;
+    due.current = zero;
+    const countMs = (countsOf(view) * 60_000) / ((view.bpm * tempo) / 100);
+    if (way === 'along') {
+      due.current = zero + countMs;
+      if (sounder) {
+        player.current ??= createPlayer(sounder);
+        player.current.begin(alongOptions(view, { hand, tempo, then: microphone ? 'stop' : then }));
+      }
+    }
+    setState({ is: 'listening' });
+    const silentUntil = zero + countMs + (view.performance.lengthS * 100_000) / tempo;
+    let endedMs: number | null = null;
+    timer.current = setInterval(() => {
+      const now = performance.now();
+      if (way !== 'along') {
+        if (lastKey.current > 0 && now - lastKey.current > SILENCE_MS) ended.current();
+        return;
+      }
+      player.current?.tick();
+      if (isSilent ? now < silentUntil : player.current?.position() !== null) return;
+      endedMs ??= now;
+      if (now - endedMs > TAIL_MS) ended.current();
+    }, TICK_MS);
+  }, [halt, forgetEar, view, way, hand, tempo, then, microphone, hear]);
+
   const forget = useCallback((): void => {
     halt();
+    forgetEar();
     taking.current = null;
     setFollowed(NOT_BEGUN);
     setState({ is: 'still' });
-  }, [halt]);
+  }, [halt, forgetEar]);
   const dueMs = useCallback((): number | null => due.current, []);
 
   return useMemo(

@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
-import { askToPersist, roomLeft, useLastSaved, type Room } from '@/data';
+import { askToPersist, recordedBytes, roomLeft, tidyRecordings, useLastSaved, type Room } from '@/data';
 import { useMessages } from '@/features/shared/messages';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
@@ -20,7 +20,14 @@ export function RoomBox() {
   const { say } = useMessages();
   const saved = useLastSaved();
   const [room, setRoom] = useState<Room | null>(null);
-  const measure = useCallback(() => void roomLeft().then(setRoom), []);
+  const [soundBytes, setSoundBytes] = useState(0);
+  const measure = useCallback(() => {
+    void roomLeft().then(setRoom);
+    // Sounds whose run was deleted and can no longer be had back take no room any more.
+    void tidyRecordings()
+      .then(recordedBytes)
+      .then(setSoundBytes, () => undefined);
+  }, []);
   useEffect(measure, [measure]);
   const ask = async (): Promise<void> => {
     const promised = await askToPersist();
@@ -47,6 +54,12 @@ export function RoomBox() {
         <>
           <dt className="text-secondary">{w.settings.room}</dt>
           <dd>{w.settings.takenLeft(sizeWords(w, room.usedBytes), sizeWords(w, room.leftBytes))}</dd>
+          {soundBytes > 0 ? (
+            <>
+              <dt className="text-secondary">{w.ear.soundsKept}</dt>
+              <dd data-role="sounds-kept">{sizeWords(w, soundBytes)}</dd>
+            </>
+          ) : null}
           <dt className="text-secondary">{w.settings.whenRoomGetsShort}</dt>
           <dd className="flex flex-wrap items-center gap-2">
             {room.promised === 'kept' ? w.settings.browserKeepsStudio : w.settings.browserMayDeleteIt}

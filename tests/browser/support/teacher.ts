@@ -26,8 +26,10 @@ const PATIENCE_MS = Number(process.env['NEW_THUMB_PATIENCE_MS'] ?? 75_000);
 
 const DESK: WindowSize = { width: 1280, height: 800 };
 
-export async function arrive(size: WindowSize = DESK): Promise<Teacher> {
-  const browser = await puppeteer.launch(launchOptions());
+/** `flags` are for the browser, beside those that every test has. */
+export async function arrive(size: WindowSize = DESK, flags: readonly string[] = []): Promise<Teacher> {
+  const options = launchOptions();
+  const browser = await puppeteer.launch({ ...options, args: [...(options.args ?? []), ...flags] });
   const strangers: string[] = [];
   const complaints: string[] = [];
   const page = await newTab(browser, { size, strangers, complaints });
@@ -35,8 +37,8 @@ export async function arrive(size: WindowSize = DESK): Promise<Teacher> {
 }
 
 /** A teacher who has the demo studio on the shelf. */
-export async function arriveAtShelf(size: WindowSize = DESK): Promise<Teacher> {
-  const teacher = await arrive(size);
+export async function arriveAtShelf(size: WindowSize = DESK, flags: readonly string[] = []): Promise<Teacher> {
+  const teacher = await arrive(size, flags);
   await goTo(teacher.page, '/');
   await seesCards(teacher.page, DEMO_PIECES);
   return teacher;

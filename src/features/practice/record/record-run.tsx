@@ -10,6 +10,7 @@ import { useAnswer } from '@/features/shared/use-answer';
 import { useSame } from '@/features/shared/use-same';
 import { useWords } from '@/features/shared/words/use-words';
 import { coreWorker } from '@/workers/client';
+import { RunSound } from '../ear/run-sound';
 import { HearAgain } from '../hear-again';
 import { JudgedPanel } from '../judged-panel';
 import { NOT_BEGUN, wantedMoments } from '../follow';
@@ -38,6 +39,7 @@ export function RecordRun({ run, piece, whom }: RecordRunProps) {
           {keys.length > 0 ? <HearAgain keys={keys} /> : null}
         </>
       )}
+      <RunSound run={run.id} />
     </section>
   );
 }
@@ -49,7 +51,7 @@ function RunOnPage({
   keys,
 }: RecordRunProps & { readonly piece: PieceRecord; readonly keys: readonly StruckKey[] }) {
   const w = useWords();
-  const { music, key, stage, hand, bars, ear, bpm, countIn, way, edition } = run;
+  const { music, key, stage, hand, bars, ear, bpm, countIn, way, edition, unclear } = run;
   const what: PractisedWhat = useSame({ music, key, stage, hand, bars });
   const practised = usePractised(piece, whom, what);
   const { view, trouble, judge } = practised;
@@ -57,8 +59,9 @@ function RunOnPage({
   // Call and echo is answered by ear, phrase by phrase: there is no page to hold it against.
   const isJudged = keys.length > 0 && way !== 'echo';
   const ask = useMemo(
-    () => (isJudged && view ? () => judge(keys, { strictness: ear, bpm, countIn }) : null),
-    [isJudged, view, judge, keys, ear, bpm, countIn],
+    () =>
+      isJudged && view ? () => judge(keys, { strictness: ear, bpm, countIn, ear: unclear ? { unclear } : null }) : null,
+    [isJudged, view, judge, keys, ear, bpm, countIn, unclear],
   );
   const { value: judged } = useAnswer(run.id, ask);
   const state = useMemo(() => stateOf(judged, keys), [judged, keys]);

@@ -57,6 +57,7 @@ function runFacts(w: Words, run: RunRecord, piece: PieceRecord | null): string {
           w.record.took(run.tookMs),
         ]),
     ...[...kinds].map(([kind, count]) => w.record.faults(kind, count)),
+    ...(run.unclear && run.unclear.length > 0 ? [w.record.unclear(run.unclear.length)] : []),
     ...(run.playedOn === 'simulated' ? [w.record.simulated] : []),
   ].join(' · ');
 }

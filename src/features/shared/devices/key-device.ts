@@ -5,6 +5,8 @@ export interface KeyMove {
   readonly atMs: number;
   /** How fast it went down, as MIDI has it, 1..127; none where the device cannot tell. */
   readonly velocity?: number;
+  /** How likely it was struck at all, as log odds, where it was only heard; none where the device knows. */
+  readonly odds?: number;
 }
 
 /** Something with piano keys: on the screen, the computer's keyboard, a MIDI keyboard, or one that only pretends. */

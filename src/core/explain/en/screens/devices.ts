@@ -7,5 +7,17 @@ export const devices = () => ({
   connectItAndSwitchIt: 'Connect it and switch it on, then choose it again.',
   keyboardPluggedIn: 'The MIDI keyboard is plugged in.',
   keyboardPluggedOut: 'The MIDI keyboard was unplugged.',
+  noMicrophoneInBrowser: 'This browser gives no microphone to this page.',
+  microphoneNotAllowed: 'The browser was not allowed to use the microphone.',
+  allowMicrophone:
+    'Allow the microphone for this page in the browser’s settings, then press the button again; or play on the keys, or on a MIDI keyboard.',
+  noMicrophone: 'No microphone is connected.',
+  microphoneInUse: 'The microphone is in use elsewhere.',
+  closeOthers: 'Close the other program that listens, then press the button again.',
+  microphoneDidNotStart: 'The microphone did not start.',
+  otherWaysToBeHeard: 'Play on the keys on the screen, on the computer’s, or on a MIDI keyboard.',
+  microphoneGone: 'The microphone was unplugged.',
+  microphoneAsleep: 'The browser has put the microphone to sleep.',
+  listenAgain: 'What was heard so far is kept. Press “Listen by microphone” to go on.',
   plugItInAgain: 'Plug it in again: what was played so far is kept.',
 });

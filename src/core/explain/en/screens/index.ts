@@ -5,6 +5,7 @@ import { bench } from './bench';
 import { charts } from './charts';
 import { choices } from './choices';
 import { devices } from './devices';
+import { ear } from './ear';
 import { entry } from './entry';
 import { fit } from './fit';
 import { handout } from './handout';
@@ -36,6 +37,7 @@ export function englishScreens(t: Terms) {
     charts: charts(t),
     choices: choices(t),
     devices: devices(),
+    ear: ear(),
     entry: entry(t),
     fit: fit(t),
     handout: handout(),

@@ -34,6 +34,7 @@ export const practice = (t: Terms) => ({
   instruments: {
     screen: 'these keys, or the computer’s',
     midi: 'a MIDI keyboard',
+    microphone: 'a piano, by microphone',
     simulated: 'the simulated pupil',
   },
   begin: 'Begin',

@@ -21,6 +21,7 @@ export const record = (t: Terms) => ({
     const name = playFaultNames(t)[kind as keyof ReturnType<typeof playFaultNames>] ?? kind;
     return count === 1 ? name : `${name} (${count} times)`;
   },
+  unclear: (count: number) => (count === 1 ? 'one note not heard clearly' : `${count} notes not heard clearly`),
   simulated: 'the simulated pupil',
   delete: (title: string) => `Delete this run: ${title}`,
   deleted: (title: string) => `run deleted: ${title}`,

@@ -1,0 +1,18 @@
+import { mixed, number, object, string, type InferType } from 'yup';
+
+/** What was found out of the piano in front of this browser's microphone: how much higher than usual it is tuned (cents), how loud a note is (as the ear
+ * counts it), and how far the noise lies below it (dB). */
+export const tuningSchema = object({
+  id: mixed<'microphone'>().oneOf(['microphone']).required(),
+  cents: number().min(-60).max(60).required(),
+  loudness: number().positive().required(),
+  clearDb: number().required(),
+});
+export type TuningRecord = InferType<typeof tuningSchema>;
+
+/** The sound of a run. */
+export const recordingSchema = object({
+  run: string().required(),
+  sound: mixed<Blob>((value): value is Blob => value instanceof Blob).required(),
+});
+export type RecordingRecord = InferType<typeof recordingSchema>;

@@ -1,0 +1,148 @@
+/** A piano without a cable, from the permission to the verdict: Chromium’s own microphone, fed with what a simulated pupil plays. */
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import type { Page } from 'puppeteer-core';
+import { heardByMicrophone, pupilsWav } from './support/pupils-wav';
+import { arriveAtShelf, goTo, home, openAt, sees, textOf, type Teacher } from './support/teacher';
+
+const RUN = '/practice?piece=lantern-walk&key=D-major&pupil=demo-tam&hand=right&from=0&to=1&tempo=100&way=free';
+const RECORD = '/record?piece=lantern-walk&key=D-major&pupil=demo-tam';
+
+const TUNING = [60, 64, 67, 72, 55];
+const TUNED_AT_MS = 4000;
+const EACH_MS = 1400;
+/** Between tuning in and playing there is time to press the button, also on a slow machine. */
+const PLAYED_AT_MS = TUNED_AT_MS + TUNING.length * EACH_MS + 12_000;
+const QUARTER_MS = 650;
+/** The first two bars in D, with F for each F sharp: the key, and how many quarters it is held. */
+const PLAYED = [
+  [62, 1],
+  [64, 1],
+  [65, 2],
+  [65, 1],
+  [67, 1],
+  [69, 2],
+] as const;
+
+function pupil(): string {
+  const tuning = TUNING.map((midi, i) => ({
+    midi,
+    downMs: TUNED_AT_MS + i * EACH_MS,
+    upMs: TUNED_AT_MS + i * EACH_MS + 1000,
+    velocity: 70,
+  }));
+  let atMs = PLAYED_AT_MS;
+  const played = PLAYED.map(([midi, quarters]) => {
+    const downMs = atMs;
+    atMs += quarters * QUARTER_MS;
+    return { midi, downMs, upMs: atMs - 60, velocity: 68 };
+  });
+  return pupilsWav([...tuning, ...played]);
+}
+
+/** Chooses the microphone where it is practised. */
+async function choosesMicrophone(page: Page): Promise<void> {
+  await openAt(page, RUN);
+  await page.waitForSelector('[data-role=practice-paper] figure[aria-busy=false]');
+  await page.select('[data-role=instrument]', 'microphone');
+  await page.waitForSelector('[data-role=listen-by-microphone]');
+}
+
+describe('a pupil whose piano has no cable', () => {
+  let teacher: Teacher;
+  let page: Page;
+  beforeAll(async () => {
+    teacher = await arriveAtShelf(undefined, heardByMicrophone(pupil()));
+    ({ page } = teacher);
+    await choosesMicrophone(page);
+  });
+  afterAll(() => teacher.leave());
+
+  it('is told why the microphone is asked for, and cannot begin before', async () => {
+    await sees(page, 'Nothing that it hears leaves this device');
+    expect(await page.$eval('[data-role=run]', (button) => (button as HTMLButtonElement).disabled)).toBe(true);
+  });
+
+  it('plays five named notes, and is told how the piano is tuned', async () => {
+    await page.locator('[data-role=listen-by-microphone]').click();
+    await page.waitForSelector('[data-role=tuning-in]');
+    await page.waitForSelector('[data-role=tuning-said]');
+    expect(await textOf(page, '[data-role=tuning-said]')).toBe('Your piano is in tune.');
+  });
+
+  it('plays, and is told that F was played for F sharp, and of nothing else', async () => {
+    await page.locator('[data-role=keep-sound]').click();
+    await page.waitForSelector('[data-role=keep-sound]:checked');
+    await page.locator('[data-role=run]').click();
+    await page.waitForSelector('[data-role=judged]');
+    const faults = await page.$$eval('[data-fault]', (all) => all.map((fault) => fault.getAttribute('data-fault')));
+    expect(faults).toEqual(['forgot-signature']);
+    await sees(page, 'F instead of F♯');
+  });
+
+  it('has the run in the record, with its sound, which Settings count', async () => {
+    await goTo(page, RECORD);
+    await page.locator('[data-run][data-outcome=unclean]').click();
+    await sees(page, 'F instead of F♯');
+    await page.waitForFunction(
+      () => (document.querySelector<HTMLAudioElement>('[data-role=run-sound] audio')?.duration ?? 0) > 5,
+    );
+    await goTo(page, '/settings');
+    await page.waitForSelector('[data-role=sounds-kept]');
+  });
+
+  it('has the sound back with the run, where that was deleted and undone', async () => {
+    await goTo(page, RECORD);
+    await page.locator('li:has([data-outcome=unclean]) [data-role=delete-run]').click();
+    await page.waitForFunction(() => document.querySelector('[data-run][data-outcome=unclean]') === null);
+    await page.keyboard.down('Control');
+    await page.keyboard.press('z');
+    await page.keyboard.up('Control');
+    await page.locator('[data-run][data-outcome=unclean]').click();
+    await page.waitForSelector('[data-role=run-sound]');
+  });
+
+  it('sent nothing anywhere', () => {
+    expect(teacher.strangers).toEqual([]);
+    expect(teacher.complaints).toEqual([]);
+  });
+});
+
+describe('a microphone that cannot be had', () => {
+  let teacher: Teacher;
+  beforeAll(async () => {
+    teacher = await arriveAtShelf(undefined, ['--use-fake-device-for-media-stream']);
+  });
+  afterAll(() => teacher.leave());
+
+  it('for want of permission is told, with the other ways, and the keys go on', async () => {
+    const { page, browser } = teacher;
+    await browser.defaultBrowserContext().overridePermissions(home(), []);
+    await choosesMicrophone(page);
+    await page.locator('[data-role=listen-by-microphone]').click();
+    await sees(page, 'The browser was not allowed to use the microphone.');
+    await sees(page, 'or play on the keys, or on a MIDI keyboard');
+    await page.select('[data-role=instrument]', 'screen');
+    await page.locator('[data-role=run]').click();
+    await page.waitForSelector('[data-role=run][data-state=listening]');
+  });
+
+  it('any more, since it was unplugged, is told, and may be asked for again', async () => {
+    const { page, browser } = teacher;
+    await browser.defaultBrowserContext().overridePermissions(home(), ['microphone']);
+    await page.evaluateOnNewDocument(() => {
+      const devices = navigator.mediaDevices;
+      const ask = devices.getUserMedia.bind(devices);
+      devices.getUserMedia = async (wanted) => {
+        const stream = await ask(wanted);
+        Object.assign(window, { unplug: () => stream.getAudioTracks()[0]?.dispatchEvent(new Event('ended')) });
+        return stream;
+      };
+    });
+    await choosesMicrophone(page);
+    await page.locator('[data-role=listen-by-microphone]').click();
+    await page.waitForSelector('[data-role=tuning-in]');
+    await page.evaluate(() => (window as unknown as { readonly unplug: () => void }).unplug());
+    await sees(page, 'The microphone was unplugged.');
+    await page.waitForSelector('[data-role=listen-by-microphone]');
+  });
+});

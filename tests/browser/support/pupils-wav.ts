@@ -1,0 +1,40 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { PIANOS } from '../../../scripts/ear/listening-set.mjs';
+import { onSoundFont, type RenderedKey } from '../../../scripts/ear/render.mjs';
+
+/** Puts what a pupil plays into a file that Chromium takes for what its microphone hears; gives the file's place. */
+export function pupilsWav(keys: readonly RenderedKey[]): string {
+  const [piano] = PIANOS;
+  if (!piano) throw new Error('no piano');
+  const sound = onSoundFont(keys, piano);
+  const head = Buffer.alloc(44);
+  const bytes = sound.length * 2;
+  head.write('RIFF');
+  head.writeUInt32LE(36 + bytes, 4);
+  head.write('WAVEfmt ', 8);
+  head.writeUInt32LE(16, 16);
+  head.writeUInt16LE(1, 20);
+  head.writeUInt16LE(1, 22);
+  head.writeUInt32LE(44_100, 24);
+  head.writeUInt32LE(88_200, 28);
+  head.writeUInt16LE(2, 32);
+  head.writeUInt16LE(16, 34);
+  head.write('data', 36);
+  head.writeUInt32LE(bytes, 40);
+  const data = Buffer.alloc(bytes);
+  sound.forEach((value, i) => data.writeInt16LE(Math.round(32_000 * Math.max(-1, Math.min(1, value))), 2 * i));
+  const place = join(mkdtempSync(join(tmpdir(), 'new-thumb-pupil-')), 'pupil.wav');
+  writeFileSync(place, Buffer.concat([head, data]));
+  return place;
+}
+
+/** Chromium with this file for a microphone; who is asked for it says yes. */
+export function heardByMicrophone(wav: string): readonly string[] {
+  return [
+    '--use-fake-ui-for-media-stream',
+    '--use-fake-device-for-media-stream',
+    `--use-file-for-fake-audio-capture=${wav}%noloop`,
+  ];
+}
