@@ -30,6 +30,12 @@ export const PARTS = [
     'Judging: the simulated pupil (which knows nothing of the judge) over the demo pieces in keys drawn by seed, times straying by 25 ms',
     async () => (await import('./judging.mjs')).measureJudging(),
   ),
+  inNode(
+    'ear',
+    'The ear: sixty performances of simulated pupils on Debian’s fluid-soundfont-gm and timgm6mb-soundfont, in rooms, with noise, out of tune',
+    async () => (await import('./ear.mjs')).measureEar(),
+    'No real piano is among them. What each figure means, and what breaks the ear, stands in [the-ear.md](the-ear.md).',
+  ),
   inNode('files', 'Long, odd and spoiled files', async () => (await import('./long-and-odd.mjs')).measureLongAndOdd()),
   inNode(
     'keys',

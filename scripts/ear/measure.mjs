@@ -7,7 +7,7 @@ const PIECE = 2048;
 
 /** Listens to so many performances as the application does, and counts. `kinds` of ears: `live` alone, and both. */
 export async function measureEars(count, bars) {
-  const hearing = await import('../../src/core/hearing/index.ts');
+  const { creditHeard, HEARD_RATE, isPlain } = await import('../../src/core/hearing/index.ts');
   const { judgePlaying } = await import('../../src/core/practice/index.ts');
   const { compare } = await import('../../tests/support/found-slips.ts');
   const { createEarService } = await import('../../src/workers/ear-service.ts');
@@ -16,12 +16,12 @@ export async function measureEars(count, bars) {
   const seconds = { sound: 0, live: 0, after: 0 };
   const groups = new Map();
   for await (const performance of performances(count, bars)) {
-    const { strokes, times } = await listened(service, performance, hearing.HEARD_RATE);
-    seconds.sound += performance.sound.length / hearing.HEARD_RATE;
+    const { strokes, times } = await listened(service, performance, HEARD_RATE);
+    seconds.sound += performance.sound.length / HEARD_RATE;
     seconds.live += times.live;
     seconds.after += times.after;
     for (const ears of ['live', 'both']) {
-      const one = counted(performance, strokes, ears, { ...hearing, judgePlaying, compare });
+      const one = counted(performance, strokes, ears, { creditHeard, isPlain, judgePlaying, compare });
       add(sums[ears], one);
       if (ears !== 'both') continue;
       for (const name of [performance.piano, `${performance.cents} cents`, `noise at -${performance.noiseDb} dB`]) {
@@ -91,9 +91,7 @@ function counted({ music, keys, slips }, strokes, ears, { creditHeard, isPlain, 
   const how = { strictness: 'usual', bpm: null, countIn: null };
   const truth = judgePlaying(music, keys, how);
   const slipped = new Set(
-    truth.faults
-      .filter(({ kind }) => SEMITONES.includes(kind))
-      .flatMap((fault) => fault.keys.filter((key) => fault.written)),
+    truth.faults.filter(({ kind }) => SEMITONES.includes(kind)).flatMap((fault) => (fault.written ? fault.keys : [])),
   );
   const isHeard = ({ midi, downMs }) =>
     credited.keys.some((key) => key.midi === midi && Math.abs(key.downMs - downMs) <= SAME_MS);

@@ -100,4 +100,13 @@ export type { Conflict } from './join/join';
 export type { CardChange, DemoRecords, NewCard, PupilChange } from './door/commands';
 export type { PieceToEnter } from './use-studio';
 export { storeFaultWords } from './words';
-export { keepRecording, keepTuning, recordedBytes, tidyRecordings, useRecording, useTuning } from './use-ear';
+export {
+  keepRecording,
+  keepTuning,
+  markAsWritten,
+  recordedBytes,
+  tidyRecordings,
+  useOwnEarFigures,
+  useRecording,
+  useTuning,
+} from './use-ear';

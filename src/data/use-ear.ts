@@ -3,7 +3,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import type { StudioDatabase } from './database';
 import { recordName } from './door/history-records';
-import { recordingSchema, tuningSchema, type TuningRecord } from './records/ear-records';
+import { recordingSchema, tuningSchema, type RecordingRecord, type TuningRecord } from './records/ear-records';
 import { studioDatabase } from './use-studio';
 
 /** What was found out of the piano here; null where nobody has tuned in, undefined until it is read. What cannot be understood is found out anew. */
@@ -29,11 +29,44 @@ export async function keepRecording(run: string, sound: Blob): Promise<boolean> 
 }
 
 /** The sound of a run; null where none was kept, undefined until it is read. */
-export function useRecording(run: string): Blob | null | undefined {
+export function useRecording(run: string): RecordingRecord | null | undefined {
   return useLiveQuery(async () => {
     const kept = await studioDatabase().recordings.get(run);
-    return kept && recordingSchema.isValidSync(kept, { strict: true }) ? kept.sound : null;
+    return kept && recordingSchema.isValidSync(kept, { strict: true }) ? kept : null;
   }, [run]);
+}
+
+/** Says whether a run was played just as it is written. */
+export async function markAsWritten(run: string, asWritten: boolean): Promise<void> {
+  await studioDatabase().recordings.update(run, { asWritten });
+}
+
+/** What the ear made of the runs that were played just as they are written: how many there are, how many of them it told a fault of, how many notes they have, how
+ * many of these it heard as right, and how many not clearly. */
+export interface OwnEarFigures {
+  readonly runs: number;
+  readonly accused: number;
+  readonly notes: number;
+  readonly right: number;
+  readonly unclear: number;
+}
+
+export async function ownEarFigures({ recordings, runs }: StudioDatabase): Promise<OwnEarFigures> {
+  const marked = await recordings.filter(({ asWritten }) => asWritten === true).primaryKeys();
+  const all = (await runs.bulkGet(marked)).filter((run) => run !== undefined);
+  const sum = (of: (run: (typeof all)[number]) => number): number => all.reduce((total, run) => total + of(run), 0);
+  return {
+    runs: all.length,
+    accused: all.filter(({ faults }) => faults.length > 0).length,
+    notes: sum(({ written }) => written),
+    right: sum(({ right, unclear }) => right - (unclear?.length ?? 0)),
+    unclear: sum(({ unclear }) => unclear?.length ?? 0),
+  };
+}
+
+/** The same of this studio, kept up to date; undefined until it is read. */
+export function useOwnEarFigures(): OwnEarFigures | undefined {
+  return useLiveQuery(() => ownEarFigures(studioDatabase()), []);
 }
 
 /** How much room the sounds of runs take. Unit: bytes. */

@@ -1,5 +1,6 @@
 /* eslint max-params: ["error", 5] -- what is asked of a worker crosses as a list of values */
-import type { AskedMusic } from '@/core/asked';
+import type { AskedMusic, StruckKey } from '@/core/asked';
+import type { JudgeOptions } from '@/core/practice';
 import { languageOf, type Language } from '@/core/explain';
 import { ok, type Fault, type Result } from '@/core/base';
 import { creditHeard, type Credited } from '@/core/hearing';
@@ -61,10 +62,7 @@ export function practiceQuestions({ moved }: Pick<OpenedPieces, 'moved'>): Pract
     },
     judge: (source, options, part, keys, how) => {
       const checked = practisedPartSchema.validateSync(part, { strict: true });
-      const played = {
-        keys: struckKeysSchema.validateSync(keys, { strict: true }),
-        judge: judgeOptionsSchema.validateSync(how, { strict: true }),
-      };
+      const played = playedOf(keys, how);
       return withPiece(source, options, (piece, full) =>
         judgedView(said(options.wording), piece, { part: checked, options: full }, played),
       );
@@ -94,6 +92,16 @@ export function practiceQuestions({ moved }: Pick<OpenedPieces, 'moved'>): Pract
         return asked.ok ? ok(playAs(who, asked.value).keys) : asked;
       });
     },
+  };
+}
+
+function playedOf(
+  keys: readonly StruckKey[],
+  how: JudgeOptions,
+): { readonly keys: readonly StruckKey[]; readonly judge: JudgeOptions } {
+  return {
+    keys: struckKeysSchema.validateSync(keys, { strict: true }),
+    judge: judgeOptionsSchema.validateSync(how, { strict: true }),
   };
 }
 

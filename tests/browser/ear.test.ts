@@ -86,8 +86,11 @@ describe('a pupil whose piano has no cable', () => {
     await page.waitForFunction(
       () => (document.querySelector<HTMLAudioElement>('[data-role=run-sound] audio')?.duration ?? 0) > 5,
     );
+    await page.locator('[data-role=as-written]').click();
+    await page.waitForSelector('[data-role=as-written]:checked');
     await goTo(page, '/settings');
     await page.waitForSelector('[data-role=sounds-kept]');
+    await sees(page, 'One run played as written: 1 told of a fault');
   });
 
   it('has the sound back with the run, where that was deleted and undone', async () => {

@@ -3,7 +3,7 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import { measureEars, type EarFigures } from '../../scripts/ear/measure.mjs';
 import { rounds } from '../support/rounds';
 
-const PERFORMANCES = rounds(8, 60);
+const PERFORMANCES = rounds(6, 60);
 const BARS = 4;
 
 describe('simulated pupils on pianos that the ear does not know', () => {

@@ -134,9 +134,8 @@ function onceEach(expected: readonly Expected[]): readonly Expected[] {
 }
 
 const ONE_STROKE_MS = 300;
-/** What either ear heard like this near a note that did not come is a doubt: nobody says that it is missing. Unit: log odds, half steps. */
-const DOUBTED = -1;
-const DOUBTED_BESIDE = 4;
+/** What either ear heard like this near a note that did not come is a doubt: nobody says that it is missing. Unit: log odds. */
+const DOUBTED = 0.5;
 /** So sure must be what came when it was not due. */
 const SURELY = 2;
 /** Two moments are at least so far apart. Unit: ms. */
@@ -196,7 +195,7 @@ function settle({ music, possible, taken, absent, bars }: Settling): Credited {
     const needs = beside ? bars.slip(stroke) : bars.other(stroke);
     if (needs > bars.kin[kin]) told.push(stroke);
     else if (Math.max(stroke.live, stroke.after) > DOUBTED)
-      near.filter(({ one }) => far(one.note) <= DOUBTED_BESIDE).forEach(({ one }) => doubted.add(one.note));
+      near.filter(({ one }) => far(one.note) <= BESIDE).forEach(({ one }) => doubted.add(one.note));
   }
   const unclear: number[] = [];
   const assumed: StruckKey[] = [];

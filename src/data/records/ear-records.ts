@@ -1,4 +1,4 @@
-import { mixed, number, object, string, type InferType } from 'yup';
+import { boolean, mixed, number, object, string, type InferType } from 'yup';
 
 /** What was found out of the piano in front of this browser's microphone: how much higher than usual it is tuned (cents), how loud a note is (as the ear
  * counts it), and how far the noise lies below it (dB). */
@@ -10,9 +10,10 @@ export const tuningSchema = object({
 });
 export type TuningRecord = InferType<typeof tuningSchema>;
 
-/** The sound of a run. */
+/** The sound of a run. `asWritten`: whoever teaches says that it was played just as it is written, so that what the ear made of it can be counted. */
 export const recordingSchema = object({
   run: string().required(),
   sound: mixed<Blob>((value): value is Blob => value instanceof Blob).required(),
+  asWritten: boolean().optional(),
 });
 export type RecordingRecord = InferType<typeof recordingSchema>;

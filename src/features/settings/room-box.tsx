@@ -1,7 +1,15 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
-import { askToPersist, recordedBytes, roomLeft, tidyRecordings, useLastSaved, type Room } from '@/data';
+import {
+  askToPersist,
+  recordedBytes,
+  roomLeft,
+  tidyRecordings,
+  useLastSaved,
+  useOwnEarFigures,
+  type Room,
+} from '@/data';
 import { useMessages } from '@/features/shared/messages';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
@@ -20,6 +28,7 @@ export function RoomBox() {
   const { say } = useMessages();
   const saved = useLastSaved();
   const [room, setRoom] = useState<Room | null>(null);
+  const own = useOwnEarFigures();
   const [soundBytes, setSoundBytes] = useState(0);
   const measure = useCallback(() => {
     void roomLeft().then(setRoom);
@@ -58,6 +67,14 @@ export function RoomBox() {
             <>
               <dt className="text-secondary">{w.ear.soundsKept}</dt>
               <dd data-role="sounds-kept">{sizeWords(w, soundBytes)}</dd>
+            </>
+          ) : null}
+          {own && own.runs > 0 ? (
+            <>
+              <dt className="text-secondary">{w.ear.ownTests}</dt>
+              <dd data-role="own-ear-figures">
+                {w.ear.ownRuns(own.runs, own.accused)} {w.ear.ownNotes(own.notes, own.right, own.unclear)}
+              </dd>
             </>
           ) : null}
           <dt className="text-secondary">{w.settings.whenRoomGetsShort}</dt>

@@ -13,7 +13,7 @@ export const ear = () => ({
       ? 'Your piano is in tune.'
       : `Your piano is ${Math.abs(cents)} cents ${cents < 0 ? 'flat' : 'sharp'}: fine.`,
   farOut: (cents: number) =>
-    `Your piano is about half a step ${cents < 0 ? 'flat' : 'sharp'}: some notes may be taken for their neighbours. A tuner can help.`,
+    `Your piano is about half a step ${cents < 0 ? 'flat' : 'sharp'}: some notes may be taken for those beside them. A tuner can help.`,
   tooMuchNoise: 'There is much noise: shut the window, or put the device nearer to the piano, and tune in again.',
   headphones: 'I wear headphones: let me hear the count and the other hand',
   headphonesTold: 'Without them the count is seen, and the other hand is silent: the microphone would hear them.',
@@ -28,6 +28,12 @@ export const ear = () => ({
       ? 'One note was not heard clearly. It counts as played.'
       : `${count} notes were not heard clearly. They count as played.`,
   sound: 'The sound of this run',
+  asWritten: 'It was played just as it is written: count what the ear made of it',
+  ownTests: 'The ear on your own recordings',
+  ownRuns: (runs: number, accused: number) =>
+    `${runs === 1 ? 'One run' : `${runs} runs`} played as written: ${accused === 0 ? 'none was told of a fault' : `${accused} told of a fault`}.`,
+  ownNotes: (notes: number, right: number, unclear: number) =>
+    `${right} of ${notes} notes heard, ${unclear} not clearly.`,
   soundsKept: 'Sounds of runs',
   noRoomForSound: 'There is no room for the sound of this run. The run itself is kept.',
   beat: (beat: number) => `Beat ${beat}`,
