@@ -1,5 +1,5 @@
 export { creditHeard } from './credit';
-export type { Credited } from './credit';
+export type { Credited } from './settle';
 export type { Ears } from './credit.table';
 export { decide } from './decision';
 export { createListener } from './listen';
