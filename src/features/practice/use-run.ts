@@ -129,9 +129,9 @@ export function useRun({ view, address, practised, microphone, onJudged }: RunOf
     };
     void whole().then(async (played) => {
       const answer = played && (await judge(played.keys, played.how));
-      // Meanwhile it may have been forgotten, or begun anew.
-      if (mine !== asked.current) return;
-      setState(answer?.ok ? { is: 'judged', judged: answer.value, keys: played?.keys ?? [] } : { is: 'still' });
+      // Meanwhile it may have been forgotten, or begun anew: it goes into the record all the same.
+      if (mine === asked.current)
+        setState(answer?.ok ? { is: 'judged', judged: answer.value, keys: played?.keys ?? [] } : { is: 'still' });
       if (answer?.ok && played && played.keys.length > 0) onJudged?.(answer.value, played);
     });
   }, [halt, judge, credit, onJudged, view, way, tempo, ear]);
