@@ -3,8 +3,8 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import { measureEars, type EarFigures } from '../../scripts/ear/measure.mjs';
 import { rounds } from '../support/rounds';
 
-const PERFORMANCES = rounds(6, 60);
-const BARS = 4;
+const PERFORMANCES = rounds(5, 60);
+const BARS = 3;
 
 describe('simulated pupils on pianos that the ear does not know', () => {
   let live: EarFigures;

@@ -18,7 +18,7 @@ const STYLES: readonly RoteStyle[] = [
 ];
 
 /** So many of the pieces of chance are planned. */
-const PLANNED = rounds(60, 1000);
+const PLANNED = rounds(40, 1000);
 
 describe('a rote sheet', () => {
   it.each(DEMO_FILES.map(({ id }) => id))('of %s gives the piece back from its words', (id) => {
