@@ -1,9 +1,6 @@
-import { readdirSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
-import { ROOT } from '../lib/run.mjs';
+import { loadPlaying } from '../ear/performances.mjs';
 import { seeded } from '../lib/seeded.mjs';
 import { median, timed } from './figures.mjs';
-import { usualMove } from './usual-move.mjs';
 
 const PERFORMANCES = 1000;
 const CLEAN = 400;
@@ -14,34 +11,11 @@ const USUAL = { strictness: 'usual', bpm: null, countIn: null };
 /** What the judge finds of planted faults, all demo pieces in all keys drawn by seed; what it tells of clean playing; and how long ten minutes take it. */
 export async function measureJudging() {
   const core = {
-    ...(await import('../../src/core/piece/index.ts')),
     ...(await import('../../src/core/practice/index.ts')),
     ...(await import('../../src/core/simulation/index.ts')),
-    ...(await import('../../src/core/survey/index.ts')),
   };
-  const { USUAL_PLAYER } = await import('../../src/core/fingering/index.ts');
   const { compare } = await import('../../tests/support/found-slips.ts');
-  const pieces = readdirSync(join(ROOT, 'public/demo'))
-    .filter((name) => name.endsWith('.musicxml'))
-    .map(
-      (name) =>
-        core.openPiece(readFileSync(join(ROOT, 'public/demo', name)), { format: null, key: null, part: null }).value,
-    );
-  const kept = new Map();
-  const musicIn = (piece, key) => {
-    const name = `${pieces.indexOf(piece)}/${key.tonic.step}/${key.tonic.alter}`;
-    if (!kept.has(name)) {
-      const options = { ...usualMove(USUAL_PLAYER), fingering: 'plan', to: key };
-      const version = core.moveTo(piece, core.asWritten(piece), options).value;
-      kept.set(name, core.askedIn(piece, version, { hand: 'both', bars: null }));
-    }
-    return kept.get(name);
-  };
-  const drawn = (random) => {
-    const piece = pieces[Math.floor(random() * pieces.length)];
-    const keys = core.ladderKeys(piece, piece.key.key.mode);
-    return musicIn(piece, keys[Math.floor(random() * keys.length)]);
-  };
+  const { music: drawn } = await loadPlaying();
   const counts = Object.fromEntries(core.WEAKNESSES.map((weakness) => [weakness, { found: 0, planted: 0 }]));
   let made = 0;
   for (let seed = 1; seed <= PERFORMANCES; seed += 1) {

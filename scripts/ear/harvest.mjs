@@ -9,6 +9,7 @@ import { recordedKeys } from './recordings.mjs';
 import { inRoom, onRecordings } from './render.mjs';
 
 const STRUCK_WITHIN_MS = 60;
+const BARS = 8;
 const WEAKNESSES = [
   'forgets-signature',
   'forgets-accidental',
@@ -93,6 +94,6 @@ function fromPiece(random, seed, { music, playAs }) {
     ...new Set(Array.from({ length: count }, () => WEAKNESSES[Math.floor(random() * WEAKNESSES.length)])),
   ];
   const bpm = 60 + Math.floor(random() * 60);
-  const { keys } = playAs({ seed, bpm, jitterMs: 15, unevenMs: 0, drift: 0.03, weaknesses }, music(random));
+  const { keys } = playAs({ seed, bpm, jitterMs: 15, unevenMs: 0, drift: 0.03, weaknesses }, music(random, BARS));
   return keys.map((key) => ({ ...key, downMs: key.downMs + 300, upMs: key.upMs + 300 }));
 }

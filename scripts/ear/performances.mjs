@@ -19,16 +19,16 @@ export async function loadPlaying() {
         core.openPiece(readFileSync(join(ROOT, 'public/demo', name)), { format: null, key: null, part: null }).value,
     );
   const kept = new Map();
-  /** A demo piece in a key drawn by `random`, as a pupil is asked to play it; `most` bars of it. */
-  const music = (random, most = 8) => {
+  /** A demo piece in a key drawn by `random`, as a pupil is asked to play it: so many bars of it, or all (null). */
+  const music = (random, bars = null) => {
     const piece = pieces[Math.floor(random() * pieces.length)];
     const keys = core.ladderKeys(piece, piece.key.key.mode);
     const key = keys[Math.floor(random() * keys.length)];
-    const name = `${pieces.indexOf(piece)}/${key.tonic.step}/${key.tonic.alter}/${most}`;
+    const name = `${pieces.indexOf(piece)}/${key.tonic.step}/${key.tonic.alter}/${bars}`;
     if (!kept.has(name)) {
       const options = { ...usualMove(USUAL_PLAYER), fingering: 'plan', to: key };
       const version = core.moveTo(piece, core.asWritten(piece), options).value;
-      kept.set(name, core.askedIn(piece, version, { hand: 'both', bars: { from: 0, to: most - 1 } }));
+      kept.set(name, core.askedIn(piece, version, { hand: 'both', bars: bars && { from: 0, to: bars - 1 } }));
     }
     return kept.get(name);
   };
