@@ -15,7 +15,7 @@ export async function measureJudging() {
     ...(await import('../../src/core/simulation/index.ts')),
   };
   const { compare } = await import('../../tests/support/found-slips.ts');
-  const { music: drawn } = await loadPlaying();
+  const { music: drawn, musicIn, pieces } = await loadPlaying();
   const counts = Object.fromEntries(core.WEAKNESSES.map((weakness) => [weakness, { found: 0, planted: 0 }]));
   let made = 0;
   for (let seed = 1; seed <= PERFORMANCES; seed += 1) {

@@ -19,11 +19,8 @@ export async function loadPlaying() {
         core.openPiece(readFileSync(join(ROOT, 'public/demo', name)), { format: null, key: null, part: null }).value,
     );
   const kept = new Map();
-  /** A demo piece in a key drawn by `random`, as a pupil is asked to play it: so many bars of it, or all (null). */
-  const music = (random, bars = null) => {
-    const piece = pieces[Math.floor(random() * pieces.length)];
-    const keys = core.ladderKeys(piece, piece.key.key.mode);
-    const key = keys[Math.floor(random() * keys.length)];
+  /** A piece in a key, as a pupil is asked to play it: so many bars of it, or all (null). */
+  const musicIn = (piece, key, bars = null) => {
     const name = `${pieces.indexOf(piece)}/${key.tonic.step}/${key.tonic.alter}/${bars}`;
     if (!kept.has(name)) {
       const options = { ...usualMove(USUAL_PLAYER), fingering: 'plan', to: key };
@@ -32,7 +29,13 @@ export async function loadPlaying() {
     }
     return kept.get(name);
   };
-  return { music, playAs: core.playAs };
+  /** A demo piece in a key, both drawn by `random`. */
+  const music = (random, bars = null) => {
+    const piece = pieces[Math.floor(random() * pieces.length)];
+    const keys = core.ladderKeys(piece, piece.key.key.mode);
+    return musicIn(piece, keys[Math.floor(random() * keys.length)], bars);
+  };
+  return { pieces, music, musicIn, playAs: core.playAs };
 }
 
 /** Notes of no piece: single ones, chords and octaves anywhere on the keyboard, at any distance of time. */
