@@ -2,6 +2,7 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { ScreenKeys } from '@/features/shared/key-help';
+import { useMessages } from '@/features/shared/messages';
 import { useWords } from '@/features/shared/words/use-words';
 import type { JudgedNext, JudgedView, PracticeView } from '@/core/views';
 import { Cautions } from './cautions';
@@ -40,7 +41,9 @@ export function Playing(props: PlayingProps) {
   const { view, practised, address, instrument, choices, page, onJudged, onNext, onward } = props;
   const { simulate } = practised;
   const { hears, microphone } = instrument;
-  const run = useRun({ view, address, practised, microphone, onJudged });
+  const { say } = useMessages();
+  const onDeaf = useCallback(() => say({ kind: 'trouble', text: w.ear.saidNothing, hint: w.ear.onceMore }), [say, w]);
+  const run = useRun({ view, address, practised, microphone, onJudged, onDeaf });
   useEffect(() => hears(run.hear), [hears, run.hear]);
   const [shown, setShown] = useState<readonly string[]>([]);
   const hasWaitedLong = useWaitedLong(run, address);

@@ -60,11 +60,13 @@ interface RunOf {
   readonly microphone: Microphone | null;
   /** Is told of every run in which something was played. */
   readonly onJudged?: (judged: JudgedView, played: PlayedKeys) => void;
+  /** Is told where the ear could not say anything of a run. */
+  readonly onDeaf?: () => void;
 }
 
 /** A run through what is practised: it begins, it is listened to, and it is judged. */
 // eslint-disable-next-line max-lines-per-function -- small functions that share one run
-export function useRun({ view, address, practised, microphone, onJudged }: RunOf): Run {
+export function useRun({ view, address, practised, microphone, onJudged, onDeaf }: RunOf): Run {
   const [state, setState] = useState<RunState>({ is: 'still' });
   const [followed, setFollowed] = useState<Followed>(NOT_BEGUN);
   const moments = useMemo(() => wantedMoments(view.moments, address.hand), [view, address.hand]);
@@ -133,8 +135,9 @@ export function useRun({ view, address, practised, microphone, onJudged }: RunOf
       if (mine === asked.current)
         setState(answer?.ok ? { is: 'judged', judged: answer.value, keys: played?.keys ?? [] } : { is: 'still' });
       if (answer?.ok && played && played.keys.length > 0) onJudged?.(answer.value, played);
+      if (played === null) onDeaf?.();
     });
-  }, [halt, judge, credit, onJudged, view, way, tempo, ear]);
+  }, [halt, judge, credit, onJudged, onDeaf, view, way, tempo, ear]);
 
   // The timer of a run ends it as things are then.
   const ended = useRef(finish);

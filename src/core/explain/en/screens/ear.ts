@@ -23,6 +23,8 @@ export const ear = () => ({
     'Which octave a note was in, inner notes of chords, how long or how loud notes are, the pedal, which hand played, and time finer than a twentieth of a second. A MIDI keyboard tells all of this.',
   listeningAgain: (perCent: number) => `Listening to it once more: ${perCent} %`,
   notReady: 'Press “Listen by microphone” first.',
+  saidNothing: 'What was heard of this run was lost.',
+  onceMore: 'Play it once more; if it happens again, play on the keys.',
   unclear: (count: number) =>
     count === 1
       ? 'One note was not heard clearly. It counts as played.'
