@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
+import { weekAt } from '@/core/calendar';
 import { illegible } from './support/legible';
 import { arriveAtShelf, goTo, sees, seesKey, type Teacher } from './support/teacher';
 
@@ -105,6 +106,9 @@ const SIZES = [
 ] as const;
 
 /** Each screen, and what tells that it is there. */
+/** The week that has the demo’s cards: on a Sunday, where weeks begin with it, this week is the next one already. */
+const WEEK = weekAt(Date.now(), 'monday');
+
 const SCREENS: readonly (readonly [path: string, seen: string])[] = [
   ['/', '[data-piece] figure[aria-busy=false]'],
   ['/bench?piece=market-chords&key=Eb-major', '[data-role=paper] figure[aria-busy=false]'],
@@ -124,8 +128,8 @@ const SCREENS: readonly (readonly [path: string, seen: string])[] = [
   ['/pupil?pupil=demo-tam', '[data-role=next-key][data-whole=true]'],
   ['/pupil?pupil=demo-tam&show=record', '[data-chart=faults-by-bar] svg'],
   ['/pupil?pupil=demo-tam&show=about', '[data-chart=reach] svg'],
-  ['/week?pupil=demo-tam', '[data-role=week] [data-card]'],
-  ['/week', '[data-role=week] [data-card]'],
+  [`/week?pupil=demo-tam&week=${WEEK}`, '[data-role=week] [data-card]'],
+  [`/week?week=${WEEK}`, '[data-role=week] [data-card]'],
   ['/lesson?pupil=demo-tam', '[data-role=lesson] [data-role=next-week]'],
   ['/handout?piece=lantern-walk&key=D-major', '[data-role=sheet-page]'],
   ['/settings', 'main h1'],
