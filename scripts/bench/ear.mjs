@@ -3,7 +3,7 @@ import { ensurePianos, performances } from '../ear/listening-set.mjs';
 import { measureEars } from '../ear/measure.mjs';
 
 const PERFORMANCES = 60;
-const BARS = 8;
+const BARS = 4;
 
 const one = (value) => value.toFixed(1);
 const share = (part, of) => `${part} of ${of} (${((100 * part) / Math.max(1, of)).toFixed(0)} %)`;

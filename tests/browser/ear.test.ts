@@ -68,7 +68,9 @@ describe('a pupil whose piano has no cable', () => {
     await page.locator('[data-role=listen-by-microphone]').click();
     await page.waitForSelector('[data-role=tuning-in]');
     await page.waitForSelector('[data-role=tuning-said]');
-    expect(await textOf(page, '[data-role=tuning-said]')).toBe('Your piano is in tune.');
+    expect(await textOf(page, '[data-role=tuning-said]')).toMatch(
+      /^Your piano is (in tune|[34] cents (flat|sharp): fine)\.$/,
+    );
   });
 
   it('plays, and is told that F was played for F sharp, and of nothing else', async () => {

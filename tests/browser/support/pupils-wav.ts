@@ -30,11 +30,11 @@ export function pupilsWav(keys: readonly RenderedKey[]): string {
   return place;
 }
 
-/** Chromium with this file for a microphone, again and again; who is asked for it says yes. */
+/** Chromium with this file for a microphone; who is asked for it says yes. */
 export function heardByMicrophone(wav: string): readonly string[] {
   return [
     '--use-fake-ui-for-media-stream',
     '--use-fake-device-for-media-stream',
-    `--use-file-for-fake-audio-capture=${wav}`,
+    `--use-file-for-fake-audio-capture=${wav}%noloop`,
   ];
 }
