@@ -52,6 +52,7 @@ export function Playing(props: PlayingProps) {
   const isListening = run.state.is === 'listening';
   const start = useStart(run, address, judged?.judged.clean === true, setShown);
   const goesOn = judged ? onward : null;
+  const isCountSeen = microphone?.headphones === false && isListening && address.way === 'along';
   const isDeaf = microphone !== null && microphone.state.is !== 'open' && run.state.is === 'still';
   const shortcuts = useMemo(
     () => [
@@ -99,17 +100,17 @@ export function Playing(props: PlayingProps) {
       <div className="flex min-w-0 flex-col gap-3">
         <PracticeMusic view={view} run={run} shown={shown} isAway={isAway} onTouch={instrument.touch} />
         {microphone ? <TuningIn microphone={microphone} /> : null}
-        {microphone && isListening && address.way === 'along' && !microphone.headphones ? (
+        {isCountSeen ? (
           <SeenCount dueMs={run.dueMs} beatMs={60_000 / ((view.bpm * address.tempo) / 100)} beats={view.countIn} />
         ) : null}
-        <div className="flex flex-wrap items-center gap-3 max-sm:sticky max-sm:bottom-2 max-sm:z-10">
+        <div className="flex flex-wrap items-center gap-3 max-sm:sticky max-sm:bottom-2 max-sm:z-10 max-sm:rounded-box max-sm:bg-base-200">
           <RunButton state={run.state} onward={goesOn} isReady={!isDeaf} onBegin={start} onFinish={run.finish} />
           <p className="min-h-7 flex-1 text-lg" role="status" data-role="run-said">
             {isDeaf
               ? microphone?.state.is === 'tuning'
                 ? ''
                 : w.ear.notReady
-              : saidOf(w, run, address, hasWaitedLong)}
+              : saidOf(w, run, address, { hasWaitedLong, isCountSeen })}
           </p>
         </div>
         <Cautions view={view} isLong={isLong && !isListening} />
@@ -176,7 +177,7 @@ function saidOf(
   w: ReturnType<typeof useWords>,
   { state, followed, moments }: Run,
   { way }: PracticeAddress,
-  hasWaitedLong: boolean,
+  { hasWaitedLong, isCountSeen }: { readonly hasWaitedLong: boolean; readonly isCountSeen: boolean },
 ): string {
   if (state.is === 'getting-ready') return w.practice.getsReady;
   if (state.is === 'judging')
@@ -187,5 +188,9 @@ function saidOf(
     const names = next.keys.filter(({ id }) => !followed.struck.includes(id)).map(({ name }) => name);
     return w.practice.waitsFor(next.bar, next.beat, names.join(', '));
   }
-  return way === 'along' && followed.lit.length === 0 ? w.practice.counting : w.practice.listening;
+  return way === 'along' && followed.lit.length === 0
+    ? isCountSeen
+      ? w.ear.watchCount
+      : w.practice.counting
+    : w.practice.listening;
 }

@@ -38,5 +38,6 @@ export const ear = () => ({
     `${right} of ${notes} notes heard, ${unclear} not clearly.`,
   soundsKept: 'Sounds of runs',
   noRoomForSound: 'There is no room for the sound of this run. The run itself is kept.',
+  watchCount: 'Watch the count.',
   beat: (beat: number) => `Beat ${beat}`,
 });
