@@ -101,7 +101,7 @@ function counted({ music, keys, slips }, strokes, ears, { creditHeard, isPlain, 
     (_, i) =>
       truth.keys[i].note !== null && truth.keys[i].fault === null && isPlain(music, noteOf.get(truth.keys[i].note)),
   );
-  const judged = judgePlaying(music, credited.keys, { ...how, ear: { unclear: credited.unclear } });
+  const judged = judgePlaying(music, credited.keys, { ...how, byEar: { unclear: credited.unclear } });
   const isClean = slips.length === 0;
   const { found, missed } = isClean ? { found: [], missed: [] } : compare(slips, judged);
   return {

@@ -76,18 +76,12 @@ export async function recordedBytes(): Promise<number> {
   return bytes;
 }
 
-/** Lets go of the sounds whose run is no more and cannot be had back by undoing: called when the application begins. */
+/** Lets go of the sounds whose run is no more and cannot be had back by undoing: called before they are counted. */
 export async function tidyRecordings(database: StudioDatabase = studioDatabase()): Promise<void> {
   const { recordings, runs, history } = database;
-  const all = await recordings.toCollection().primaryKeys();
-  for (const run of all) {
+  for (const run of await recordings.toCollection().primaryKeys()) {
     if ((await runs.get(run)) !== undefined) continue;
-    if (
-      (await history
-        .where('records')
-        .equals(recordName({ table: 'runs', id: run }))
-        .count()) === 0
-    )
-      await recordings.delete(run);
+    const name = recordName({ table: 'runs', id: run });
+    if ((await history.where('records').equals(name).count()) === 0) await recordings.delete(run);
   }
 }

@@ -1,6 +1,5 @@
 'use client';
 
-import { proxy } from 'comlink';
 import type { EarService } from './ear-protocol';
 import type { EntryService } from './entry-protocol';
 import type { FitService } from './fit-service';
@@ -88,11 +87,6 @@ const ear = supervised<EarService>(
   startWorker(() => new Worker(new URL('./ear.worker', import.meta.url), { type: 'module' })),
   ['begin', 'hear', 'end', 'tune', 'hearNote', 'tuningOf'],
 );
-
-/** A function that a worker may call while it is at work. */
-export function proxied<F extends (...told: never[]) => void>(tell: F): F {
-  return proxy(tell);
-}
 
 /** The ear, in its worker. Started when a microphone is first listened to, and kept. */
 export function earWorker(): Asked<EarService> {

@@ -37,7 +37,7 @@ export const judgeOptionsSchema: Schema<JudgeOptions> = object({
   strictness: oneOf<Strictness>(STRICTNESSES),
   bpm: bpmSchema,
   countIn: number().min(0).max(64).nullable().defined(),
-  ear: object({ unclear: array(number().required().integer().min(0)).required().max(MOST_KEYS) })
+  byEar: object({ unclear: array(number().required().integer().min(0)).required().max(MOST_KEYS) })
     .nullable()
     .default(undefined),
 });

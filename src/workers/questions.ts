@@ -5,7 +5,8 @@ import type { BenchView, Ladder, StagesKept } from '@/core/views';
 import type { Mode } from '@/core/pitch';
 import type { KeyOrder } from '@/core/survey';
 import type { EngravingPage } from '@/core/write';
-import { coreWorker, engraveWorker } from './client';
+import { coreWorker, earWorker, engraveWorker } from './client';
+import type { HeardRun } from './ear-protocol';
 import type {
   Answer,
   BenchPageOptions,
@@ -112,6 +113,11 @@ export function askSurvey(
     answer: coreWorker().survey(source, options, modes, ticket, proxy(onKey)),
     stop: () => void coreWorker().stop(ticket),
   };
+}
+
+/** Has the run that was listened to heard once more; `onPart` is told how far that is, from 0 to 1. */
+export function endListening(onPart: (share: number) => void): Promise<Answer<HeardRun>> {
+  return earWorker().end(proxy(onPart));
 }
 
 /** A table of stages and keys that is on its way: its answer, and how to end the work. */

@@ -2,6 +2,7 @@
  * killed-tab.test.ts, of MIDI in practice.test.ts, of releases in offline.test.ts. */
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
+import { hasSteps } from './support/entering';
 import { middleman, type Middleman } from './support/middleman';
 import {
   arriveAtShelf,
@@ -175,52 +176,80 @@ describe('the server', () => {
   });
 });
 
-/** Kinds of questions over which workers are ended. */
-const KINDS = ['engrave', 'bench', 'ladder', 'survey', 'fit', 'performances', 'press', 'judge', 'pdf'];
-
 describe('a worker', () => {
   it('that is ended over each kind of question is started again, and every screen gets its answer', async () => {
     const page = await newTab(teacher.browser);
     await page.evaluateOnNewDocument(deadly);
     const killed = (): Promise<readonly string[]> =>
       page.evaluate(() => JSON.parse(sessionStorage.getItem('killed') ?? '[]') as readonly string[]);
-    await openAt(page, '/bench?piece=lantern-walk&key=D-major&pupil=demo-tam');
-    await seesKey(page, 'D-major');
-    await page.locator('[data-role=player] .btn-primary').click();
-    await page.waitForSelector('[data-role=player][data-playing=true]');
-    await openAt(page, '/survey?piece=lantern-walk');
-    await page.waitForSelector('[data-role=survey][data-whole=true]');
-    await openAt(page, '/survey?piece=mill-wheel&show=stages');
-    await page.waitForSelector('[data-role=stages-by-key][data-whole=true]');
-    await openAt(page, '/fit');
-    await page.waitForSelector('[data-role=fit][data-state=done]');
-    await openAt(page, '/atlas');
-    await sees(page, 'C major');
-    await openAt(page, '/enter?piece=lantern-walk');
-    await page.waitForSelector('[data-role=entry][data-ready=true]');
-    await page.keyboard.press('End');
-    await page.keyboard.press('2');
-    await page.waitForFunction(
-      () =>
-        document.querySelector('[data-panel=steps]')?.textContent === 'Steps (1)' &&
-        document.querySelector('[data-role=kept][data-kept=true]'),
-    );
-    await isPlayed(page);
-    await openAt(page, '/handout?piece=lantern-walk&key=D-major');
-    await page.waitForSelector('[data-role=save-pdf]:not([disabled])');
-    const { bytes } = await saved(teacher.browser, () => page.locator('[data-role=save-pdf]').click());
-    expect(new TextDecoder().decode(bytes.slice(0, 5))).toBe('%PDF-');
-    // Which questions find a worker with nothing else to do depends on the machine: on a busy one some never do.
+    let entered = 0;
+    const visits: readonly { readonly kinds: readonly string[]; readonly go: () => Promise<unknown> }[] = [
+      {
+        kinds: ['engrave', 'bench', 'ladder', 'performances'],
+        go: async () => {
+          await openAt(page, '/bench?piece=lantern-walk&key=D-major&pupil=demo-tam');
+          await seesKey(page, 'D-major');
+          await page.locator('[data-role=player] .btn-primary').click();
+          await page.waitForSelector('[data-role=player][data-playing=true]');
+        },
+      },
+      {
+        kinds: ['survey'],
+        go: async () => {
+          await openAt(page, '/survey?piece=lantern-walk');
+          await page.waitForSelector('[data-role=survey][data-whole=true]');
+          await openAt(page, '/survey?piece=mill-wheel&show=stages');
+          await page.waitForSelector('[data-role=stages-by-key][data-whole=true]');
+        },
+      },
+      {
+        kinds: ['fit'],
+        go: async () => {
+          await openAt(page, '/fit');
+          await page.waitForSelector('[data-role=fit][data-state=done]');
+          await openAt(page, '/atlas');
+          await sees(page, 'C major');
+        },
+      },
+      {
+        kinds: ['press'],
+        go: async () => {
+          await openAt(page, '/enter?piece=lantern-walk');
+          await page.waitForSelector('[data-role=entry][data-ready=true]');
+          await page.keyboard.press('End');
+          await page.keyboard.press('2');
+          entered += 1;
+          await hasSteps(page, entered);
+        },
+      },
+      { kinds: ['judge'], go: () => isPlayed(page) },
+      {
+        kinds: ['pdf'],
+        go: async () => {
+          await openAt(page, '/handout?piece=lantern-walk&key=D-major');
+          await page.waitForSelector('[data-role=save-pdf]:not([disabled])');
+          const { bytes } = await saved(teacher.browser, () => page.locator('[data-role=save-pdf]').click());
+          expect(new TextDecoder().decode(bytes.slice(0, 5))).toBe('%PDF-');
+        },
+      },
+    ];
+    for (const { kinds, go } of visits) {
+      await go();
+      // A question that was asked beside one that is asked again was spared: at the next visit nothing is.
+      const ended = await killed();
+      if (kinds.some((kind) => !ended.includes(kind))) await go();
+    }
     const ended = await killed();
-    expect(KINDS.filter((kind) => ended.includes(kind)).length).toBeGreaterThanOrEqual(KINDS.length - 2);
+    expect(visits.flatMap(({ kinds }) => kinds).filter((kind) => !ended.includes(kind))).toEqual([]);
     await page.close();
   });
 });
 
-/** Runs in the page, before anything else: the first time that a kind of question is asked of a worker that has nothing else to do, it is ended, as soon as it
- * lives. */
+/** Runs in the page, before anything else: the first time that a kind of question is asked of a worker it is ended, as soon as it lives, over that and all else
+ * that it has to do. What it was ended over is asked once more: until that is answered, nothing that is asked beside it ends the worker again. */
 function deadly(): void {
   const killed = (): string[] => JSON.parse(sessionStorage.getItem('killed') ?? '[]') as string[];
+  const askedAgain = new Set<string>();
   const Original = window.Worker;
   window.Worker = class extends Original {
     private lives = false;
@@ -229,8 +258,10 @@ function deadly(): void {
       super(address, options);
       this.addEventListener('message', ({ data }: MessageEvent<{ readonly life?: unknown; readonly id?: unknown }>) => {
         this.lives ||= data.life !== undefined;
+        const answered = this.open.get(data.id);
+        if (answered !== undefined) askedAgain.delete(answered);
         this.open.delete(data.id);
-        this.endIfAlone();
+        this.endOverNew();
       });
     }
     override postMessage(
@@ -241,12 +272,15 @@ function deadly(): void {
       const [name = ''] = message.path ?? [];
       if (message.type !== 'APPLY' || name === 'ready') return;
       this.open.set(message.id, name);
-      this.endIfAlone();
+      this.endOverNew();
     }
-    private endIfAlone(): void {
-      const [name] = this.open.values();
-      if (!this.lives || this.open.size !== 1 || name === undefined || killed().includes(name)) return;
-      sessionStorage.setItem('killed', JSON.stringify([...killed(), name]));
+    private endOverNew(): void {
+      const names = [...this.open.values()];
+      const known = killed();
+      if (!this.lives || names.every((name) => known.includes(name))) return;
+      if (names.some((name) => askedAgain.has(name))) return;
+      sessionStorage.setItem('killed', JSON.stringify([...new Set([...known, ...names])]));
+      names.forEach((name) => askedAgain.add(name));
       this.terminate();
     }
   };

@@ -21,7 +21,7 @@ function heard(text: string): readonly PossibleStroke[] {
 /** What counts as struck, as MIDI numbers in order of time; what was told of it; how many notes were not heard clearly. */
 function credited(music: AskedMusic, text: string) {
   const { keys, unclear } = creditHeard(music, heard(text), { ears: 'both', msPerQuarter: BEAT_MS });
-  const { faults } = judgePlaying(music, keys, { strictness: 'usual', bpm: null, countIn: null, ear: { unclear } });
+  const { faults } = judgePlaying(music, keys, { strictness: 'usual', bpm: null, countIn: null, byEar: { unclear } });
   return { midis: keys.map(({ midi }) => midi), told: faults.map(({ kind }) => kind), unclear: unclear.length };
 }
 

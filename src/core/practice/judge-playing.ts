@@ -18,7 +18,7 @@ export interface JudgeOptions {
   readonly bpm: number | null;
   readonly countIn: number | null;
   /** Where a microphone listened instead of keys: what the ear does not judge is not told. Null or left out where keys were played. */
-  readonly ear?: HeardByEar | null;
+  readonly byEar?: HeardByEar | null;
 }
 
 /** What a microphone could not tell: the notes that were not heard clearly, as indexes of the asked notes. They are among the keys, as if they had been right. */
@@ -42,7 +42,7 @@ export function judgePlaying(music: AskedMusic, keys: readonly StruckKey[], opti
   const beginMs = options.countIn === null || given === null ? null : options.countIn * given * beat;
   const found = findFaults({ music, keys, alignment, runs, tolerance, beginMs });
   const { pulses, fates } = found;
-  const faults = options.ear ? found.faults.filter(({ kind }) => !NOT_BY_EAR.includes(kind)) : found.faults;
+  const faults = options.byEar ? found.faults.filter(({ kind }) => !NOT_BY_EAR.includes(kind)) : found.faults;
   const paces = pulses.flatMap(({ msPerQuarter }) => (msPerQuarter === null ? [] : [msPerQuarter]));
   const pace = paces.at(-1);
   const bpm = pace === undefined ? null : 60_000 / pace / beat;
@@ -56,7 +56,7 @@ export function judgePlaying(music: AskedMusic, keys: readonly StruckKey[], opti
     written: music.notes.filter(({ isGrace }) => !isGrace).length,
     right: rightNotes(music, keys, runs, faults),
     pulse: { bpm, steady: !isBroken && spreadMs <= tolerance.spreadMs, spreadMs },
-    evenness: options.ear ? NOT_HEARD : evennessOf(music, keys, alignment),
+    evenness: options.byEar ? NOT_HEARD : evennessOf(music, keys, alignment),
     runs: runs.map((run) => ({ fromBar: barOf(music, run[0]?.moment), toBar: barOf(music, run.at(-1)?.moment) })),
     faults,
     keys: keys.map(({ midi, downMs }, i): JudgedKey => {
@@ -68,8 +68,8 @@ export function judgePlaying(music: AskedMusic, keys: readonly StruckKey[], opti
         fault: faultOf.get(i) ?? null,
       };
     }),
-    heard: options.ear ? [] : heardBeside(music, keys, runs, pulses),
-    unclear: (options.ear?.unclear ?? []).flatMap((note) => music.notes[note]?.id ?? []),
+    heard: options.byEar ? [] : heardBeside(music, keys, runs, pulses),
+    unclear: (options.byEar?.unclear ?? []).flatMap((note) => music.notes[note]?.id ?? []),
     tempo: tempoOfBars(music, runs.at(-1) ?? []),
     next: nextThing(music, scored, options.bpm ?? bpm),
   };

@@ -44,7 +44,7 @@ export function tickOf(what: RunOfWhat, atMs: number): NewRun {
 
 /** A run as it goes into the record: what was judged, without what was played. */
 export function runOf(what: RunOfWhat, judged: JudgedView, played: PlayedKeys, atMs: number): NewRun {
-  const { strictness, bpm, countIn, ear } = played.how;
+  const { strictness, bpm, countIn, byEar } = played.how;
   return {
     ...tickOf(what, atMs),
     ear: strictness,
@@ -54,7 +54,7 @@ export function runOf(what: RunOfWhat, judged: JudgedView, played: PlayedKeys, a
     outcome: outcomeOf(what.way, judged),
     written: judged.notes.written,
     right: judged.notes.right,
-    unclear: ear ? [...ear.unclear] : null,
+    unclear: byEar ? [...byEar.unclear] : null,
     faults: judged.faults.map(({ kind, bar, beat, hand, notes }) => ({ kind, bar, beat, hand, notes: [...notes] })),
   };
 }

@@ -61,8 +61,12 @@ function WhatIsPlayed({ view, address: { hand, from, to }, onChange }: PracticeC
   );
 }
 
-function HowItIsPlayed({ view, address: { tempo, way }, onChange }: PracticeChoicesProps) {
+function HowItIsPlayed({ view, address: { tempo, way }, instrument, onChange }: PracticeChoicesProps) {
   const w = useWords();
+  const told =
+    instrument.microphone?.headphones === false
+      ? { ...w.practice.waysTold, along: w.ear.alongTold }
+      : w.practice.waysTold;
   return (
     <>
       <label className="flex flex-col gap-1">
@@ -95,7 +99,7 @@ function HowItIsPlayed({ view, address: { tempo, way }, onChange }: PracticeChoi
             />
             <span>
               {w.practice.ways[one]}
-              {way === one ? <span className="block text-xs text-secondary">{w.practice.waysTold[one]}</span> : null}
+              {way === one ? <span className="block text-xs text-secondary">{told[one]}</span> : null}
             </span>
           </label>
         ))}

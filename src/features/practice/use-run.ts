@@ -123,7 +123,7 @@ export function useRun({ view, address, practised, microphone, onJudged, onDeaf 
       return (
         credited && {
           keys: credited.keys,
-          how: { ...how, ear: { unclear: credited.unclear } },
+          how: { ...how, byEar: { unclear: credited.unclear } },
           tookMs,
           sound: credited.sound,
         }
@@ -185,13 +185,14 @@ export function useRun({ view, address, practised, microphone, onJudged, onDeaf 
     const mine = asked.current;
     setFollowed(NOT_BEGUN);
     setState({ is: 'getting-ready' });
-    if (microphone) byEar.current = await beginByEar(microphone, hear);
+    const listening = microphone && (await beginByEar(microphone, hear));
     // What sounds from a loudspeaker would be heard.
     const isSilent = microphone !== null && !microphone.headphones;
     const sounder = isSilent ? null : await pianoSounder();
     await sounder?.ready();
-    if (mine !== asked.current) return;
-    if (microphone && byEar.current === null) return setState({ is: 'still' });
+    if (mine !== asked.current) return listening?.forget();
+    if (microphone && !listening) return setState({ is: 'still' });
+    byEar.current = listening;
     const zero = performance.now() + AHEAD_MS;
     taking.current = takeDownFrom(zero);
     begun.current = zero;

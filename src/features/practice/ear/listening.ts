@@ -1,17 +1,12 @@
 'use client';
 
 import type { HeardByOne } from '@/core/hearing';
+import type { TuningRecord } from '@/data';
 import type { OpenMicrophone } from '@/features/shared/devices/microphone';
-import { earWorker, proxied } from '@/workers/client';
+import { earWorker } from '@/workers/client';
 import type { HeardRun } from '@/workers/ear-protocol';
 import type { Answer } from '@/workers/protocol';
-
-/** What tuning in has found out of a piano and its room. */
-export interface Tuned {
-  readonly cents: number;
-  readonly loudness: number;
-  readonly clearDb: number;
-}
+import { endListening } from '@/workers/questions';
 
 /** A run that is listened to. Times in ms of `performance.now()`. */
 export interface ListenedRun {
@@ -25,11 +20,10 @@ export interface ListenedRun {
 /** Listens to a run from now on; `tell` is told of each stroke that is likely enough, as it is heard. */
 export async function listenToRun(
   microphone: OpenMicrophone,
-  tuned: Tuned,
+  { cents, loudness }: TuningRecord,
   tell: (stroke: HeardByOne) => void,
 ): Promise<ListenedRun> {
   const ear = earWorker();
-  const { cents, loudness } = tuned;
   await ear.begin({ rate: microphone.rate, cents, loudness });
   let beganMs: number | null = null;
   let isOpen = true;
@@ -49,7 +43,7 @@ export async function listenToRun(
     forget: close,
     end: async (onPart) => {
       close();
-      return { heard: await ear.end(proxied(onPart)), beganMs: beganMs ?? performance.now() };
+      return { heard: await endListening(onPart), beganMs: beganMs ?? performance.now() };
     },
   };
 }

@@ -3,6 +3,7 @@
 import { Mic, MicOff } from 'lucide-react';
 import { spellKey } from '@/core/pitch';
 import { useWords } from '@/features/shared/words/use-words';
+import { EarTick } from './ear-tick';
 import { TUNING_KEYS, tuningSaid, type Microphone } from './use-microphone';
 
 /** Everything about the microphone: why, the button that asks for it, tuning in, and what is heard of it. */
@@ -82,29 +83,14 @@ function EarChoices({ microphone }: { readonly microphone: Microphone }) {
   const { headphones, wearHeadphones, keepsSound, keepSound } = microphone;
   return (
     <>
-      <label className="flex min-h-9 cursor-pointer items-start gap-2 pointer-coarse:min-h-11">
-        <input
-          type="checkbox"
-          className="checkbox checkbox-sm mt-0.5"
-          data-role="headphones"
-          checked={headphones}
-          onChange={(event) => wearHeadphones(event.target.checked)}
-        />
-        <span>
-          {w.ear.headphones}
-          {headphones ? null : <span className="block text-xs text-secondary">{w.ear.headphonesTold}</span>}
-        </span>
-      </label>
-      <label className="flex min-h-9 cursor-pointer items-center gap-2 pointer-coarse:min-h-11">
-        <input
-          type="checkbox"
-          className="checkbox checkbox-sm"
-          data-role="keep-sound"
-          checked={keepsSound}
-          onChange={(event) => keepSound(event.target.checked)}
-        />
-        {w.ear.keepSound}
-      </label>
+      <EarTick
+        role="headphones"
+        words={w.ear.headphones}
+        told={headphones ? '' : w.ear.headphonesTold}
+        isTicked={headphones}
+        onTick={wearHeadphones}
+      />
+      <EarTick role="keep-sound" words={w.ear.keepSound} isTicked={keepsSound} onTick={keepSound} />
     </>
   );
 }

@@ -3,6 +3,7 @@
 import { useEffect, useRef } from 'react';
 import { markAsWritten, useRecording } from '@/data';
 import { useWords } from '@/features/shared/words/use-words';
+import { EarTick } from './ear-tick';
 
 /** The sound of a run, where it was kept. */
 export function RunSound({ run }: { readonly run: string }) {
@@ -25,16 +26,12 @@ export function RunSound({ run }: { readonly run: string }) {
     <figure className="flex flex-col gap-1" data-role="run-sound">
       <figcaption className="text-sm font-semibold">{w.ear.sound}</figcaption>
       <audio ref={player} controls className="w-full max-w-xl" />
-      <label className="flex min-h-9 cursor-pointer items-center gap-2 text-sm pointer-coarse:min-h-11">
-        <input
-          type="checkbox"
-          className="checkbox checkbox-sm"
-          data-role="as-written"
-          checked={recording.asWritten === true}
-          onChange={(event) => void markAsWritten(run, event.target.checked)}
-        />
-        {w.ear.asWritten}
-      </label>
+      <EarTick
+        role="as-written"
+        words={w.ear.asWritten}
+        isTicked={recording.asWritten === true}
+        onTick={(isTicked) => void markAsWritten(run, isTicked)}
+      />
     </figure>
   );
 }

@@ -60,7 +60,9 @@ function RunOnPage({
   const isJudged = keys.length > 0 && way !== 'echo';
   const ask = useMemo(
     () =>
-      isJudged && view ? () => judge(keys, { strictness: ear, bpm, countIn, ear: unclear ? { unclear } : null }) : null,
+      isJudged && view
+        ? () => judge(keys, { strictness: ear, bpm, countIn, byEar: unclear ? { unclear } : null })
+        : null,
     [isJudged, view, judge, keys, ear, bpm, countIn, unclear],
   );
   const { value: judged } = useAnswer(run.id, ask);

@@ -1,5 +1,7 @@
+import type { Terms } from '../terms';
+
 /** The microphone, and what is heard by it. */
-export const ear = () => ({
+export const ear = (t: Terms) => ({
   why: 'The microphone hears your piano and tells which notes came. Nothing that it hears leaves this device, and the sound is not kept unless you say so.',
   listen: 'Listen by microphone',
   asking: 'The browser asks whether this page may listen …',
@@ -38,6 +40,7 @@ export const ear = () => ({
     `${right} of ${notes} notes heard, ${unclear} not clearly.`,
   soundsKept: 'Sounds of runs',
   noRoomForSound: 'There is no room for the sound of this run. The run itself is kept.',
+  alongTold: `One ${t.bar} is counted in, to be seen. The other hand is silent.`,
   watchCount: 'Watch the count.',
   beat: (beat: number) => `Beat ${beat}`,
 });

@@ -37,7 +37,7 @@ export function englishScreens(t: Terms) {
     charts: charts(t),
     choices: choices(t),
     devices: devices(),
-    ear: ear(),
+    ear: ear(t),
     entry: entry(t),
     fit: fit(t),
     handout: handout(),
