@@ -74,7 +74,7 @@ function add(sum, one) {
 }
 
 function counted({ music, keys, slips }, strokes, ears, { creditHeard, isPlain, judgePlaying, compare }) {
-  const credited = creditHeard(music, strokes, { ears, msPerQuarter: null });
+  const credited = creditHeard(music, strokes, { ears, msPerQuarter: null, gaps: [] });
   const doubted = new Set(credited.unclear.map((note) => music.notes[note].midi));
   const open = [...keys];
   const offMs = [];

@@ -9,10 +9,11 @@ export interface Listening {
   readonly loudness: number | null;
 }
 
-/** All that may have been struck in a run, and which ears heard it: where the second one could not be had, the first is alone. */
+/** All that may have been struck in a run, and which ears heard it: where the second one could not be had, the first is alone. `gaps`: where sound may be lost, in ms. */
 export interface HeardRun {
   readonly strokes: readonly PossibleStroke[];
   readonly ears: Extract<Ears, 'live' | 'both'>;
+  readonly gaps: readonly number[];
 }
 
 /** What is asked of the ear. Sound comes piece by piece, in order. */

@@ -3,6 +3,7 @@ import { USUAL_LANGUAGE } from '@/core/explain';
 import {
   AFTER_WEIGHTS,
   createListener,
+  createMender,
   createResampler,
   createTuner,
   decide,
@@ -13,6 +14,7 @@ import {
   tuningOf,
   type HeardByOne,
   type Listener,
+  type Mender,
   type NoteTemplates,
   type PossibleKey,
   type Tuner,
@@ -38,6 +40,7 @@ const LEAST_ODDS = -5;
 /** A run that is listened to. */
 interface Run {
   readonly cents: number;
+  readonly mender: Mender;
   readonly resample: (chunk: Float32Array) => Float32Array;
   readonly listener: Listener;
   readonly heard: HeardByOne[];
@@ -82,6 +85,7 @@ function runQuestions({ templates, second }: Tools): RunQuestions {
       const { rate, cents, loudness } = listeningSchema.validateSync(how, { strict: true });
       run = {
         cents,
+        mender: createMender(rate),
         resample: createResampler(rate, HEARD_RATE),
         listener: createListener({ templates: await templates(), cents, loudness }),
         heard: [],
@@ -93,7 +97,7 @@ function runQuestions({ templates, second }: Tools): RunQuestions {
     hear: (chunk) => {
       const given = chunkSchema.validateSync(chunk, { strict: true });
       if (!run) return answer(USUAL_LANGUAGE, ok([]));
-      const sound = run.resample(given);
+      const sound = run.resample(run.mender.take(given));
       run.length += sound.length;
       if (run.length > MOST_KEPT) run.sound = null;
       run.sound?.push(sound);
@@ -104,10 +108,14 @@ function runQuestions({ templates, second }: Tools): RunQuestions {
     end: async (onPart) => {
       const over = run;
       run = null;
-      if (!over) return answer(USUAL_LANGUAGE, ok<HeardRun>({ strokes: [], ears: 'live' }));
+      if (!over) return answer(USUAL_LANGUAGE, ok<HeardRun>({ strokes: [], ears: 'live', gaps: [] }));
       over.heard.push(...likely(over.listener.finish()));
       const after = over.sound && (await hearAgain(over, second, onPart).catch(() => null));
-      const heard: HeardRun = { strokes: together(over.heard, after ?? []), ears: after ? 'both' : 'live' };
+      const heard: HeardRun = {
+        strokes: together(over.heard, after ?? []),
+        ears: after ? 'both' : 'live',
+        gaps: over.mender.gaps(),
+      };
       return answer(USUAL_LANGUAGE, ok(heard));
     },
   };
@@ -115,17 +123,20 @@ function runQuestions({ templates, second }: Tools): RunQuestions {
 
 function tuningQuestions(): Omit<EarService, keyof RunQuestions> {
   let tuner: Tuner | null = null;
-  let resample: (chunk: Float32Array) => Float32Array = (chunk) => chunk;
+  let heard: (chunk: Float32Array) => Float32Array = (chunk) => chunk;
   return {
     tune: (rate) => {
-      resample = createResampler(rateSchema.validateSync(rate, { strict: true }), HEARD_RATE);
+      const given = rateSchema.validateSync(rate, { strict: true });
+      const mender = createMender(given);
+      const resample = createResampler(given, HEARD_RATE);
+      heard = (chunk) => resample(mender.take(chunk));
       tuner = createTuner();
       return answer(USUAL_LANGUAGE, ok(null));
     },
     hearNote: (chunk, midi) => {
       const given = chunkSchema.validateSync(chunk, { strict: true });
       const key = keySchema.validateSync(midi, { strict: true });
-      return answer(USUAL_LANGUAGE, ok(tuner ? tuner.take(resample(given), key) : { is: 'nothing' }));
+      return answer(USUAL_LANGUAGE, ok(tuner ? tuner.take(heard(given), key) : { is: 'nothing' }));
     },
     tuningOf: (notes) => answer(USUAL_LANGUAGE, ok(tuningOf(tunedNotesSchema.validateSync(notes, { strict: true })))),
   };

@@ -51,6 +51,7 @@ export const heardRunSchema: Schema<HeardRun> = object({
     .required()
     .max(MOST_STROKES),
   ears: oneOf<HeardRun['ears']>(['live', 'both']),
+  gaps: array(number().required()).required().max(MOST_STROKES),
 });
 
 export const simulatedPupilSchema: Schema<Pupil> = object({

@@ -106,11 +106,11 @@ function playedOf(
 }
 
 function creditedPart(asked: Result<AskedMusic, Fault>, heard: HeardRun, bpm: number | null): Result<Credited, Fault> {
-  const { strokes, ears } = heardRunSchema.validateSync(heard, { strict: true });
+  const { strokes, ears, gaps } = heardRunSchema.validateSync(heard, { strict: true });
   const set = bpmSchema.validateSync(bpm, { strict: true });
   if (!asked.ok) return asked;
   const msPerQuarter = set === null ? null : 60_000 / set / (asked.value.bars[0]?.beat ?? 1);
-  return ok(creditHeard(asked.value, strokes, { ears, msPerQuarter }));
+  return ok(creditHeard(asked.value, strokes, { ears, msPerQuarter, gaps }));
 }
 
 function askedPart(whole: PractisedPiece, part: PractisedPart, options: MoveOptions): Result<AskedMusic, Fault> {

@@ -1,6 +1,7 @@
 /** A piano without a cable, from the permission to the verdict: Chromium’s own microphone, fed with what a simulated pupil plays. */
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
+import type { RenderedKey } from '../../scripts/ear/render.mjs';
 import { heardByMicrophone, pupilsWav } from './support/pupils-wav';
 import { arriveAtShelf, goTo, home, openAt, sees, textOf, type Teacher } from './support/teacher';
 
@@ -8,13 +9,15 @@ const RUN = '/practice?piece=lantern-walk&key=D-major&pupil=demo-tam&hand=right&
 const RECORD = '/record?piece=lantern-walk&key=D-major&pupil=demo-tam';
 
 const TUNING = [60, 64, 67, 72, 55];
-const TUNED_AT_MS = 6000;
+const TUNED_AT_MS = 3000;
 const EACH_MS = 1300;
-/** Between tuning in and playing there is time to press the button, also on a slow machine. */
-const PLAYED_AT_MS = TUNED_AT_MS + TUNING.length * EACH_MS + 10_000;
+/** From the listening on, the pupil waits so long: there is time to press the button, also on a slow machine. */
+const WAITS_MS = 6000;
 const QUARTER_MS = 650;
 /** From the button on, the music is over in less. */
-const OVER_MS = 22_000;
+const OVER_MS = 18_000;
+/** A machine that is taken away now and then may need more than one try. */
+const TRIES = 3;
 /** The first two bars in D, with F for each F sharp: the key, and how many quarters it is held. */
 const PLAYED = [
   [62, 1],
@@ -25,20 +28,20 @@ const PLAYED = [
   [69, 2],
 ] as const;
 
-function pupil(): string {
-  const tuning = TUNING.map((midi, i) => ({
-    midi,
-    downMs: TUNED_AT_MS + i * EACH_MS,
-    upMs: TUNED_AT_MS + i * EACH_MS + 1000,
-    velocity: 70,
-  }));
-  let atMs = PLAYED_AT_MS;
-  const played = PLAYED.map(([midi, quarters]) => {
+const TUNES = TUNING.map((midi, i) => ({
+  midi,
+  downMs: TUNED_AT_MS + i * EACH_MS,
+  upMs: TUNED_AT_MS + i * EACH_MS + 1000,
+  velocity: 70,
+}));
+
+function performed(): readonly RenderedKey[] {
+  let atMs = WAITS_MS;
+  return PLAYED.map(([midi, quarters]) => {
     const downMs = atMs;
     atMs += quarters * QUARTER_MS;
     return { midi, downMs, upMs: atMs - 60, velocity: 68 };
   });
-  return pupilsWav([...tuning, ...played]);
 }
 
 /** Chooses the microphone where it is practised. */
@@ -49,11 +52,30 @@ async function choosesMicrophone(page: Page): Promise<void> {
   await page.waitForSelector('[data-role=listen-by-microphone]');
 }
 
+/** Listens, and plays; tells whether the button was pressed before the pupil began, and nothing was lost on the way. */
+async function playsInTime(page: Page): Promise<boolean> {
+  await page.select('[data-role=instrument]', 'screen');
+  await page.select('[data-role=instrument]', 'microphone');
+  const begunMs = performance.now();
+  await page.locator('[data-role=listen-by-microphone]').click();
+  await page.locator('[data-role=run]:not([disabled])').click();
+  await page.waitForSelector('[data-role=run][data-state=listening]');
+  const isInTime = performance.now() - begunMs < WAITS_MS;
+  // By itself it ends soon after the last note, where that was lit; else the pupil says so.
+  await page.waitForSelector('[data-role=run]:not([data-state=listening])', { timeout: OVER_MS }).catch(async () => {
+    await page.locator('[data-role=run]').click();
+  });
+  await page.waitForSelector('[data-role=judged]');
+  return isInTime && !(await page.evaluate(() => document.body.innerText.includes('The sound came with gaps')));
+}
+
 describe('a pupil whose piano has no cable', () => {
+  const wav = pupilsWav();
   let teacher: Teacher;
   let page: Page;
   beforeAll(async () => {
-    teacher = await arriveAtShelf(undefined, heardByMicrophone(pupil()));
+    wav.plays(TUNES);
+    teacher = await arriveAtShelf(undefined, heardByMicrophone(wav));
     ({ page } = teacher);
     await choosesMicrophone(page);
   });
@@ -76,13 +98,8 @@ describe('a pupil whose piano has no cable', () => {
   it('plays, and is told that F was played for F sharp, and of nothing else', async () => {
     await page.locator('[data-role=keep-sound]').click();
     await page.waitForSelector('[data-role=keep-sound]:checked');
-    await page.locator('[data-role=run]').click();
-    await page.waitForSelector('[data-role=run][data-state=listening]');
-    // By itself it ends soon after the last note, where that was lit; else the pupil says so.
-    await page.waitForSelector('[data-role=run]:not([data-state=listening])', { timeout: OVER_MS }).catch(async () => {
-      await page.locator('[data-role=run]').click();
-    });
-    await page.waitForSelector('[data-role=judged]');
+    wav.plays(performed());
+    for (let tries = 1; tries <= TRIES && !(await playsInTime(page)); tries += 1);
     const faults = await page.$$eval('[data-fault]', (all) => all.map((fault) => fault.getAttribute('data-fault')));
     expect(faults).toEqual(['forgot-signature']);
     await sees(page, 'F instead of F♯');
@@ -104,8 +121,10 @@ describe('a pupil whose piano has no cable', () => {
 
   it('has the sound back with the run, where that was deleted and undone', async () => {
     await goTo(page, RECORD);
+    const before = await page.$$eval('[data-run]', (runs) => runs.length);
+    const isLess = (count: number): boolean => document.querySelectorAll('[data-run]').length < count;
     await page.locator('li:has([data-outcome=unclean]) [data-role=delete-run]').click();
-    await page.waitForFunction(() => document.querySelector('[data-run][data-outcome=unclean]') === null);
+    await page.waitForFunction(isLess, {}, before);
     await page.keyboard.down('Control');
     await page.keyboard.press('z');
     await page.keyboard.up('Control');

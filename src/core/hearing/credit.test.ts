@@ -19,8 +19,8 @@ function heard(text: string): readonly PossibleStroke[] {
 }
 
 /** What counts as struck, as MIDI numbers in order of time; what was told of it; how many notes were not heard clearly. */
-function credited(music: AskedMusic, text: string) {
-  const { keys, unclear } = creditHeard(music, heard(text), { ears: 'both', msPerQuarter: BEAT_MS });
+function credited(music: AskedMusic, text: string, gaps: readonly number[] = []) {
+  const { keys, unclear } = creditHeard(music, heard(text), { ears: 'both', msPerQuarter: BEAT_MS, gaps });
   const { faults } = judgePlaying(music, keys, { strictness: 'usual', bpm: null, countIn: null, byEar: { unclear } });
   return { midis: keys.map(({ midi }) => midi), told: faults.map(({ kind }) => kind), unclear: unclear.length };
 }
@@ -76,9 +76,23 @@ describe('a key that nothing asks for', () => {
   });
 });
 
+describe('near a gap in the sound', () => {
+  const gap = [3.2 * BEAT_MS];
+  it('a note that did not come was not heard clearly, and a key that nothing asks for is not told', () => {
+    expect(credited(TUNE, PLAYED.replace('F4@3 ', ''), gap)).toMatchObject({ told: [], unclear: 1 });
+    expect(credited(TUNE, PLAYED.replace('F4@3', 'F#4@3'), gap)).toMatchObject({ told: [], unclear: 1 });
+    expect(credited(TUNE, `${PLAYED} A4@3.5`, gap)).toMatchObject({ told: [], unclear: 0 });
+  });
+
+  it('only: all else is judged as ever', () => {
+    expect(credited(TUNE, PLAYED.replace('F4@5 ', ''), gap).told).toEqual(['missing']);
+    expect(credited(TUNE, `${PLAYED} A4@4.5`, gap).told).toEqual(['extra']);
+  });
+});
+
 describe('what both ears heard', () => {
   it('of nothing at all is nothing', () => {
-    expect(creditHeard(TUNE, [], { ears: 'both', msPerQuarter: null })).toEqual({ keys: [], unclear: [] });
+    expect(creditHeard(TUNE, [], { ears: 'both', msPerQuarter: null, gaps: [] })).toEqual({ keys: [], unclear: [] });
   });
 
   it('counts the second time as well, where the player began again', () => {

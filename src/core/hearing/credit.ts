@@ -12,11 +12,18 @@ const LIKELY = -1;
 /** How long a key counts as held while it is not known what it stands for. Unit: ms. */
 const SHORT_MS = 200;
 
-/** Judges with two ears, or with one of them, what counts as struck. `msPerQuarter`: the tempo that was set, or null. Strokes in order of time. */
+/** Which ears heard it, the tempo that was set (ms a quarter, or null), and where sound may be lost (ms). */
+export interface HowHeard {
+  readonly ears: Ears;
+  readonly msPerQuarter: number | null;
+  readonly gaps: readonly number[];
+}
+
+/** Judges with two ears, or with one of them, what counts as struck. Strokes in order of time. */
 export function creditHeard(
   music: AskedMusic,
   possible: readonly PossibleStroke[],
-  { ears, msPerQuarter }: { readonly ears: Ears; readonly msPerQuarter: number | null },
+  { ears, msPerQuarter, gaps }: HowHeard,
 ): Credited {
   const bars = BARS[ears];
   const asked = new Set(music.notes.map(({ midi }) => midi));
@@ -38,7 +45,7 @@ export function creditHeard(
     if (stroke) taken.set(stroke, one.note);
     else absent.push({ one, odds: Math.max(-Infinity, ...inTime(one, left).map(bars.credit)) });
   }
-  return settle({ music, possible, taken, absent, bars });
+  return settle({ music, possible, taken, absent, bars, gaps });
 }
 
 /** The stroke that stands for a note: the likeliest near its time, or one that was surely heard wherever it came: who stops to think does not come when it is due. */

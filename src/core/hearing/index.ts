@@ -4,6 +4,8 @@ export type { Ears } from './credit.table';
 export { decide } from './decision';
 export { createListener } from './listen';
 export type { Listener, PossibleKey } from './listen';
+export { createMender } from './mend';
+export type { Mender } from './mend';
 export { isPlain } from './plain';
 export { together } from './possible';
 export type { HeardByOne, PossibleStroke } from './possible';

@@ -18,6 +18,8 @@ const INSTEAD = 9;
 const OCTAVES = [12, 24] as const;
 /** What either ear heard like this near a note that did not come is a doubt: nobody says that it is missing. Unit: log odds. */
 const DOUBTED = 0.5;
+/** So near a gap nothing is sure. Unit: ms. */
+const NEAR_GAP_MS = 250;
 const USUAL_VELOCITY = 64;
 /** What nothing asks for is as long as this. Unit: ms. */
 const SHORT_MS = 200;
@@ -37,6 +39,8 @@ interface Settling {
   readonly taken: ReadonlyMap<PossibleStroke, number>;
   readonly absent: readonly Absent[];
   readonly bars: CreditBars;
+  /** Where sound may be lost: nothing is told near them. Unit: ms. */
+  readonly gaps: readonly number[];
 }
 
 const midiOf = ({ notes }: AskedMusic, note: number): number => (notes[note] as AskedNote).midi;
@@ -69,6 +73,7 @@ function toldStrokes({
   taken,
   absent,
   bars,
+  gaps,
 }: Settling): HalfHeard & { readonly told: readonly PossibleStroke[] } {
   const sounding = [...taken.keys()];
   const told: PossibleStroke[] = [];
@@ -86,7 +91,7 @@ function toldStrokes({
       continue;
     }
     const odds = beside.length > 0 ? bars.slip(stroke) : bars.other(stroke);
-    if (odds > bars.kin[kinOf(stroke, [...sounding, ...told])]) told.push(stroke);
+    if (odds > bars.kin[kinOf(stroke, [...sounding, ...told])] && !isNear(gaps, stroke)) told.push(stroke);
     else if (Math.max(stroke.live, stroke.after) > DOUBTED) beside.forEach(({ one }) => doubted.add(one.note));
   }
   return { told, excused, doubted };
@@ -94,7 +99,7 @@ function toldStrokes({
 
 /** Absent notes that count as struck all the same; those whose place another key has taken, or that surely did not come, are left out. */
 function assumedNotes(
-  { music, absent, bars }: Settling,
+  { music, absent, bars, gaps }: Settling,
   told: readonly PossibleStroke[],
   { excused, doubted }: HalfHeard,
 ): { readonly unclear: readonly number[]; readonly assumed: readonly StruckKey[] } {
@@ -108,12 +113,17 @@ function assumedNotes(
         Math.abs(at - atMs) <= aroundMs && Math.abs(midi - midiOf(music, note)) <= INSTEAD;
       const instead = [...open].find(isInstead);
       if (instead && open.delete(instead)) continue;
-      if (!doubted.has(note) && odds < bars.absent && isPlain(music, note)) continue;
+      const isDoubted = doubted.has(note) || isNear(gaps, one);
+      if (!isDoubted && odds < bars.absent && isPlain(music, note)) continue;
       unclear.push(note);
     }
     assumed.push(struckFor(music, note, atMs));
   }
   return { unclear, assumed };
+}
+
+function isNear(gaps: readonly number[], { atMs }: { readonly atMs: number }): boolean {
+  return gaps.some((gap) => Math.abs(gap - atMs) <= NEAR_GAP_MS);
 }
 
 /** How long a note was held, the ear cannot tell: it counts as written. */

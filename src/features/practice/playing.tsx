@@ -42,8 +42,16 @@ export function Playing(props: PlayingProps) {
   const { simulate } = practised;
   const { hears, microphone } = instrument;
   const { say } = useMessages();
-  const onDeaf = useCallback(() => say({ kind: 'trouble', text: w.ear.saidNothing, hint: w.ear.onceMore }), [say, w]);
-  const run = useRun({ view, address, practised, microphone, onJudged, onDeaf });
+  const onHardOfHearing = useCallback(
+    (why: 'nothing' | 'gaps') =>
+      say(
+        why === 'nothing'
+          ? { kind: 'trouble', text: w.ear.saidNothing, hint: w.ear.onceMore }
+          : { kind: 'trouble', text: w.ear.hadGaps, hint: w.ear.lessBusy },
+      ),
+    [say, w],
+  );
+  const run = useRun({ view, address, practised, microphone, onJudged, onHardOfHearing });
   useEffect(() => hears(run.hear), [hears, run.hear]);
   const [shown, setShown] = useState<readonly string[]>([]);
   const hasWaitedLong = useWaitedLong(run, address);

@@ -51,6 +51,8 @@ export interface PlayedKeys {
   readonly tookMs: number;
   /** The sound of it, where it is to be kept. */
   readonly sound?: Blob | null;
+  /** How often sound was lost on the way to the ear. */
+  readonly gaps?: number;
 }
 
 interface RunOf {
@@ -60,13 +62,13 @@ interface RunOf {
   readonly microphone: Microphone | null;
   /** Is told of every run in which something was played. */
   readonly onJudged?: (judged: JudgedView, played: PlayedKeys) => void;
-  /** Is told where the ear could not say anything of a run. */
-  readonly onDeaf?: () => void;
+  /** Is told where the ear could not say anything of a run, or where the sound had gaps. */
+  readonly onHardOfHearing?: (why: 'nothing' | 'gaps') => void;
 }
 
 /** A run through what is practised: it begins, it is listened to, and it is judged. */
 // eslint-disable-next-line max-lines-per-function -- small functions that share one run
-export function useRun({ view, address, practised, microphone, onJudged, onDeaf }: RunOf): Run {
+export function useRun({ view, address, practised, microphone, onJudged, onHardOfHearing }: RunOf): Run {
   const [state, setState] = useState<RunState>({ is: 'still' });
   const [followed, setFollowed] = useState<Followed>(NOT_BEGUN);
   const moments = useMemo(() => wantedMoments(view.moments, address.hand), [view, address.hand]);
@@ -126,6 +128,7 @@ export function useRun({ view, address, practised, microphone, onJudged, onDeaf 
           how: { ...how, byEar: { unclear: credited.unclear } },
           tookMs,
           sound: credited.sound,
+          gaps: credited.gaps,
         }
       );
     };
@@ -135,9 +138,10 @@ export function useRun({ view, address, practised, microphone, onJudged, onDeaf 
       if (mine === asked.current)
         setState(answer?.ok ? { is: 'judged', judged: answer.value, keys: played?.keys ?? [] } : { is: 'still' });
       if (answer?.ok && played && played.keys.length > 0) onJudged?.(answer.value, played);
-      if (played === null) onDeaf?.();
+      if (played === null) onHardOfHearing?.('nothing');
+      else if (played.gaps) onHardOfHearing?.('gaps');
     });
-  }, [halt, judge, credit, onJudged, onDeaf, view, way, tempo, ear]);
+  }, [halt, judge, credit, onJudged, onHardOfHearing, view, way, tempo, ear]);
 
   // The timer of a run ends it as things are then.
   const ended = useRef(finish);

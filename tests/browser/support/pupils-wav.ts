@@ -4,8 +4,18 @@ import { join } from 'node:path';
 import { PIANOS } from '../../../scripts/ear/listening-set.mjs';
 import { onSoundFont, type RenderedKey } from '../../../scripts/ear/render.mjs';
 
-/** Puts what a pupil plays into a file that Chromium takes for what its microphone hears; gives the file's place. */
-export function pupilsWav(keys: readonly RenderedKey[]): string {
+/** A file that Chromium takes for what its microphone hears, from when it is opened on: what it plays may be changed while it is shut. */
+export interface PupilsWav {
+  readonly place: string;
+  readonly plays: (keys: readonly RenderedKey[]) => void;
+}
+
+export function pupilsWav(): PupilsWav {
+  const place = join(mkdtempSync(join(tmpdir(), 'new-thumb-pupil-')), 'pupil.wav');
+  return { place, plays: (keys) => writeFileSync(place, wavOf(keys)) };
+}
+
+function wavOf(keys: readonly RenderedKey[]): Buffer {
   const [piano] = PIANOS;
   if (!piano) throw new Error('no piano');
   const sound = onSoundFont(keys, piano);
@@ -25,16 +35,14 @@ export function pupilsWav(keys: readonly RenderedKey[]): string {
   head.writeUInt32LE(bytes, 40);
   const data = Buffer.alloc(bytes);
   sound.forEach((value, i) => data.writeInt16LE(Math.round(32_000 * Math.max(-1, Math.min(1, value))), 2 * i));
-  const place = join(mkdtempSync(join(tmpdir(), 'new-thumb-pupil-')), 'pupil.wav');
-  writeFileSync(place, Buffer.concat([head, data]));
-  return place;
+  return Buffer.concat([head, data]);
 }
 
 /** Chromium with this file for a microphone; who is asked for it says yes. */
-export function heardByMicrophone(wav: string): readonly string[] {
+export function heardByMicrophone({ place }: PupilsWav): readonly string[] {
   return [
     '--use-fake-ui-for-media-stream',
     '--use-fake-device-for-media-stream',
-    `--use-file-for-fake-audio-capture=${wav}%noloop`,
+    `--use-file-for-fake-audio-capture=${place}%noloop`,
   ];
 }

@@ -14,6 +14,8 @@ export interface CreditedRun {
   readonly keys: readonly StruckKey[];
   readonly unclear: readonly number[];
   readonly sound: Blob | null;
+  /** How often sound may have been lost on the way. */
+  readonly gaps: number;
 }
 
 /** A run that a microphone listens to. */
@@ -42,8 +44,9 @@ export async function beginByEar(microphone: Microphone, hear: (move: KeyMove) =
       if (!heard.ok) return null;
       const off = beganMs - zeroMs;
       const strokes = heard.value.strokes.map((stroke) => ({ ...stroke, atMs: stroke.atMs + off }));
-      const credited = await credit({ ...heard.value, strokes });
-      return credited.ok ? { ...credited.value, sound } : null;
+      const gaps = heard.value.gaps.map((atMs) => atMs + off);
+      const credited = await credit({ ...heard.value, strokes, gaps });
+      return credited.ok ? { ...credited.value, sound, gaps: gaps.length } : null;
     },
     forget: () => {
       run.forget();

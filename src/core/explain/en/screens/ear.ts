@@ -26,6 +26,8 @@ export const ear = (t: Terms) => ({
   listeningAgain: (perCent: number) => `Listening to it once more: ${perCent} %`,
   notReady: 'Press “Listen by microphone” first.',
   saidNothing: 'What was heard of this run was lost.',
+  hadGaps: 'The sound came with gaps: this device was busy. Near them nothing counts as wrong.',
+  lessBusy: 'Shut other windows and programs, and play it once more.',
   onceMore: 'Play it once more; if it happens again, play on the keys.',
   unclear: (count: number) =>
     count === 1
