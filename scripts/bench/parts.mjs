@@ -90,6 +90,11 @@ export const PARTS = [
   served('entering', 'Entering in Chromium, 30 presses in the middle of a piece', async ({ address }) =>
     (await import('./entering.mjs')).measureEntering(address),
   ),
+  served(
+    'microphone',
+    'The ear in Chromium, from its fake microphone to the light on the note, six notes on fluid-soundfont-gm',
+    async (at) => (await import('./microphone.mjs')).measureMicrophone(at),
+  ),
   served('sheets', 'Sheets in Chromium, an eight-bar piece', async ({ address }) =>
     (await import('./printing.mjs')).measurePrinting(address),
   ),
@@ -107,6 +112,12 @@ export const PARTS = [
   {
     ...served('hour', 'An hour of scripted use in Chromium, one tab', async ({ address }) =>
       (await import('./hour.mjs')).measureHour(address),
+    ),
+    isLong: true,
+  },
+  {
+    ...served('listening', 'An hour of listening by microphone in Chromium, one run', async (at) =>
+      (await import('./microphone.mjs')).measureListeningHour(at),
     ),
     isLong: true,
   },

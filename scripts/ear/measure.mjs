@@ -63,6 +63,8 @@ function nothingYet() {
     falseFaults: 0,
     planted: 0,
     found: 0,
+    heardPlanted: 0,
+    heardFound: 0,
     unclear: 0,
     offMs: [],
   };
@@ -104,6 +106,9 @@ function counted({ music, keys, slips }, strokes, ears, { creditHeard, isPlain, 
   const judged = judgePlaying(music, credited.keys, { ...how, byEar: { unclear: credited.unclear } });
   const isClean = slips.length === 0;
   const { found, missed } = isClean ? { found: [], missed: [] } : compare(slips, judged);
+  // Where a note may be an overtone, or lies inside a chord, this ear does not judge whether it came.
+  const isForEars = ({ weakness, notes }) =>
+    weakness !== 'drops-note' || notes.every((id) => isPlain(music, noteOf.get(id)));
   return {
     right: offMs.length,
     false: wrong,
@@ -117,6 +122,8 @@ function counted({ music, keys, slips }, strokes, ears, { creditHeard, isPlain, 
     falseFaults: isClean ? judged.faults.length : 0,
     planted: found.length + missed.length,
     found: found.length,
+    heardPlanted: [...found, ...missed].filter(isForEars).length,
+    heardFound: found.filter(isForEars).length,
     unclear: credited.unclear.length,
     offMs,
   };

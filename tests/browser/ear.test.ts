@@ -168,6 +168,13 @@ describe('a microphone that cannot be had', () => {
         Object.assign(window, { unplug: () => stream.getAudioTracks()[0]?.dispatchEvent(new Event('ended')) });
         return stream;
       };
+      const Context = window.AudioContext;
+      window.AudioContext = class extends Context {
+        constructor(options?: AudioContextOptions) {
+          super(options);
+          Object.assign(window, { fallAsleep: () => this.suspend() });
+        }
+      };
     });
     await choosesMicrophone(page);
     await page.locator('[data-role=listen-by-microphone]').click();
@@ -175,5 +182,17 @@ describe('a microphone that cannot be had', () => {
     await page.evaluate(() => (window as unknown as { readonly unplug: () => void }).unplug());
     await sees(page, 'The microphone was unplugged.');
     await page.waitForSelector('[data-role=listen-by-microphone]');
+  });
+
+  it('since the device puts its sound to sleep is told, and another microphone listens afterwards', async () => {
+    const { page } = teacher;
+    await page.locator('[aria-label="Put this message away"]').click();
+    await page.locator('[data-role=listen-by-microphone]').click();
+    await page.waitForSelector('[data-role=tuning-in]');
+    await page.evaluate(() => (window as unknown as { readonly fallAsleep: () => void }).fallAsleep());
+    await sees(page, 'The browser has put the microphone to sleep.');
+    await page.locator('[aria-label="Put this message away"]').click();
+    await page.locator('[data-role=listen-by-microphone]').click();
+    await page.waitForSelector('[data-role=tuning-in]');
   });
 });

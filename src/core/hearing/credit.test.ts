@@ -9,11 +9,14 @@ import { UNHEARD, type PossibleStroke } from './possible';
 const BEAT_MS = 600;
 const midiOf = (name: string): number => midiNumber(parsePitch(name) as Pitch);
 
-/** Strokes as `C4@0`, surely heard by both ears; `C4@0?` by the first alone, `C4@0!` by the second alone, `C4@0~` hardly by either. */
+/** Strokes as `C4@0`, surely heard by both ears; `C4@0?` by the first alone, `C4@0!` by the second alone, `C4@0~` hardly by either;
+ * `C4@0+` clearly by the first and perhaps by the second, `C4@0-` perhaps by the first. */
 function heard(text: string): readonly PossibleStroke[] {
   return text.split(' ').map((word) => {
-    const [, name = '', at = '', how = ''] = /^([A-G][#b]?\d)@([\d.]+)([?!~]?)$/.exec(word) ?? [];
-    const odds = { '': [6, 6], '?': [4, UNHEARD], '!': [UNHEARD, 4], '~': [-4, -4] }[how] ?? [0, 0];
+    const [, name = '', at = '', how = ''] = /^([A-G][#b]?\d)@([\d.]+)([?!~+-]?)$/.exec(word) ?? [];
+    const odds = { '': [6, 6], '?': [4, UNHEARD], '!': [UNHEARD, 4], '~': [-4, -4], '+': [7, -0.8], '-': [-0.9, -4] }[
+      how
+    ] ?? [0, 0];
     return { midi: midiOf(name), atMs: Number(at) * BEAT_MS, live: odds[0] as number, after: odds[1] as number };
   });
 }
@@ -64,6 +67,16 @@ describe('a key that nothing asks for', () => {
   it('is named where it stands for the note beside it', () => {
     expect(credited(TUNE, PLAYED.replace('F4@3', 'F#4@3')).told).toEqual(['neighbour-key']);
     expect(credited(TUNE, PLAYED.replace('E4@2', 'D4@2')).told).toEqual(['neighbour-key']);
+  });
+
+  it('is named where it came much clearer than the note beside it, of which something was heard as well', () => {
+    expect(credited(TUNE, PLAYED.replace('F4@3', 'F4@3- F#4@3+')).told).toEqual(['neighbour-key']);
+    expect(credited(TUNE, PLAYED.replace('F4@3', 'F4@3+ F#4@3-')).told).toEqual([]);
+    // Nor does the ghost of an octave excuse it.
+    expect(credited(TUNE, PLAYED.replace('F4@3', 'F3@3+ F4@3- F#4@3+')).told).toEqual(['neighbour-key']);
+    // A second together is asked for: one is not the shadow of the other.
+    const seconds = asked('C4+D4 E4+F4 C4+D4 E4+F4');
+    expect(credited(seconds, 'C4@0 D4@0 E4@1 F4@1- C4@2 D4@2 E4@3 F4@3').told).toEqual([]);
   });
 
   it('is never told where it may be an overtone of a key that is struck with it', () => {

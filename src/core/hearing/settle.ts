@@ -13,7 +13,7 @@ export interface Credited {
 }
 
 /** Half steps that a slip is beside the note it was for; and how far off a key may be that was struck instead of it. */
-const BESIDE = 2;
+export const BESIDE = 2;
 const INSTEAD = 9;
 const OCTAVES = [12, 24] as const;
 /** What either ear heard like this near a note that did not come is a doubt: nobody says that it is missing. Unit: log odds. */
@@ -30,6 +30,8 @@ const QUARTER_MS = 500;
 export interface Absent {
   readonly one: Expected;
   readonly odds: number;
+  /** Whether a key beside it came so much clearer that it was surely that one. */
+  readonly isDrowned: boolean;
 }
 
 interface Settling {
@@ -83,7 +85,7 @@ function toldStrokes({
     if (taken.has(stroke)) continue;
     const near = absent.filter(({ one }) => !excused.has(one.note) && Math.abs(one.atMs - stroke.atMs) <= one.aroundMs);
     const far = ({ one }: Absent): number => Math.abs(midiOf(music, one.note) - stroke.midi);
-    const octave = near.find((one) => (OCTAVES as readonly number[]).includes(far(one)));
+    const octave = near.find((one) => !one.isDrowned && (OCTAVES as readonly number[]).includes(far(one)));
     const beside = near.filter((one) => far(one) <= BESIDE);
     if (octave && bars.slip(stroke) > 0) {
       // Which octave it was, this ear does not judge.

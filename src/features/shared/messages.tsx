@@ -13,7 +13,7 @@ import {
 import { CircleAlert, CircleCheck, X } from 'lucide-react';
 import { useWords } from '@/features/shared/words/use-words';
 
-/** Something to tell the teacher. A trouble stays until it is put away; what went well leaves with the next message, or after a while. */
+/** Something to tell the teacher. A trouble stays until it is put away, and stands there once; what went well leaves with the next message, or after a while. */
 export interface Message {
   readonly kind: 'done' | 'trouble';
   readonly text: string;
@@ -40,7 +40,8 @@ export function MessagesProvider({ children }: { readonly children: ReactNode })
   const say = useCallback((message: Message) => {
     setShown((before) => {
       const number = (before.at(-1)?.number ?? 0) + 1;
-      return [...before.filter(({ kind }) => kind === 'trouble').slice(-2), { ...message, number }];
+      const open = before.filter(({ kind, text }) => kind === 'trouble' && text !== message.text);
+      return [...open.slice(-2), { ...message, number }];
     });
   }, []);
   const value = useMemo(() => ({ say }), [say]);

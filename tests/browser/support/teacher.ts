@@ -129,7 +129,10 @@ function patient(page: Page): Page {
 /** Where a page is and what stands on it, for whoever waited in vain. */
 async function seenOn(page: Page): Promise<string> {
   const seen = page
-    .evaluate(() => `${location.href}\n${document.querySelector('main')?.innerText.slice(0, 600)}`)
+    .evaluate(() => {
+      const told = [...document.querySelectorAll<HTMLElement>('[data-message]')].map(({ innerText }) => innerText);
+      return [location.href, ...told, document.querySelector('main')?.innerText.slice(0, 600)].join('\n');
+    })
     .catch((cause: unknown) => String(cause));
   const silent = new Promise<string>((tell) => setTimeout(tell, ANSWERS_MS, 'the page does not answer').unref());
   return Promise.race([seen, silent]);
