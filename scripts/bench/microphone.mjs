@@ -38,7 +38,7 @@ function inTime(notes, fromMs) {
 async function tunedIn(address, part, goesRound) {
   ensurePianos();
   const wav = pupilsWav();
-  wav.plays(evenly(TUNING, 3000, 1300));
+  wav.plays(evenly([...TUNING, ...TUNING, ...TUNING], 3000, 1300));
   const options = launchOptions();
   const flags = heardByMicrophone(wav).map((flag) => (goesRound ? flag.replace('%noloop', '') : flag));
   const browser = await puppeteer.launch({ ...options, args: [...(options.args ?? []), ...flags] });
@@ -113,10 +113,7 @@ export async function measureMicrophone({ address }) {
   const behind = litAt.map((at, i) => at - askedAt - keys[i].downMs);
   return [
     ['notes lit, of those played', `${litAt.length} of ${keys.length}`],
-    [
-      'behind the key at most (held to 0.5 s)',
-      `${(Math.max(...behind) / 1000).toFixed(2)} s`,
-    ],
+    ['behind the key at most (held to 0.5 s)', `${(Math.max(...behind) / 1000).toFixed(2)} s`],
     ['behind the key, median', `${(median(behind) / 1000).toFixed(2)} s`],
     ['first ear: share of real time (held to 0.2)', share.toFixed(3)],
     ['second ear with its loading: share of real time', after.toFixed(2)],

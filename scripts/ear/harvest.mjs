@@ -4,7 +4,7 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { ROOT } from '../lib/run.mjs';
 import { seeded } from '../lib/seeded.mjs';
-import { anyNotes, loadPlaying } from './performances.mjs';
+import { anyNotes, loadPlaying, sameNotes } from './performances.mjs';
 import { recordedKeys } from './recordings.mjs';
 import { inRoom, onRecordings } from './render.mjs';
 
@@ -50,6 +50,12 @@ export async function loadEars() {
   };
 }
 
+/** What is played to each ear: a piece, or notes of none. The first is played more repeated notes: it looks at each onset alone. */
+const PLAYED = {
+  live: (random, seed, playing) => (seed % 4 === 0 ? sameNotes(random, 32) : PLAYED.after(random, seed, playing)),
+  after: (random, seed, playing) => (random() < 0.5 ? anyNotes(random, 24) : fromPiece(random, seed, playing)),
+};
+
 /** `ear` is `live` or `after`. */
 export async function harvest(ear, performances, firstSeed) {
   const ears = await loadEars();
@@ -62,7 +68,7 @@ export async function harvest(ear, performances, firstSeed) {
   for (let seed = firstSeed; seed < firstSeed + performances; seed += 1) {
     const random = seeded(seed * 7919 + 13);
     for (let i = 0; i < 10; i += 1) random();
-    const keys = random() < 0.5 ? anyNotes(random, 24) : fromPiece(random, seed, playing);
+    const keys = PLAYED[ear](random, seed, playing);
     const plain = onRecordings(keys, { recorded, rate, createResampler, moved });
     const cents = (random() - 0.5) * 80;
     // A piano that is tuned higher is heard as one that plays faster.

@@ -24,7 +24,7 @@ export async function measureEars(count, bars) {
       const one = counted(performance, strokes, ears, { creditHeard, isPlain, judgePlaying, compare });
       add(sums[ears], one);
       if (ears !== 'both') continue;
-      for (const name of [performance.piano, `${performance.cents} cents`, `noise at -${performance.noiseDb} dB`]) {
+      for (const name of groupsOf(performance)) {
         if (!groups.has(name)) groups.set(name, nothingYet());
         add(groups.get(name), one);
       }
@@ -37,6 +37,12 @@ export async function measureEars(count, bars) {
     groups: [...groups].map(([name, sum]) => ({ name, ...told(sum) })),
     realTime: { live: seconds.live / seconds.sound, after: seconds.after / seconds.sound },
   };
+}
+
+function groupsOf({ piano, cents, noiseDb, slips }) {
+  const kinds =
+    slips.length === 0 ? ['nothing planted'] : [...new Set(slips.map(({ weakness }) => `planted: ${weakness}`))];
+  return [piano, `${cents} cents`, `noise at -${noiseDb} dB`, ...kinds];
 }
 
 async function listened(service, { sound, toldCents }, rate) {

@@ -38,6 +38,25 @@ export async function loadPlaying() {
   return { pieces, music, musicIn, playAs: core.playAs };
 }
 
+/** The same keys again and again, and now and then others: what beginners' pieces are made of. */
+export function sameNotes(random, count) {
+  const keys = [];
+  let at = 300;
+  let notes = [60];
+  for (let i = 0; i < count; i += 1) {
+    if (i % 8 === 0 || random() < 0.3) {
+      const low = 36 + Math.floor(random() * 48);
+      notes = random() < 0.7 ? [low] : [low, low + [3, 4, 5, 7][Math.floor(random() * 4)]];
+    }
+    const lengthMs = 250 + random() * 900;
+    const upMs = at + lengthMs - 20 - random() * Math.min(200, lengthMs / 2);
+    const velocity = 45 + Math.floor(random() * 45);
+    for (const midi of notes) keys.push({ midi, downMs: at + random() * 20, upMs, velocity });
+    at += lengthMs;
+  }
+  return keys.sort((a, b) => a.downMs - b.downMs || a.midi - b.midi);
+}
+
 /** Notes of no piece: single ones, chords and octaves anywhere on the keyboard, at any distance of time. */
 export function anyNotes(random, count) {
   const keys = [];

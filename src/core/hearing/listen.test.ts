@@ -36,6 +36,14 @@ describe('the first ear', () => {
   const heard = (sound: Float32Array, pieces: number, cents = 0) =>
     possibleIn(sound, pieces, cents).filter(({ midi, odds }) => odds > 0 && midi >= LOWEST_ASKED);
 
+  it('hears one key again and again, long or short, alone or with another', () => {
+    const again = [0, 600, 1200, 1500, 1800, 2400].map((atMs) => ({ midi: 62, atMs: 500 + atMs, lengthMs: 260 }));
+    const held = [0, 600, 1200].map((atMs) => ({ midi: 67, atMs: 3600 + atMs, lengthMs: 540 }));
+    const below = { midi: 48, atMs: 3600, lengthMs: 1800 };
+    const sound = plainPiano([...again, ...held, below], HEARD_RATE);
+    expect(heard(sound, 4096).map(({ midi }) => midi)).toEqual([62, 62, 62, 62, 62, 62, 48, 67, 67, 67]);
+  });
+
   it('hears keys one after the other, and two that do not come quite together', () => {
     expect(heard(plainPiano(strokes, HEARD_RATE), 4096).map(({ midi }) => midi)).toEqual([60, 64, 55, 62]);
   });

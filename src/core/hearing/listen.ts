@@ -36,6 +36,8 @@ const TOGETHER = samplesIn(55);
 const AFTER = samplesIn(AFTER_ONSET_MS);
 const BEFORE = samplesIn(10);
 const SHORT_STRETCH = 1024;
+/** Over so long before a stroke is heard what still sounds. */
+const SHORT_MOMENT = samplesIn(15);
 /** Sound is taken in at most so much at a time. */
 const PIECE = HEARD_RATE / 2;
 /** A piano's loudness is forgotten so slowly, onset by onset. */
@@ -127,7 +129,9 @@ function hear(ear: Ear, stroke: Stroke, end: number): readonly PossibleKey[] {
   const scaled = (bands: Float32Array): Float32Array => bands.map((value) => value / scale);
   const before = scaled(bandsAt(ear, until - lengthBefore, lengthBefore));
   const after = scaled(plain);
-  const now = unmix(after, before, ear.templates);
+  const levelBefore = levelAt(ear, until - lengthBefore, lengthBefore);
+  const stillThere = Math.min(1, levelAt(ear, until - SHORT_MOMENT, SHORT_MOMENT) / levelBefore);
+  const now = unmix(after, { before, stillThere }, ear.templates);
   const heard: OnsetSound = {
     before,
     after,
@@ -149,6 +153,13 @@ function hear(ear: Ear, stroke: Stroke, end: number): readonly PossibleKey[] {
 
 function bandsAt({ bands, fourier, sound }: Ear, place: number, length: number): Float32Array {
   return bands.of(fourier.magnitudes(sound.from(Math.max(place, sound.begin())), 0, length));
+}
+
+/** The root mean square of a stretch. */
+function levelAt({ sound }: Ear, place: number, length: number): number {
+  const stretch = sound.from(Math.max(place, sound.begin())).subarray(0, length);
+  const power = stretch.reduce((sum, value) => sum + value * value, 0);
+  return Math.sqrt(power / Math.max(1, stretch.length)) + QUIETEST;
 }
 
 function sumOf(values: Float32Array): number {

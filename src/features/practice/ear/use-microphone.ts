@@ -123,20 +123,22 @@ function listenForTuning(open: OpenMicrophone, { onHeard, onDone }: TuningListen
   const ear = earWorker();
   let isOn = true;
   const tuned: { cents: number; loudness: number; noise: number }[] = [];
-  const began = ear.tune(open.rate);
+  const hear = async (piece: Float32Array): Promise<void> => {
+    if (!isOn) return;
+    const answer = await ear.hearNote(piece, TUNING_KEYS[tuned.length] ?? TUNING_KEYS[0]);
+    if (!isOn || !answer.ok || answer.value.is === 'nothing') return;
+    if (answer.value.is === 'note') tuned.push(answer.value.note);
+    onHeard(tuned.length, answer.value.is);
+    if (tuned.length < TUNING_KEYS.length) return;
+    isOn = false;
+    stop();
+    const whole = await ear.tuningOf(tuned);
+    if (whole.ok && whole.value) onDone(whole.value);
+  };
+  // Which key is waited for is known when the piece before has been heard: on a slow device several wait.
+  let before: Promise<unknown> = ear.tune(open.rate);
   const stop = open.listen((piece) => {
-    void began
-      .then(() => ear.hearNote(piece, TUNING_KEYS[tuned.length] ?? TUNING_KEYS[0]))
-      .then(async (answer) => {
-        if (!isOn || !answer.ok || answer.value.is === 'nothing') return;
-        if (answer.value.is === 'note') tuned.push(answer.value.note);
-        onHeard(tuned.length, answer.value.is);
-        if (tuned.length < TUNING_KEYS.length) return;
-        isOn = false;
-        stop();
-        const whole = await ear.tuningOf(tuned);
-        if (whole.ok && whole.value) onDone(whole.value);
-      });
+    before = before.then(() => hear(piece));
   });
   return () => {
     isOn = false;
