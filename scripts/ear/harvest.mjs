@@ -52,7 +52,7 @@ export async function loadEars() {
 
 /** What is played to each ear: a piece, or notes of none. The first is played more repeated notes: it looks at each onset alone. */
 const PLAYED = {
-  live: (random, seed, playing) => (seed % 4 === 0 ? sameNotes(random, 32) : PLAYED.after(random, seed, playing)),
+  live: (random, seed, playing) => (seed % 5 === 0 ? sameNotes(random, 32) : PLAYED.after(random, seed, playing)),
   after: (random, seed, playing) => (random() < 0.5 ? anyNotes(random, 24) : fromPiece(random, seed, playing)),
 };
 
