@@ -8,6 +8,9 @@ import { arriveAtShelf, goTo, home, openAt, sees, textOf, type Teacher } from '.
 const RUN = '/practice?piece=lantern-walk&key=D-major&pupil=demo-tam&hand=right&from=0&to=1&tempo=100&way=free';
 const RECORD = '/record?piece=lantern-walk&key=D-major&pupil=demo-tam';
 
+/** A run that was told of something. */
+const UNCLEAN = '[data-run][data-outcome=unclean]';
+
 const TUNING = [60, 64, 67, 72, 55];
 const TUNED_AT_MS = 3000;
 /** The five notes are played once more where one of them got lost. */
@@ -111,7 +114,7 @@ describe('a pupil whose piano has no cable', () => {
 
   it('has the run in the record, with its sound, which Settings count', async () => {
     await goTo(page, RECORD);
-    await page.locator('[data-run][data-outcome=unclean]').click();
+    await page.locator(UNCLEAN).click();
     await sees(page, 'F instead of F♯');
     await page.waitForFunction(
       () => (document.querySelector<HTMLAudioElement>('[data-role=run-sound] audio')?.duration ?? 0) > 5,
@@ -125,14 +128,14 @@ describe('a pupil whose piano has no cable', () => {
 
   it('has the sound back with the run, where that was deleted and undone', async () => {
     await goTo(page, RECORD);
-    const before = await page.$$eval('[data-run]', (runs) => runs.length);
-    const isLess = (count: number): boolean => document.querySelectorAll('[data-run]').length < count;
-    await page.locator('li:has([data-outcome=unclean]) [data-role=delete-run]').click();
-    await page.waitForFunction(isLess, {}, before);
+    await page.waitForSelector(UNCLEAN);
+    const run = await page.$eval(UNCLEAN, (line) => line.getAttribute('data-run'));
+    await page.locator(`li:has(${UNCLEAN}) [data-role=delete-run]`).click();
+    await page.waitForFunction((id) => document.querySelector(`[data-run="${id}"]`) === null, {}, run);
     await page.keyboard.down('Control');
     await page.keyboard.press('z');
     await page.keyboard.up('Control');
-    await page.locator('[data-run][data-outcome=unclean]').click();
+    await page.locator(`[data-run="${run}"]`).click();
     await page.waitForSelector('[data-role=run-sound]');
   });
 
