@@ -110,7 +110,7 @@ export async function measureMicrophone({ address }) {
   await page.waitForSelector('[data-role=judged]', { timeout: 120_000 });
   const after = (Date.now() - pressed) / (WAITS_MS + 8 * QUARTER_MS);
   await browser.close();
-  const behind = litAt.map((at, i) => at - askedAt - keys[i].downMs);
+  const behind = litAt.slice(0, keys.length).map((at, i) => at - askedAt - keys[i].downMs);
   return [
     ['notes lit, of those played', `${litAt.length} of ${keys.length}`],
     ['behind the key at most (held to 0.5 s)', `${(Math.max(...behind) / 1000).toFixed(2)} s`],

@@ -10,7 +10,7 @@ import { createPlayer, type Player, type PlayerOptions } from '@/features/shared
 import { pianoSounder } from '@/features/shared/sound/sounder';
 import { beginByEar, type RunByEar } from './ear/run-by-ear';
 import type { Microphone } from './ear/use-microphone';
-import { followKey, NOT_BEGUN, wantedMoments, type Followed, type WantedMoment } from './follow';
+import { followHeard, followKey, NOT_BEGUN, wantedMoments, type Followed, type WantedMoment } from './follow';
 import type { PracticeAddress } from './practice-address';
 import type { Practised } from './use-practised';
 import { takeDownFrom, type TakeDown } from './take-down';
@@ -41,8 +41,6 @@ const TAIL_MS = 900;
 const AHEAD_MS = 80;
 /** Who has played the last note and then nothing more is done. Unit: ms. */
 const SILENCE_MS = 1800;
-/** So likely a stroke must be to light a key that is waited for. Unit: log odds. */
-const LIGHTS = -2;
 
 /** What was played in a run, and how it was listened to. */
 export interface PlayedKeys {
@@ -169,10 +167,14 @@ export function useRun({ view, address, practised, microphone, onJudged, onHardO
       if (!taking.current) return;
       taking.current.hear(move);
       if (move.press === 'up') return;
-      // What is only heard lights a key that is waited for, if it was likely; all else is told afterwards.
-      if (move.odds !== undefined && move.odds < LIGHTS) return;
       setFollowed((before) => {
-        const after = followKey(moments, before, move.midi, way === 'wait' ? 'waiting' : 'along');
+        const { midi, atMs, odds } = move;
+        const how = way === 'wait' ? 'waiting' : 'along';
+        // What is only heard lights a key that is waited for, if it was likely; all else is told afterwards.
+        const after =
+          odds === undefined
+            ? followKey(moments, before, midi, how)
+            : followHeard(moments, before, { midi, atMs, odds }, how);
         if (after.at < moments.length) return after;
         if (then === 'round' && move.odds === undefined) return { ...NOT_BEGUN, lit: after.lit };
         // Who has played the last note is soon done; before that one may think as long as one likes.
