@@ -1,26 +1,13 @@
-import { spawnSync } from 'node:child_process';
 import puppeteer from 'puppeteer-core';
 import { launchOptions } from '../lib/chromium.mjs';
 import { seeded } from '../lib/seeded.mjs';
+import { memoryOf, tidy } from './memory.mjs';
 
 const MINUTES = Number(process.env.NEW_THUMB_MINUTES ?? 60);
 /** A teacher does something this often. Unit: ms. */
 const PACE_MS = 1500;
 
 const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
-
-/** Lets the page and its workers give back what they no longer use: on a machine with much memory a browser is in no hurry. */
-async function tidy(page, session) {
-  await session.send('HeapProfiler.collectGarbage');
-  for (const worker of page.workers()) await worker.client.send('HeapProfiler.collectGarbage').catch(() => undefined);
-}
-
-/** What the process of the page holds, its workers among it. Unit: MB. */
-function memoryOf(userDataDir) {
-  const { stdout } = spawnSync('ps', ['-eo', 'rss=,args='], { encoding: 'utf8', maxBuffer: 16e6 });
-  const own = stdout.split('\n').filter((line) => line.includes('--type=renderer') && line.includes(userDataDir));
-  return Math.max(0, ...own.map((line) => Math.round(Number.parseInt(line, 10) / 1024)));
-}
 
 const KEYS = ['C', 'D', 'Eb', 'F', 'G', 'Ab', 'A', 'Bb'];
 

@@ -1,13 +1,13 @@
 // The ear as a pupil has it: Chromium's fake microphone, the worklet, the worker, the light on the note.
-import { spawnSync } from 'node:child_process';
 import puppeteer from 'puppeteer-core';
-import { heardByMicrophone, pupilsWav } from '../../tests/browser/support/pupils-wav.ts';
+import { heardByMicrophone, inTime, pupilsWav, TUNING_IN } from '../../tests/browser/support/pupils-wav.ts';
 import { ensurePianos } from '../ear/listening-set.mjs';
 import { launchOptions } from '../lib/chromium.mjs';
 import { median } from './figures.mjs';
+import { memoryOf, tidy } from './memory.mjs';
 
 const PRACTICE = '/practice?piece=lantern-walk&key=D-major&pupil=demo-tam&hand=right&tempo=100';
-/** The first four bars in D: the key, and how many quarters it is held. */
+/** The first two bars in D: the key, and how many quarters it is held. */
 const PLAYED = [
   [62, 1],
   [64, 1],
@@ -16,29 +16,16 @@ const PLAYED = [
   [67, 1],
   [69, 2],
 ];
-const TUNING = [60, 64, 67, 72, 55];
 const QUARTER_MS = 650;
 const WAITS_MS = 8000;
 const MINUTES = Number(process.env.NEW_THUMB_MINUTES ?? 60);
 
 const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
-const evenly = (midis, fromMs, stepMs) =>
-  midis.map((midi, i) => ({ midi, downMs: fromMs + i * stepMs, upMs: fromMs + (i + 1) * stepMs - 100, velocity: 70 }));
-
-function inTime(notes, fromMs) {
-  let atMs = fromMs;
-  return notes.map(([midi, quarters]) => {
-    const downMs = atMs;
-    atMs += quarters * QUARTER_MS;
-    return { midi, downMs, upMs: atMs - 60, velocity: 68 };
-  });
-}
-
 /** Opens practice by microphone, tuned in; `part` is the rest of the address, `goesRound` whether the file begins anew at its end. */
 async function tunedIn(address, part, goesRound) {
   ensurePianos();
   const wav = pupilsWav();
-  wav.plays(evenly([...TUNING, ...TUNING, ...TUNING], 3000, 1300));
+  wav.plays(TUNING_IN);
   const options = launchOptions();
   const flags = heardByMicrophone(wav).map((flag) => (goesRound ? flag.replace('%noloop', '') : flag));
   const browser = await puppeteer.launch({ ...options, args: [...(options.args ?? []), ...flags] });
@@ -88,7 +75,7 @@ async function busyShare(page, during) {
 /** How far behind the key the light is, how much of a core the ear takes, and how long it listens once more afterwards. */
 export async function measureMicrophone({ address }) {
   const { wav, page, browser } = await tunedIn(address, '&from=0&to=3&way=free', false);
-  const keys = inTime(PLAYED, WAITS_MS);
+  const keys = inTime(PLAYED, QUARTER_MS, WAITS_MS);
   wav.plays(keys);
   await page.evaluate(() => {
     const ask = navigator.mediaDevices.getUserMedia.bind(navigator.mediaDevices);
@@ -120,13 +107,6 @@ export async function measureMicrophone({ address }) {
   ];
 }
 
-/** What the process of the page holds, its workers among it. Unit: MB. */
-function memoryOf(userDataDir) {
-  const { stdout } = spawnSync('ps', ['-eo', 'rss=,args='], { encoding: 'utf8', maxBuffer: 16e6 });
-  const own = stdout.split('\n').filter((line) => line.includes('--type=renderer') && line.includes(userDataDir));
-  return Math.max(0, ...own.map((line) => Math.round(Number.parseInt(line, 10) / 1024)));
-}
-
 /** An hour in which keys are heard that nobody waits for: what the page holds by the way. */
 export async function measureListeningHour({ address }) {
   const { wav, page, browser, options } = await tunedIn(address, '&from=0&to=3&way=wait', true);
@@ -135,6 +115,7 @@ export async function measureListeningHour({ address }) {
   wav.plays(
     inTime(
       PLAYED.map(([midi, quarters]) => [midi + 1, quarters]),
+      QUARTER_MS,
       500,
     ),
   );
@@ -143,8 +124,7 @@ export async function measureListeningHour({ address }) {
   const seen = [];
   for (let minute = 1; minute <= MINUTES; minute += 1) {
     await wait(60_000);
-    await session.send('HeapProfiler.collectGarbage');
-    for (const worker of page.workers()) await worker.client.send('HeapProfiler.collectGarbage').catch(() => undefined);
+    await tidy(page, session);
     seen.push(memoryOf(options.userDataDir));
   }
   const isListening = (await page.$('[data-role=run][data-state=listening]')) !== null;

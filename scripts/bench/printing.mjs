@@ -1,10 +1,10 @@
-import { spawnSync } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import puppeteer from 'puppeteer-core';
 import { launchOptions } from '../lib/chromium.mjs';
 import { quantile } from './figures.mjs';
+import { memoryOf } from './memory.mjs';
 
 const TONICS = ['C', 'G', 'D', 'A', 'E', 'B', 'F#', 'C#', 'F', 'Bb', 'Eb', 'Ab', 'Db', 'Gb', 'Cb'];
 const MINOR = ['C', 'G', 'D', 'A', 'E', 'B', 'F#', 'C#', 'F', 'Bb', 'Eb', 'Ab', 'D#', 'G#', 'A#'];
@@ -59,9 +59,7 @@ async function savesPdf(page) {
 function watchMemory(userDataDir) {
   let most = 0;
   const look = () => {
-    const { stdout } = spawnSync('ps', ['-eo', 'rss=,args='], { encoding: 'utf8', maxBuffer: 16e6 });
-    const own = stdout.split('\n').filter((line) => line.includes('--type=renderer') && line.includes(userDataDir));
-    most = Math.max(most, ...own.map((line) => Math.round(Number.parseInt(line, 10) / 1024)));
+    most = Math.max(most, memoryOf(userDataDir));
   };
   const timer = setInterval(look, EVERY_MS);
   return () => {

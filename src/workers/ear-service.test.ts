@@ -13,11 +13,11 @@ const LIVE_ONLY = {
 const KEYS = [60, 64, 67, 65, 62];
 const STROKES = KEYS.map((midi, i) => ({ midi, atMs: 500 + i * 600, lengthMs: 550 }));
 
-/** What is heard of a sound that comes piece by piece. */
-async function heardAt(rate: number) {
+/** What is heard of a sound that comes piece by piece. `spoil` is what a busy device makes of it. */
+async function heardAt(rate: number, spoil = (sound: Float32Array): Float32Array => sound) {
   const ear = createEarService(LIVE_ONLY);
   await ear.begin({ rate, cents: 0, loudness: null });
-  const sound = plainPiano(STROKES, rate);
+  const sound = spoil(plainPiano(STROKES, rate));
   const live: { midi: number; atMs: number; odds: number }[] = [];
   for (let at = 0; at < sound.length; at += 2048) {
     const answer = await ear.hear(sound.slice(at, at + 2048));
@@ -37,6 +37,18 @@ describe('the ear in its worker', () => {
     const { end } = await heardAt(44_100);
     expect(end.ok && end.value.ears).toBe('live');
     expect(end.ok && end.value.strokes.filter(({ live }) => live > 0).map(({ midi }) => midi)).toEqual(KEYS);
+  });
+
+  it.each([10, 60])('closes holes of %i ms, and tells of those in which sound may be lost', async (ms) => {
+    const rate = 44_100;
+    const hole = new Float32Array((ms * rate) / 1000);
+    const at = Math.round(0.8 * rate);
+    const { live, end } = await heardAt(rate, (sound) =>
+      Float32Array.from([...sound.subarray(0, at), ...hole, ...sound.subarray(at)]),
+    );
+    expect(live.map(({ midi }) => midi)).toEqual(KEYS);
+    live.forEach(({ atMs }, i) => expect(Math.abs(atMs - (STROKES[i]?.atMs ?? 0))).toBeLessThan(30));
+    expect(end.ok && end.value.gaps.map(Math.round)).toEqual(ms === 60 ? [800] : []);
   });
 
   it('refuses what is no sound, and answers nothing where it was not asked to listen', async () => {

@@ -1,8 +1,7 @@
 /** A piano without a cable, from the permission to the verdict: Chromium’s own microphone, fed with what a simulated pupil plays. */
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
-import type { RenderedKey } from '../../scripts/ear/render.mjs';
-import { heardByMicrophone, pupilsWav } from './support/pupils-wav';
+import { heardByMicrophone, inTime, pupilsWav, TUNING_IN } from './support/pupils-wav';
 import { arriveAtShelf, goTo, home, openAt, sees, textOf, type Teacher } from './support/teacher';
 
 const RUN = '/practice?piece=lantern-walk&key=D-major&pupil=demo-tam&hand=right&from=0&to=1&tempo=100&way=free';
@@ -11,11 +10,6 @@ const RECORD = '/record?piece=lantern-walk&key=D-major&pupil=demo-tam';
 /** A run that was told of something. */
 const UNCLEAN = '[data-run][data-outcome=unclean]';
 
-const TUNING = [60, 64, 67, 72, 55];
-const TUNED_AT_MS = 3000;
-/** The five notes are played once more where one of them got lost. */
-const ROUNDS = 3;
-const EACH_MS = 1300;
 /** From the listening on, the pupil waits so long: there is time to press the button, also on a slow machine. */
 const WAITS_MS = 6000;
 const QUARTER_MS = 650;
@@ -32,24 +26,6 @@ const PLAYED = [
   [67, 1],
   [69, 2],
 ] as const;
-
-const TUNES = Array.from({ length: ROUNDS }, () => TUNING)
-  .flat()
-  .map((midi, i) => ({
-    midi,
-    downMs: TUNED_AT_MS + i * EACH_MS,
-    upMs: TUNED_AT_MS + i * EACH_MS + 1000,
-    velocity: 70,
-  }));
-
-function performed(): readonly RenderedKey[] {
-  let atMs = WAITS_MS;
-  return PLAYED.map(([midi, quarters]) => {
-    const downMs = atMs;
-    atMs += quarters * QUARTER_MS;
-    return { midi, downMs, upMs: atMs - 60, velocity: 68 };
-  });
-}
 
 /** Chooses the microphone where it is practised. */
 async function choosesMicrophone(page: Page): Promise<void> {
@@ -81,7 +57,7 @@ describe('a pupil whose piano has no cable', () => {
   let teacher: Teacher;
   let page: Page;
   beforeAll(async () => {
-    wav.plays(TUNES);
+    wav.plays(TUNING_IN);
     teacher = await arriveAtShelf(undefined, heardByMicrophone(wav));
     ({ page } = teacher);
     await choosesMicrophone(page);
@@ -105,7 +81,7 @@ describe('a pupil whose piano has no cable', () => {
   it('plays, and is told that F was played for F sharp, and of nothing else', async () => {
     await page.locator('[data-role=keep-sound]').click();
     await page.waitForSelector('[data-role=keep-sound]:checked');
-    wav.plays(performed());
+    wav.plays(inTime(PLAYED, QUARTER_MS, WAITS_MS));
     for (let tries = 1; tries <= TRIES && !(await playsInTime(page)); tries += 1);
     const faults = await page.$$eval('[data-fault]', (all) => all.map((fault) => fault.getAttribute('data-fault')));
     expect(faults).toEqual(['forgot-signature']);

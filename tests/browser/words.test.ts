@@ -39,7 +39,7 @@ describe('a teacher’s own words', () => {
     for (const said of [
       'in B major.',
       'In measures 3 and 4',
-      '6.5 in apart, from E♭4 to B4',
+      '6.5 in apart, from B3 to B4',
       'your little finger on E♭',
       'dotted crotchet, quaver',
       'Reach of the hand: 8.1 in',

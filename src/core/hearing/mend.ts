@@ -19,6 +19,9 @@ const LATE_MS = 40;
 /** More than this is no hole: the microphone itself was silent. Unit: ms. */
 const SILENT_MS = 250;
 
+/** Gaps that are not so far apart are told as one. Unit: ms. */
+const APART_MS = 100;
+
 /** `rate`: samples a second. */
 export function createMender(rate: number): Mender {
   const longest = (SILENT_MS * rate) / 1000;
@@ -26,8 +29,15 @@ export function createMender(rate: number): Mender {
   let given = 0;
   /** Samples without sound that may be a hole; null where there are none. */
   let open: number | null = null;
-  let level = { now: 0, before: 0 };
-  const place = (): number => (given * 1000) / rate;
+  let now = 0;
+  let before = 0;
+  /** Whether the sound broke off where it stands now. */
+  const isCut = (): boolean => now > LEAST_LOUD && now > LITTLE_SOFTER * before;
+  const tellGap = (): void => {
+    const atMs = (given * 1000) / rate;
+    const last = gaps.at(-1);
+    if (last === undefined || atMs - last > APART_MS) gaps.push(atMs);
+  };
   return {
     take: (chunk) => {
       const whole = new Float32Array(chunk.length + (open ?? 0));
@@ -37,22 +47,23 @@ export function createMender(rate: number): Mender {
         filled += 1;
         given += 1;
         const loud = Math.abs(sample);
-        level = { now: Math.max(loud, level.now * NOW), before: Math.max(loud, level.before * A_MOMENT_AGO) };
+        now = Math.max(loud, now * NOW);
+        before = Math.max(loud, before * A_MOMENT_AGO);
       };
       const giveSilence = (count: number): void => {
         for (let i = 0; i < count; i += 1) give(0);
       };
       for (const sample of chunk) {
-        if (sample === 0 && (open !== null || wasCut(level))) {
+        if (sample === 0 && (open !== null || isCut())) {
           open = (open ?? 0) + 1;
           if (open <= longest) continue;
-          gaps.push(place());
+          tellGap();
           giveSilence(open);
           open = null;
           continue;
         }
         if (open !== null && open < FEWEST) giveSilence(open);
-        else if (open !== null && (open * 1000) / rate >= LATE_MS) gaps.push(place());
+        else if (open !== null && (open * 1000) / rate >= LATE_MS) tellGap();
         open = null;
         give(sample);
       }
@@ -60,8 +71,4 @@ export function createMender(rate: number): Mender {
     },
     gaps: () => gaps,
   };
-}
-
-function wasCut({ now, before }: { readonly now: number; readonly before: number }): boolean {
-  return now > LEAST_LOUD && now > LITTLE_SOFTER * before;
 }

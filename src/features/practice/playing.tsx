@@ -42,7 +42,7 @@ export function Playing(props: PlayingProps) {
   const { simulate } = practised;
   const { hears, microphone } = instrument;
   const { say } = useMessages();
-  const onHardOfHearing = useCallback(
+  const onEarTrouble = useCallback(
     (why: 'nothing' | 'gaps') =>
       say(
         why === 'nothing'
@@ -51,7 +51,7 @@ export function Playing(props: PlayingProps) {
       ),
     [say, w],
   );
-  const run = useRun({ view, address, practised, microphone, onJudged, onHardOfHearing });
+  const run = useRun({ view, address, practised, microphone, onJudged, onEarTrouble });
   useEffect(() => hears(run.hear), [hears, run.hear]);
   const [shown, setShown] = useState<readonly string[]>([]);
   const hasWaitedLong = useWaitedLong(run, address);

@@ -61,12 +61,12 @@ interface RunOf {
   /** Is told of every run in which something was played. */
   readonly onJudged?: (judged: JudgedView, played: PlayedKeys) => void;
   /** Is told where the ear could not say anything of a run, or where the sound had gaps. */
-  readonly onHardOfHearing?: (why: 'nothing' | 'gaps') => void;
+  readonly onEarTrouble?: (why: 'nothing' | 'gaps') => void;
 }
 
 /** A run through what is practised: it begins, it is listened to, and it is judged. */
 // eslint-disable-next-line max-lines-per-function -- small functions that share one run
-export function useRun({ view, address, practised, microphone, onJudged, onHardOfHearing }: RunOf): Run {
+export function useRun({ view, address, practised, microphone, onJudged, onEarTrouble }: RunOf): Run {
   const [state, setState] = useState<RunState>({ is: 'still' });
   const [followed, setFollowed] = useState<Followed>(NOT_BEGUN);
   const moments = useMemo(() => wantedMoments(view.moments, address.hand), [view, address.hand]);
@@ -136,10 +136,10 @@ export function useRun({ view, address, practised, microphone, onJudged, onHardO
       if (mine === asked.current)
         setState(answer?.ok ? { is: 'judged', judged: answer.value, keys: played?.keys ?? [] } : { is: 'still' });
       if (answer?.ok && played && played.keys.length > 0) onJudged?.(answer.value, played);
-      if (played === null) onHardOfHearing?.('nothing');
-      else if (played.gaps) onHardOfHearing?.('gaps');
+      if (played === null) onEarTrouble?.('nothing');
+      else if (played.gaps) onEarTrouble?.('gaps');
     });
-  }, [halt, judge, credit, onJudged, onHardOfHearing, view, way, tempo, ear]);
+  }, [halt, judge, credit, onJudged, onEarTrouble, view, way, tempo, ear]);
 
   // The timer of a run ends it as things are then.
   const ended = useRef(finish);

@@ -1,15 +1,17 @@
 'use client';
 
 import type { Flag } from '@/core/flags';
+import { OCTAVE_MM } from '@/core/keyboard';
 import type { Key, Pitch } from '@/core/pitch';
 import { useWords } from '@/features/shared/words/use-words';
 
-/** What the preview speaks of: a piece in B♭, where finger 4 comes to E♭ and the fifth to B♭. */
+/** What the preview speaks of: a piece in B♭, where the hand reaches an octave, and then lands with finger 5 on E♭. */
 const KEY: Key = { tonic: { step: 6, alter: -1 }, mode: 'major' };
 const E_FLAT: Pitch = { step: 2, alter: -1, octave: 4 };
-const B_FLAT: Pitch = { step: 6, alter: -1, octave: 4 };
+const LOW_B_FLAT: Pitch = { step: 6, alter: -1, octave: 3 };
+const HIGH_B_FLAT: Pitch = { ...LOW_B_FLAT, octave: 4 };
 const FLAG: Flag = {
-  evidence: { kind: 'stretch', fingers: [1, 5], keys: [E_FLAT, B_FLAT], mm: 166, inLine: false },
+  evidence: { kind: 'stretch', fingers: [1, 5], keys: [LOW_B_FLAT, HIGH_B_FLAT], mm: Math.round(OCTAVE_MM), inLine: false },
   severity: 'watch',
   hand: 'right',
   bar: '3',

@@ -15,6 +15,31 @@ export function pupilsWav(): PupilsWav {
   return { place, plays: (keys) => writeFileSync(place, wavOf(keys)) };
 }
 
+/** The five notes that are asked for to tune in, a second each, three times over: where one got lost, it comes again. */
+const TUNED_AT_MS = 3000;
+const EACH_MS = 1300;
+const NAMED = [60, 64, 67, 72, 55];
+export const TUNING_IN: readonly RenderedKey[] = [...NAMED, ...NAMED, ...NAMED].map((midi, i) => ({
+  midi,
+  downMs: TUNED_AT_MS + i * EACH_MS,
+  upMs: TUNED_AT_MS + i * EACH_MS + 1000,
+  velocity: 70,
+}));
+
+/** Keys one after the other, each with how many quarters it is held. */
+export function inTime(
+  keys: readonly (readonly [number, number])[],
+  quarterMs: number,
+  fromMs: number,
+): readonly RenderedKey[] {
+  let atMs = fromMs;
+  return keys.map(([midi, quarters]) => {
+    const downMs = atMs;
+    atMs += quarters * quarterMs;
+    return { midi, downMs, upMs: atMs - 60, velocity: 68 };
+  });
+}
+
 function wavOf(keys: readonly RenderedKey[]): Buffer {
   const [piano] = PIANOS;
   if (!piano) throw new Error('no piano');
