@@ -11,7 +11,13 @@ const E_FLAT: Pitch = { step: 2, alter: -1, octave: 4 };
 const LOW_B_FLAT: Pitch = { step: 6, alter: -1, octave: 3 };
 const HIGH_B_FLAT: Pitch = { ...LOW_B_FLAT, octave: 4 };
 const FLAG: Flag = {
-  evidence: { kind: 'stretch', fingers: [1, 5], keys: [LOW_B_FLAT, HIGH_B_FLAT], mm: Math.round(OCTAVE_MM), inLine: false },
+  evidence: {
+    kind: 'stretch',
+    fingers: [1, 5],
+    keys: [LOW_B_FLAT, HIGH_B_FLAT],
+    mm: Math.round(OCTAVE_MM),
+    inLine: false,
+  },
   severity: 'watch',
   hand: 'right',
   bar: '3',
