@@ -18,6 +18,7 @@ const isLivedThrough = runs(
     'test',
     '--',
     'door/histories',
+    'entry/entering',
     'oracle/stages',
     'oracle/robustness',
     'oracle/fuzzed',

@@ -12,6 +12,13 @@ import { FORM } from './records/records';
 import type { RunRecord } from './records/run-record';
 import type { AsideRecord, KeptId } from './records/tables';
 
+/** Where entering stood, as the core has it in text, and the edition of the music that it is about. */
+export interface CaretRecord {
+  readonly piece: string;
+  readonly edition: string | null;
+  readonly typing: string;
+}
+
 /** A record of `kept`. */
 export interface KeptRecord {
   readonly id: KeptId;
@@ -46,6 +53,8 @@ export type StudioDatabase = Dexie & {
   readonly local: Table<{ readonly id: 'device'; readonly name: string }, string>;
   /** Photos of pages, by the piece that is entered from them: large, of no use elsewhere, and not in the studio file. */
   readonly photos: Table<{ readonly piece: string; readonly photo: Blob }, string>;
+  /** Where entering stood in a piece, in which state of its music: another tab goes on from there. Never leaves this browser. */
+  readonly carets: EntityTable<CaretRecord, 'piece'>;
   /** What was found out of the piano in front of this browser's microphone; never leaves it. */
   readonly tunings: EntityTable<TuningRecord, 'id'>;
   /** The sound of runs, by the run: large, and not in the studio file. */
@@ -88,6 +97,7 @@ export const STORES: readonly { readonly version: number; readonly stores: Reado
       },
     },
     { version: 10, stores: { tunings: 'id', recordings: 'run' } },
+    { version: 11, stores: { carets: 'piece' } },
   ];
 
 const DATABASE_NAME = 'new-thumb';

@@ -1,7 +1,7 @@
 export { hasStudio } from './database';
 export { decidedFor } from './decided';
 export type { Whose } from './decided';
-export type { Command } from './door/commands';
+export type { Command, StoreFault } from './door/commands';
 export type { HistoryHead } from './door/history-records';
 export type { How, UndoRedo } from './door/undo-redo';
 export { askToPersist, roomLeft } from './device/browser-store';
@@ -49,10 +49,8 @@ export {
   onRefusal,
   ownSince,
   removeEverything,
-  pieceToEnter,
   studio,
   useDesk,
-  useEdition,
   useHistoryList,
   useLastSaved,
   useNextUndoRedo,
@@ -98,7 +96,10 @@ export {
 export type { Handed, LookedOver } from './use-files';
 export type { Conflict } from './join/join';
 export type { CardChange, DemoRecords, NewCard, PupilChange } from './door/commands';
-export type { PieceToEnter } from './use-studio';
+export { entryStore, pieceToEnter } from './entering';
+export type { EntryStore, PieceToEnter } from './entering';
+export { pieceLock, withPieceLock } from './device/piece-lock';
+export type { LockTold, PieceLock } from './device/piece-lock';
 export { storeFaultWords } from './words';
 export {
   keepRecording,

@@ -7,7 +7,7 @@ import { askToPersist } from './device/browser-store';
 import { removeLeftovers } from './device/leftovers';
 import type { Command, StoreFault } from './door/commands';
 import { storeWorker } from '@/workers/client';
-import { enteredSteps, runCommand, type EnteredSteps } from './door/door';
+import { runCommand } from './door/door';
 import type { HistoryHead } from './door/history-records';
 import { createStudio, type Studio, type Waiting, type Write } from './door/studio';
 import type { OnPart } from './door/writing';
@@ -16,7 +16,6 @@ import {
   allPieces,
   currentDesk,
   currentSettings,
-  editionOf,
   lastSaved,
   pieceById,
   piecesOf,
@@ -191,29 +190,6 @@ export function usePieceCount(): number | undefined {
 /** One piece; null where there is none, undefined until it is read. */
 export function usePiece(id: string | null): PieceRecord | null | undefined {
   return useLiveQuery(() => (id === null ? null : pieceById(studioDatabase(), id)), [id]);
-}
-
-/** A piece as it is opened for entering: with what was entered before, both of one moment. */
-export interface PieceToEnter extends EnteredSteps {
-  readonly piece: PieceRecord;
-}
-
-/** Null where there is no such piece. Whoever keeps what is entered is started meanwhile. */
-export async function pieceToEnter(id: string): Promise<PieceToEnter | null> {
-  void storeWorker().ready();
-  const database = studioDatabase();
-  return database.transaction('r', database.pieces, database.history, database.changes, async () => {
-    const piece = await pieceById(database, id);
-    return piece ? { piece, ...(await enteredSteps(database, id)) } : null;
-  });
-}
-
-/** Which state of the music a piece holds, kept up to date; undefined until it is read, and where there is no piece. */
-export function useEdition(id: string): { readonly edition: string | null } | undefined {
-  return useLiveQuery(async () => {
-    const edition = await editionOf(studioDatabase(), id);
-    return edition === undefined ? undefined : { edition };
-  }, [id]);
 }
 
 export function useSettings(): Settings | undefined {

@@ -1,4 +1,4 @@
-import { ValidationError, array, mixed, number, object, string, type Schema } from 'yup';
+import { ValidationError, array, boolean, mixed, number, object, string, type Schema } from 'yup';
 import type { KeptChange } from '@/core/edit';
 import { ROWS, INPUT_METHODS, type Command } from '@/core/entry';
 import type { EntryPage, EntryView, PressedView } from '@/core/views';
@@ -23,6 +23,14 @@ export interface EntryPageAsked extends EntryPage {
   readonly wording: Wording;
 }
 
+/** Where entering stood, to be gone on from: in the same music (`there`), or in music that was changed since (`near`). */
+export interface EntryResume {
+  readonly typing: string;
+  readonly how: 'there' | 'near';
+  /** Whether ABC is being written: the last step is what was read of it so far. */
+  readonly isAbc: boolean;
+}
+
 /** The piece to be entered. */
 export interface EntrySource {
   readonly musicXml: string;
@@ -38,8 +46,14 @@ export interface EntryToKeep {
   readonly state: string | null;
 }
 
-/** What a key press came to: what is shown, and what is to be kept of it at once; null where nothing is. */
-export type Pressed = PressedView & { readonly keep: EntryToKeep | null };
+/** What a key press came to: what is shown, what is to be kept of it at once (null where nothing is), and where entering stands now, as text. */
+export type Pressed = PressedView & { readonly keep: EntryToKeep | null; readonly typing: string };
+
+/** A piece that was opened: what is shown, and where entering stands, as text. */
+export interface OpenedEntry {
+  readonly view: EntryView;
+  readonly typing: string;
+}
 
 /** What became of ABC as it is written: what could be read is in the piece, and what could not is told with its place. */
 export interface AbcRead {
@@ -51,8 +65,13 @@ export interface AbcRead {
 export interface EntryService {
   /** A new piece as MusicXML. */
   create(opening: EntryOpening): Answer<string>;
-  /** Opens a piece with the history that led to its music; one that is damaged is left out. */
-  open(source: EntrySource, kept: readonly KeptChange[], page: EntryPageAsked): Answer<EntryView>;
+  /** Opens a piece with the history that led to its music; one that is damaged is left out. `resume`: goes on from where entering stood. */
+  open(
+    source: EntrySource,
+    kept: readonly KeptChange[],
+    page: EntryPageAsked,
+    resume: EntryResume | null,
+  ): Answer<OpenedEntry>;
   /** Refused as `entry.closed` where no piece is open: the worker was started anew. */
   press(command: ScreenCommand, atMs: number): Answer<Pressed>;
   /** Sets the page out for another width. */
@@ -178,6 +197,11 @@ export const entryPageSchema = object({
   prefix: string().defined(),
   wording: wordingSchema.required(),
 });
+export const resumeSchema = object({
+  typing: string().required(),
+  how: string().oneOf(['there', 'near']).required(),
+  isAbc: boolean().required(),
+}).nullable();
 export const entrySourceSchema = object({ musicXml: string().required(), part: string().nullable().defined() });
 export const keptChangesSchema = array(
   object({

@@ -19,7 +19,7 @@ function valueOf<T>(answer: Answer<T>): T {
 
 async function opened(musicXmlText = OWN, kept: readonly KeptChange[] = []): Promise<Service> {
   const service = createEntryService();
-  valueOf(await service.open({ musicXml: musicXmlText, part: null }, kept, PAGE));
+  valueOf(await service.open({ musicXml: musicXmlText, part: null }, kept, PAGE, null));
   return service;
 }
 
@@ -122,7 +122,7 @@ describe('createEntryService', () => {
     const service = await opened();
     await pressing(service, { kind: 'select', what: 'bar' });
     await pressing(service, { kind: 'copy' });
-    await service.open({ musicXml: OWN.replace('Own', 'Other'), part: null }, [], PAGE);
+    await service.open({ musicXml: OWN.replace('Own', 'Other'), part: null }, [], PAGE, null);
     await pressing(service, { kind: 'walk', by: 1, to: 'end' });
     expect((await pressing(service, { kind: 'paste' })).view).toMatchObject({ title: 'Other', bars: 3, notes: 11 });
   });

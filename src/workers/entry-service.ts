@@ -11,7 +11,17 @@ import {
   type History,
   type KeptChange,
 } from '@/core/edit';
-import { beginSession, isCaret, press, type Caret, type Command, type Outcome, type Session } from '@/core/entry';
+import {
+  beginSession,
+  isCaret,
+  press,
+  resumed,
+  typingText,
+  type Caret,
+  type Command,
+  type Outcome,
+  type Session,
+} from '@/core/entry';
 import { languageOf, typedAsLetters, USUAL_LANGUAGE, type Language } from '@/core/explain';
 import { entryView, pressedView, type EntryPage } from '@/core/views';
 import { parseKey } from '@/core/pitch';
@@ -28,8 +38,10 @@ import {
   keptChangesSchema,
   openingSchema,
   playedSchema,
+  resumeSchema,
   undoRedoSchema,
   type EntryPageAsked,
+  type EntryResume,
   type EntryService,
   type EntrySource,
   type EntryToKeep,
@@ -74,11 +86,13 @@ function entryService(): EntryService {
   const shown = (now: Session): Pressed => ({
     ...pressedView(says, { session: now, sounds: [], notice: null }, page),
     keep: toKeep(now),
+    typing: typingText(now),
   });
   const take = (outcome: Outcome): Pressed => {
     session = outcome.session;
     clip = outcome.clip ?? clip;
-    return { ...pressedView(says, outcome, page), keep: toKeep(outcome.session) };
+    const { session: now } = outcome;
+    return { ...pressedView(says, outcome, page), keep: toKeep(now), typing: typingText(now) };
   };
 
   return {
@@ -93,15 +107,17 @@ function entryService(): EntryService {
         value: writeMusicXml(newScore({ title, key, meter: read.meter, pickupBeats: read.pickupBeats })),
       };
     },
-    open: (source, changes, wantedPage) => {
+    open: (source, changes, wantedPage, resume) => {
       setOut(wantedPage);
+      const goneOnFrom = resumeSchema.validateSync(resume, { strict: true }) as EntryResume | null;
       const opened = openKept(source, changes);
       if (!opened.ok) return refused(says, opened.error);
       const { edited, partId } = opened.value;
-      session = beginSession(edited.score, partId, edited.history);
+      const begun = beginSession(edited.score, partId, edited.history);
+      session = goneOnFrom ? resumed(begun, goneOnFrom.typing, goneOnFrom.how) : begun;
       kept = edited;
-      beforeAbc = null;
-      return { ok: true, value: entryView(says, session, page) };
+      beforeAbc = goneOnFrom?.isAbc ? beforeLastAbc(session) : null;
+      return { ok: true, value: { view: entryView(says, session, page), typing: typingText(session) } };
     },
     press: (command, atMs) => {
       const [checked, at] = [checkedCommand(command), atMsSchema.validateSync(atMs, { strict: true })];
@@ -186,6 +202,13 @@ function openKept(
   const pupils = pupilPart(score, part) ?? (score.parts[0] as Part);
   const history = historyOf(keptChangesSchema.validateSync(changes, { strict: true }), isCaret) ?? NO_HISTORY;
   return ok({ edited: { score, history }, partId: pupils.id });
+}
+
+/** The piece before what was last read of ABC; null where something else was done last. */
+function beforeLastAbc({ edited, typing }: Session): Session | null {
+  const last = edited.history.done.at(-1);
+  const before = last?.label.code === 'abc' ? undoOrRedo(edited, 'undo', typing.caret) : null;
+  return before && { edited: before, typing: { ...typing, caret: before.change.caret } };
 }
 
 /** What has to be kept after a history went on from another. */

@@ -33,6 +33,7 @@ const enterSchema = object({
     }),
   ).required(),
   count: number().integer().min(0).required(),
+  typing: string().nullable().optional(),
 });
 
 const attributionSchema = object({ tab: string().required(), label: string().defined(), atMs: number().required() });

@@ -17,4 +17,5 @@ export { keysUnder } from './pitch-at';
 export type { Command, Notice } from './command';
 export type { Outcome } from './outcome';
 export { press } from './press';
+export { resumed, typingText } from './resume';
 export { selection } from './caret';

@@ -182,6 +182,8 @@ export interface EnterCommand {
   readonly changed: readonly EnteredChange[];
   /** How many changes the history has now. */
   readonly count: number;
+  /** Where entering stands now, as the core has it in text; not said where the piece is not open. */
+  readonly typing?: string | null;
 }
 
 /** One change of a history of entering: its place, whether it is done, itself as the core keeps it, and what it is in words. */

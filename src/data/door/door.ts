@@ -70,6 +70,7 @@ export async function inTransaction<T>(
       [
         ...TABLES.map((table) => database.table(table)),
         ...[database.history, database.changes, database.stamps, database.digests, database.briefs, database.local],
+        database.carets,
       ],
       async () => {
         const result = await work();
@@ -219,8 +220,11 @@ async function enter(
       : database.history.add(head as unknown as HistoryHead);
     written.push(number.then((kept) => database.changes.put({ number: kept, kind: 'entered', change: one.change })));
   }
+  const edition = editionAfter(base, command.state);
+  if (typeof command.typing === 'string')
+    written.push(database.carets.put({ piece: id, edition, typing: command.typing }));
   await Promise.all(written);
-  return ok({ number: null });
+  return ok({ number: null, edition });
 }
 
 /** The fields that what was entered changes. */
@@ -259,6 +263,26 @@ export async function enteredSteps(database: StudioDatabase, id: string): Promis
     ? (own[0].base ?? null)
     : ((heldIn(await database.pieces.get(id), ['edition']) as string | null | undefined) ?? null);
   return { stretch, base, steps };
+}
+
+/** Where entering stood in a piece, as text; null where the music was changed since. */
+export async function caretIn(database: StudioDatabase, id: string, edition: string | null): Promise<string | null> {
+  const caret = await database.carets.get(id);
+  return caret && caret.edition === edition ? caret.typing : null;
+}
+
+/** Notes where entering stands, for a tab that goes on from there. Nothing where the music is another one by now. */
+export async function noteCaret(
+  database: StudioDatabase,
+  id: string,
+  edition: string | null,
+  typing: string,
+): Promise<void> {
+  await database.transaction('rw', database.pieces, database.carets, async () => {
+    const piece = await database.pieces.get(id);
+    if (piece !== undefined && (heldIn(piece, ['edition']) ?? null) === edition)
+      await database.carets.put({ piece: id, edition, typing });
+  });
 }
 
 /** The last thing that made the music what it is: a change of the field, or the entering that goes on from one. */

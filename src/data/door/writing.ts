@@ -6,9 +6,11 @@ import { followRuns } from './digest-runs';
 import { MANY, recordName, type Attribution, type ChangedField, type HistoryHead } from './history-records';
 import type { StampsTurned } from '../join/stamp';
 
-/** What a command came to: its number in the history; null where nothing had to be changed, or where it is no edit. */
+/** What a command came to: its number in the history; null where nothing had to be changed, where it is no edit, or where it waits for room. */
 export interface Done {
   readonly number: number | null;
+  /** Of what was entered: what the store calls the music that it holds now. It is not said of what only waits. */
+  readonly edition?: string | null;
 }
 
 /** How many edits of fields can be taken back. What was entered can be taken back without limit. */

@@ -2,19 +2,18 @@
 
 import { useEffect, useRef, useState } from 'react';
 import type { EntryView } from '@/core/views';
-import { entryWorker } from '@/workers/client';
-import type { Pressed } from '@/workers/entry-protocol';
 import type { Trouble } from '@/workers/protocol';
 import { Coded } from '@/features/shared/words/coded';
+import type { Asks } from './use-entering';
 import { useWords } from '@/features/shared/words/use-words';
 
 interface AbcPanelProps {
   readonly view: EntryView;
-  readonly onPressed: (pressed: Pressed) => void;
+  readonly entering: Pick<Asks, 'abc' | 'abcDone'>;
 }
 
 /** Writing ABC for the caret's hand: what is understood stands in the piece at once, from the caret's bar on; what is not is told with its place. */
-export function AbcPanel({ view, onPressed }: AbcPanelProps) {
+export function AbcPanel({ view, entering: { abc, abcDone } }: AbcPanelProps) {
   const w = useWords();
   const [text, setText] = useState('');
   const [trouble, setTrouble] = useState<Trouble | null>(null);
@@ -22,16 +21,11 @@ export function AbcPanel({ view, onPressed }: AbcPanelProps) {
   const [place] = useState({ bar: view.caret.number, hand: view.caret.hand });
   useEffect(() => {
     field.current?.focus();
-    return () => void entryWorker().abcDone();
-  }, []);
+    return abcDone;
+  }, [abcDone]);
   const write = (next: string): void => {
     setText(next);
-    void entryWorker()
-      .abc(next, Date.now())
-      .then((answer) => {
-        setTrouble(answer.ok ? answer.value.trouble : answer.trouble);
-        if (answer.ok) onPressed(answer.value.pressed);
-      });
+    void abc(next).then(setTrouble);
   };
   const showPlace = (): void => {
     if (!field.current || !trouble?.line) return;

@@ -17,7 +17,7 @@ import { EntryPaper } from './entry-paper';
 import { EntryStatus, type ScreenMethod } from './entry-status';
 import { EntrySide } from './entry-side';
 import { PianoTools } from './piano-tools';
-import { useEntering, type Entering } from './use-entering';
+import { useEntering, type Asks } from './use-entering';
 import { useEntryActions } from './use-entry-actions';
 import { useEntryKeys } from './use-entry-keys';
 import { useComingBack } from './use-coming-back';
@@ -39,10 +39,8 @@ export function EntryPiece({ piece, settings, desk }: EntryPieceProps) {
   useNotedUse(piece.id);
   const paper = useRef<HTMLDivElement>(null);
   const width = useWidth(paper);
-  const { view, tracks, trouble, isKept, notice, press, take, flush } = useEntering(
-    piece,
-    width === null ? null : columnsFor(width, desk.zoom),
-  );
+  const entering = useEntering(piece, width === null ? null : columnsFor(width, desk.zoom));
+  const { view, tracks, trouble, kept, isElsewhere, opening, notice, press, settled } = entering;
   // What stands around the paper may come a little later than the note itself, but is there from the first: keys go to it.
   const later = useDeferredValue(view) ?? view;
   const [isAbc, setAbc] = useState(false);
@@ -52,12 +50,12 @@ export function EntryPiece({ piece, settings, desk }: EntryPieceProps) {
   const chosen = settings.entryKeys ?? NO_KEYS;
   const keys = useMemo(() => keysWith(w, chosen), [w, chosen]);
   const method: ScreenMethod = isAbc ? 'abc' : (view?.method ?? 'fingers');
-  const piano = usePiano(method === 'keys', press, take);
+  const piano = usePiano(method === 'keys', entering);
   useComingBack(view !== null, press);
 
   const leave = useCallback(
-    () => void flush().then(() => router.push(`/bench?piece=${encodeURIComponent(piece.id)}`)),
-    [flush, router, piece.id],
+    () => void settled().then(() => router.push(`/bench?piece=${encodeURIComponent(piece.id)}`)),
+    [settled, router, piece.id],
   );
   const onAction = useEntryActions({ view, press, leave, ask: setAsk });
   useEntryKeys({
@@ -91,22 +89,25 @@ export function EntryPiece({ piece, settings, desk }: EntryPieceProps) {
       <h1 className="sr-only">{w.entry.enter(view?.title || piece.fileName)}</h1>
       {later ? <EntryBar view={later} onPress={press} /> : null}
       {view ? (
-        <EntryStatus view={view} method={method} isKept={isKept} notice={notice} onMethod={choose} onPress={press} />
+        <EntryStatus
+          view={view}
+          method={method}
+          kept={kept}
+          isElsewhere={isElsewhere}
+          notice={notice}
+          onMethod={choose}
+          onPress={press}
+        />
       ) : null}
       {view && method === 'keys' ? <PianoTools view={view} piano={piano} /> : null}
-      {view && isAbc ? <AbcPanel key={view.caret.hand} view={view} onPressed={take} /> : null}
+      {view && isAbc ? <AbcPanel key={`${view.caret.hand} ${opening}`} view={view} entering={entering} /> : null}
       {view && ask ? <AskBox key={ask} asked={ask} onAnswer={answer} onSyllable={andOn} /> : null}
       <div
         className={`grid flex-1 items-start gap-4 px-4 pt-1 pb-4 ${isNarrow ? 'lg:grid-cols-[minmax(0,1fr)_minmax(0,34rem)]' : 'lg:grid-cols-[minmax(0,1fr)_23rem]'}`}
       >
         {isNarrow ? <Photo photo={photo} /> : null}
         <div className="min-w-0 rounded-box border border-base-300 bg-base-100">
-          <div className="flex flex-wrap items-center gap-2 border-b border-base-300 px-3 py-1">
-            <BesideTools desk={desk} photo={photo} onPhoto={setPhoto} />
-            <button type="button" className="btn btn-sm ml-auto h-9" onClick={leave}>
-              {w.shared.toBench}
-            </button>
-          </div>
+          <PaperHead desk={desk} photo={photo} onPhoto={setPhoto} onLeave={leave} />
           <div ref={paper} className="min-h-48 px-2 py-1">
             {view && width ? (
               <EntryPaper view={view} tracks={tracks} widthPx={width} zoom={desk.zoom} onNote={toNote} />
@@ -133,6 +134,24 @@ export function EntryPiece({ piece, settings, desk }: EntryPieceProps) {
   );
 }
 
+/** What stands over the paper: what may be beside it, and the way to the Bench. */
+function PaperHead({
+  onLeave,
+  ...beside
+}: Parameters<typeof BesideTools>[0] & {
+  readonly onLeave: () => void;
+}) {
+  const w = useWords();
+  return (
+    <div className="flex flex-wrap items-center gap-2 border-b border-base-300 px-3 py-1">
+      <BesideTools {...beside} />
+      <button type="button" className="btn btn-sm ml-auto h-9" onClick={onLeave}>
+        {w.shared.toBench}
+      </button>
+    </div>
+  );
+}
+
 /** Why the piece could not be opened for entering. */
 function NotOpened({ message, hint }: { readonly message: string; readonly hint: string }) {
   return (
@@ -147,7 +166,7 @@ function NotOpened({ message, hint }: { readonly message: string; readonly hint:
 function useTouchedKey(
   method: ScreenMethod,
   touch: (midi: number) => void,
-  press: Entering['press'],
+  press: Asks['press'],
   hand: Hand,
 ): (midi: number) => void {
   return useCallback(

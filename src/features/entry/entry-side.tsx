@@ -3,7 +3,7 @@ import type { EntryView } from '@/core/views';
 import type { ChosenKey, EntryAction, EntryKey } from './entry-keys';
 import { KeysPanel } from './keys-panel';
 import { StepsPanel } from './steps-panel';
-import type { Entering } from './use-entering';
+import type { Asks } from './use-entering';
 import { useWords } from '@/features/shared/words/use-words';
 
 interface EntrySideProps {
@@ -15,7 +15,7 @@ interface EntrySideProps {
   readonly isNarrow: boolean;
   readonly onAsk: (name: string | null) => void;
   readonly onAction: (action: EntryAction) => void;
-  readonly onPress: Entering['press'];
+  readonly onPress: Asks['press'];
 }
 
 /** What stands beside the paper while a piece is entered: its keys, or the steps that were done. */

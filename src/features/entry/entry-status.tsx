@@ -3,6 +3,7 @@
 import { memo } from 'react';
 import type { EntryView } from '@/core/views';
 import type { InputMethod } from '@/core/entry';
+import type { Kept } from './entering/keeper';
 import { HandsGlyph } from '@/features/shared/hand-glyph';
 import type { ScreenCommand } from '@/workers/entry-protocol';
 import { useWords, type Words } from '@/features/shared/words/use-words';
@@ -23,7 +24,9 @@ const wayNames = (w: Words): Readonly<Record<ScreenMethod, string>> => ({
 interface EntryStatusProps {
   readonly view: EntryView;
   readonly method: ScreenMethod;
-  readonly isKept: boolean;
+  readonly kept: Kept;
+  /** Whether another tab is entering this piece. */
+  readonly isElsewhere: boolean;
   readonly notice: string | null;
   readonly onMethod: (method: ScreenMethod) => void;
   readonly onPress: (command: ScreenCommand) => void;
@@ -33,7 +36,8 @@ interface EntryStatusProps {
 export const EntryStatus = memo(function EntryStatus({
   view,
   method: way,
-  isKept,
+  kept,
+  isElsewhere,
   notice,
   onMethod: onWay,
   onPress,
@@ -90,9 +94,14 @@ export const EntryStatus = memo(function EntryStatus({
       <p className="text-primary" data-role="next">
         {nextWords(w, view).join(', ')}
       </p>
-      <p className="ml-auto text-secondary" data-role="kept" data-kept={isKept}>
-        {isKept ? w.entry.kept : w.entry.keeping}
+      <p className="ml-auto text-secondary" data-role="kept" data-kept={kept.kind === 'kept'}>
+        {keptWords(w, kept)}
       </p>
+      {isElsewhere ? (
+        <p role="status" className="w-full" data-role="elsewhere">
+          {w.entry.openInAnotherTab}
+        </p>
+      ) : null}
       {view.miscounts.length > 0 ? (
         <p className="flex w-full flex-wrap items-center gap-1 text-error" data-role="troubles">
           <span className="font-semibold">
@@ -117,6 +126,11 @@ export const EntryStatus = memo(function EntryStatus({
     </div>
   );
 });
+
+function keptWords(w: Words, { kind }: Kept): string {
+  if (kind === 'kept') return w.entry.kept;
+  return kind === 'waiting' ? w.entry.notKeptYet : w.entry.keeping;
+}
 
 /** Where a hand sits: `C3`, `C3, open by 1`. */
 function seatOf(w: Words, { name, openBy }: EntryView['hands']['left']): string {

@@ -4,12 +4,12 @@ import { useMessages } from '@/features/shared/messages';
 import { useUndo } from '@/features/shared/use-undo';
 import type { Asked } from './ask-box';
 import type { EntryAction } from './entry-keys';
-import type { Entering } from './use-entering';
+import type { Asks } from './use-entering';
 import { useWords } from '@/features/shared/words/use-words';
 
 interface EntryActionsOf {
   readonly view: EntryView | null;
-  readonly press: Entering['press'];
+  readonly press: Asks['press'];
   readonly leave: () => void;
   readonly ask: (what: Asked) => void;
 }

@@ -7,8 +7,7 @@ import { isLoadedForMidi, loadsForMidi } from '@/features/shared/devices/own-pag
 import { struckTogether, takeDown } from '@/features/shared/devices/struck-together';
 import { useMessages } from '@/features/shared/messages';
 import { pianoSounder } from '@/features/shared/sound/sounder';
-import { entryWorker } from '@/workers/client';
-import type { Pressed, ScreenCommand } from '@/workers/entry-protocol';
+import type { Asks } from './use-entering';
 import { useWords } from '@/features/shared/words/use-words';
 
 /** The shortest notes that are meant when something is played in, as parts of a quarter. */
@@ -47,11 +46,7 @@ interface Recording {
 
 /** Listens to the chosen keyboard while notes are entered by piano keys. */
 // eslint-disable-next-line max-lines-per-function -- small functions that share one device
-export function usePiano(
-  isOn: boolean,
-  press: (command: ScreenCommand) => void,
-  take: (pressed: Pressed) => void,
-): Piano {
+export function usePiano(isOn: boolean, { press, played }: Pick<Asks, 'press' | 'played'>): Piano {
   const w = useWords();
   const { say } = useMessages();
   const [device, setDevice] = useState<Piano['device']>(() => (isLoadedForMidi() ? 'midi' : 'screen'));
@@ -120,14 +115,8 @@ export function usePiano(
     drop();
     if (!ended) return;
     const keys = ended.taken.finish(performance.now()).filter(({ upMs }) => upMs > 0);
-    entryWorker()
-      .played(keys, 60_000 / ended.to.perMinute, ended.to.grid, Date.now())
-      .then((answer) =>
-        answer.ok
-          ? take(answer.value)
-          : say({ kind: 'trouble', text: answer.trouble.message, hint: answer.trouble.hint }),
-      );
-  }, [drop, take, say]);
+    played(keys, 60_000 / ended.to.perMinute, ended.to.grid);
+  }, [drop, played]);
 
   const touch = useCallback(
     (midi: number): void => {

@@ -1,6 +1,15 @@
 'use client';
 
-import { editsAfter, pieceToEnter, storeFaultWords, studio, type HistoryHead, type How, type UndoRedo } from '@/data';
+import {
+  editsAfter,
+  pieceToEnter,
+  storeFaultWords,
+  studio,
+  withPieceLock,
+  type HistoryHead,
+  type How,
+  type UndoRedo,
+} from '@/data';
 import { entryWorker } from '@/workers/client';
 import type { Words } from './words/use-words';
 import { entrySettled, liveEntry } from './live-entry';
@@ -83,8 +92,15 @@ async function undoOrRedoOne(w: Words, number: number, undoRedo: UndoRedo, how: 
   return undoOrRedoEntered(w, piece, undoRedo, label);
 }
 
-/** Turns a step of entering of a piece that is not open: the core reads it, turns it and writes it. */
+/** Turns a step of entering of a piece that is not open in this tab; where another tab enters it, that one settles what it has first. */
 async function undoOrRedoEntered(w: Words, id: string, undoRedo: UndoRedo, label: string): Promise<UndoOutcome> {
+  const outcome = await withPieceLock(id, () => undoOrRedoLast(w, id, undoRedo, label));
+  if (outcome !== 'held') return outcome;
+  return { kind: 'refused', message: w.entry.otherTabCannotBeWritten, hint: w.entry.makeRoomInOtherTab };
+}
+
+/** The core reads the piece, turns its last step and writes it. */
+async function undoOrRedoLast(w: Words, id: string, undoRedo: UndoRedo, label: string): Promise<UndoOutcome> {
   const found = await pieceToEnter(id);
   if (!found) return { kind: 'refused', ...storeFaultWords(w, { code: 'store.gone', place: { table: 'pieces', id } }) };
   const { piece, stretch, base, steps } = found;
