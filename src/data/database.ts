@@ -111,9 +111,9 @@ export class NewerStudioError extends Error {
 const browserVersion = Math.max(...STORES.map(({ version }) => version)) * 10;
 
 /** Opens the studio's database, and brings up what an older version left. One that a newer version left is not opened: each question is refused with
- * `NewerStudioError`. */
-export function openDatabase(name = DATABASE_NAME): StudioDatabase {
-  const database = new Dexie(name) as StudioDatabase;
+ * `NewerStudioError`. Where there is no database it is made only if `mayMake` says so; else opening it is refused. */
+export function openDatabase(name = DATABASE_NAME, mayMake: () => boolean = () => true): StudioDatabase {
+  const database = new Dexie(name, { indexedDB: guarded(mayMake) }) as StudioDatabase;
   for (const { version, stores } of STORES) {
     const opened = database.version(version).stores({ ...stores });
     if (version === FORM) opened.upgrade(broughtToForm5);
@@ -122,6 +122,25 @@ export function openDatabase(name = DATABASE_NAME): StudioDatabase {
     if (database.backendDB().version > browserVersion) throw new NewerStudioError('the studio is of a newer version');
   });
   return database;
+}
+
+/** The browser's databases, of which none is made without leave: what the browser deleted under an open page is not made anew and empty. */
+function guarded(mayMake: () => boolean): IDBFactory {
+  const { indexedDB: factory } = globalThis;
+  return {
+    open: (name, version) => {
+      const request = factory.open(name, version);
+      request.addEventListener('upgradeneeded', (event) => {
+        if (event.oldVersion > 0 || mayMake()) return;
+        event.stopImmediatePropagation();
+        request.transaction?.abort();
+      });
+      return request;
+    },
+    deleteDatabase: (name) => factory.deleteDatabase(name),
+    databases: () => factory.databases(),
+    cmp: (a, b) => factory.cmp(a, b),
+  };
 }
 
 /** Takes the studio away for good. It waits until every connection is closed. */

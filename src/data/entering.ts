@@ -8,7 +8,7 @@ import { caretIn, enteredSteps, noteCaret, type Done, type EnteredSteps } from '
 import type { StudioDatabase } from './database';
 import { editionOf, pieceById } from './reading';
 import type { PieceRecord } from './records/records';
-import { studio, studioDatabase } from './use-studio';
+import { studio, studioDatabase } from './studio-life';
 
 /** A piece as it is opened for entering: with what was entered before, and where entering stood (null where nobody knows), all of one moment. */
 export interface PieceToEnter extends EnteredSteps {

@@ -48,8 +48,6 @@ export {
   keepPhoto,
   onRefusal,
   ownSince,
-  removeEverything,
-  studio,
   useDesk,
   useHistoryList,
   useLastSaved,
@@ -61,11 +59,12 @@ export {
   usePiecesOf,
   useSetAside,
   useSettings,
-  studioState,
+  useLostStudio,
   useStoreState,
-  type StoreState,
   useWaiting,
 } from './use-studio';
+export { putStudioBack, removeEverything, studio, studioState } from './studio-life';
+export type { Lost, StoreState } from './studio-life';
 export {
   erasePupilForGood,
   planAhead,

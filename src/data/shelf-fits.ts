@@ -1,7 +1,7 @@
 'use client';
 
 import { keepFits, keptFits, piecesToFit, readFitPacks, tidyFits } from './fits';
-import { studioDatabase } from './use-studio';
+import { studioDatabase } from './studio-life';
 
 /** What is kept about the shelf in this browser: worked out, and worked out again where it is lost. */
 export const shelfFits = {

@@ -4,7 +4,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import type { StudioDatabase } from './database';
 import { recordName } from './door/history-records';
 import { recordingSchema, tuningSchema, type RecordingRecord, type TuningRecord } from './records/ear-records';
-import { studioDatabase } from './use-studio';
+import { studioDatabase } from './studio-life';
 
 /** What was found out of the piano here; null where nobody has tuned in, undefined until it is read. What cannot be understood is found out anew. */
 export function useTuning(): TuningRecord | null | undefined {

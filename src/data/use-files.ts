@@ -17,7 +17,8 @@ import type { Conflict } from './join/join';
 import { knownStamps } from './door/stamping';
 import { studioFileText, type ReadFile } from './file/studio-file';
 import { compareWith, type Comparison } from './file/take-in';
-import { change, studio, studioDatabase } from './use-studio';
+import { studio, studioDatabase, studioState } from './studio-life';
+import { change } from './use-studio';
 
 /** The text of a studio file of everything that is here now, also of what could not be written. */
 export async function fileText(): Promise<string> {
@@ -83,5 +84,6 @@ export const keepInFile = {
   choose: (name: string): Promise<boolean> => chooseKeptFile(studioDatabase(), name),
   allow: (): Promise<boolean> => allowKeptFile(studioDatabase()),
   leave: (): Promise<void> => leaveKeptFile(studioDatabase()),
-  write: (): Promise<boolean> => writeKeptFile(studioDatabase(), fileText),
+  /** Only from a studio that is there: what is left of one is saved when the teacher says so. */
+  write: async (): Promise<boolean> => studioState() === 'open' && (await writeKeptFile(studioDatabase(), fileText)),
 };

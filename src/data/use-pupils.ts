@@ -25,7 +25,8 @@ import type { PlanEntry } from './records/plan-record';
 import type { PupilRecord } from './records/pupil-record';
 import type { FindRecord } from './records/records';
 import type { RunRecord } from './records/run-record';
-import { studio, studioDatabase, tellRefusal } from './use-studio';
+import { studio, studioDatabase } from './studio-life';
+import { tellRefusal } from './use-studio';
 
 /** All pupils, kept up to date; undefined until they are read. */
 export function usePupils(): readonly PupilRecord[] | undefined {

@@ -2,14 +2,10 @@
 
 import { useSyncExternalStore } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { deleteDatabase, NewerStudioError, openDatabase, type StudioDatabase } from './database';
 import { askToPersist } from './device/browser-store';
-import { removeLeftovers } from './device/leftovers';
 import type { Command, StoreFault } from './door/commands';
-import { storeWorker } from '@/workers/client';
-import { runCommand } from './door/door';
 import type { HistoryHead } from './door/history-records';
-import { createStudio, type Studio, type Waiting, type Write } from './door/studio';
+import type { Waiting } from './door/studio';
 import type { OnPart } from './door/writing';
 import { doneAfter, historyList, nextToUndoOrRedo, type Next } from './door/undo-redo';
 import {
@@ -25,96 +21,24 @@ import {
 import type { Desk } from './records/desk';
 import type { PieceRecord } from './records/records';
 import type { Settings } from './records/settings';
-
-/** How the browser's store stands to this tab. `old`: another tab opened it in a newer version. `gone`: it was deleted or closed. `blocked`: it cannot
- * be brought up while another tab has it open in an older version. `newer`: a newer version has brought it up, and this one leaves it alone.
- * `unreachable`: the browser does not open it at all. `removed`: the teacher wanted
- * nothing of it left. */
-export type StoreState = 'open' | 'blocked' | 'old' | 'newer' | 'gone' | 'unreachable' | 'removed';
-
-let opened: StudioDatabase | null = null;
-let door: Studio | null = null;
-let storeState: StoreState = 'open';
-const listeners = new Set<() => void>();
-
-/** The studio's database in this browser. It stays inside `data`: screens read by the hooks, and change by the door. */
-export function studioDatabase(): StudioDatabase {
-  opened ??= watched(openDatabase());
-  return opened;
-}
-
-function tell(state: StoreState): void {
-  storeState = state;
-  listeners.forEach((listener) => listener());
-}
-
-/** Removes all that the application has put into this browser: the studio, what is kept of forms, and the application itself. It waits until other tabs
- * have let go of the studio. */
-export async function removeEverything(): Promise<void> {
-  studioDatabase().close();
-  tell('removed');
-  await deleteDatabase();
-  await removeLeftovers();
-}
-
-function watched(database: StudioDatabase): StudioDatabase {
-  database.on('blocked', () => tell('blocked'));
-  database.on('ready', () => tell('open'));
-  database.on('versionchange', (event) => {
-    // Whoever wants to change the database waits for us: nothing here is unwritten but what waits for room.
-    database.close();
-    tell(event.newVersion === null ? 'gone' : 'old');
-  });
-  database.on('close', () => tell('gone'));
-  // The hooks wait for a store that does not open without a word: it is told here.
-  database.open().catch((error: unknown) => tell(isNewer(error) ? 'newer' : 'unreachable'));
-  return database;
-}
-
-function isNewer(error: unknown): boolean {
-  const inner = (error as { readonly inner?: unknown } | null)?.inner;
-  return error instanceof NewerStudioError || inner instanceof NewerStudioError;
-}
-
-/** How the store stands just now. */
-export function studioState(): StoreState {
-  return storeState;
-}
+import {
+  lostStudio,
+  onStudioState,
+  studio,
+  studioDatabase,
+  studioState,
+  type Lost,
+  type StoreState,
+} from './studio-life';
 
 export function useStoreState(): StoreState {
-  return useSyncExternalStore(
-    (tell) => {
-      listeners.add(tell);
-      return () => listeners.delete(tell);
-    },
-    () => storeState,
-    () => 'open',
-  );
+  return useSyncExternalStore(onStudioState, studioState, () => 'open');
 }
 
-/** The door of this tab. */
-export function studio(): Studio {
-  door ??= createStudio(studioDatabase(), tabName(), Date.now, write);
-  return door;
+/** What this page still has of a studio that is gone; null where nothing is left. */
+export function useLostStudio(): Lost | 'reading' | null {
+  return useSyncExternalStore(onStudioState, lostStudio, () => null);
 }
-
-/** What is entered is kept by a worker: the page is busy drawing it. Where no worker runs, the page keeps it itself. */
-const write: Write = async (command, attribution, onPart) => {
-  if (command.kind !== 'piece.enter') return runCommand(studioDatabase(), command, attribution, onPart);
-  const answer = await storeWorker().enter(command, attribution);
-  return answer.ok ? answer.value : runCommand(studioDatabase(), command, attribution);
-};
-
-/** A name for this tab that it keeps over a reload. */
-function tabName(): string {
-  const known = sessionStorage.getItem(TAB);
-  if (known) return known;
-  const name = crypto.randomUUID();
-  sessionStorage.setItem(TAB, name);
-  return name;
-}
-
-const TAB = 'new-thumb-tab';
 
 let hasAsked = false;
 

@@ -20,6 +20,8 @@ export function storeFaultWords(
       return store.invalid(fault.why);
     case 'store.full':
       return store.full;
+    case 'store.lost':
+      return store.lost;
     case 'store.unreachable':
       return store.unreachable(fault.detail);
     default:

@@ -1,12 +1,14 @@
 import type { StudioDatabase } from '@/data/database';
 import type { EnterCommand, StoreFault } from '@/data/door/commands';
 import { runCommand, type Attribution, type Done } from '@/data/door/door';
+import { rememberStudio, type Memory, type Remembered } from '@/data/remembered';
 import type { Result } from '@/core/base';
 import { array, mixed, number, object, string } from 'yup';
 import { guarded, type Asked } from './guarded';
 import type { Answer } from './protocol';
 
-/** What the storing worker does: it keeps what was entered, away from the page, which draws a note meanwhile and has no time. */
+/** What the storing worker does: it keeps what was entered, away from the page, which draws a note meanwhile and has no time; and it remembers the studio
+ * as it is, for the case that the browser takes it away. */
 export interface StoreService {
   /** Opens the store ahead of the first key press. */
   ready(): Answer<null> | Promise<Answer<null>>;
@@ -14,6 +16,10 @@ export interface StoreService {
     command: EnterCommand,
     attribution: Attribution,
   ): Answer<Result<Done, StoreFault>> | Promise<Answer<Result<Done, StoreFault>>>;
+  /** Reads the studio into memory, and follows it. Answers once all of it is there. */
+  remember(): Promise<Answer<null>>;
+  /** What is remembered; null where nothing is. */
+  recall(): Promise<Answer<Remembered | null>>;
 }
 
 const enterSchema = object({
@@ -38,9 +44,27 @@ const enterSchema = object({
 
 const attributionSchema = object({ tab: string().required(), label: string().defined(), atMs: number().required() });
 
+/** So long at most whoever wants to delete the studio waits until it is remembered. Unit: ms. */
+const READ_FOR_MS = 5000;
+
 /** The same without a worker around it. */
 export function createStoreService(database: StudioDatabase): Asked<StoreService> {
+  let memory: Memory | null = null;
+  database.on('versionchange', (event) => {
+    const isDeleted = event.newVersion === null;
+    const read = isDeleted && memory ? memory.read.catch(() => undefined) : Promise.resolve();
+    const late = new Promise((resolve) => setTimeout(resolve, READ_FOR_MS));
+    void Promise.race([read, late]).then(() => database.close());
+    return false;
+  });
   return guarded<StoreService>({
+    remember: async () => {
+      await database.open();
+      memory ??= rememberStudio(database);
+      await memory.read;
+      return { ok: true, value: null };
+    },
+    recall: async () => ({ ok: true, value: memory ? await memory.recall() : null }),
     ready: async () => {
       await database.open();
       return { ok: true, value: null };

@@ -3,5 +3,6 @@ import { openDatabase } from '@/data/database';
 import { stayAlive } from './alive';
 import { createStoreService } from './store-service';
 
-expose(createStoreService(openDatabase()));
+// The page makes the studio: what a worker does not find it does not make anew and empty.
+expose(createStoreService(openDatabase(undefined, () => false)));
 stayAlive();

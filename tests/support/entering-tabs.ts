@@ -60,12 +60,9 @@ export function enteringTab({ database, locks, piece, listeners, pause, look }: 
     isLost = false;
     return write();
   };
-  const studio = createStudio(
-    database,
-    `tab ${opened}`,
-    () => (stamped += 1),
-    (command, attribution) => run(command as EnterCommand, () => runCommand(database, command, attribution)),
-  );
+  const studio = createStudio(database, `tab ${opened}`, () => (stamped += 1), {
+    write: (command, attribution) => run(command as EnterCommand, () => runCommand(database, command, attribution)),
+  });
 
   const store: EntryStore = {
     open: async () => {

@@ -215,4 +215,6 @@ export type StoreFault =
   | { readonly code: 'store.unclear'; readonly place: RecordPlace; readonly field: Field }
   | { readonly code: 'store.invalid'; readonly place: RecordPlace; readonly field: Field; readonly why: string }
   | { readonly code: 'store.full' }
+  /** The browser has taken the studio away under the page. */
+  | { readonly code: 'store.lost' }
   | { readonly code: 'store.unreachable'; readonly detail: string };

@@ -8,6 +8,7 @@ import type { Command, StoreFault } from './commands';
 import { erasePupil } from './erase';
 import { musicOf, runCommand, type Attribution, type Done } from './door';
 import { nextToUndoOrRedo, undoOrRedoEdit, type How, type Next, type UndoRedoResult, type UndoRedo } from './undo-redo';
+import type { Stamp } from '../join/stamp';
 import { recordsOf, type StudioView, viewOf } from './view';
 import { wantedBy } from './wanted';
 import type { OnPart } from './writing';
@@ -49,6 +50,9 @@ interface Asked {
 
 const NOTHING_WAITS: Waiting = { count: 0, refused: [] };
 
+/** Where the studio is read from as a whole, with which device wrote what. */
+export type StudioSource = () => Promise<{ readonly view: StudioView; readonly stamps: readonly Stamp[] }>;
+
 /** How a command is written: in this thread, or, what is entered, where the page does not stand in its way. */
 export type Write = (command: Command, attribution: Attribution, onPart?: OnPart) => Promise<Result<Done, StoreFault>>;
 
@@ -57,11 +61,17 @@ export function createStudio(
   database: StudioDatabase,
   tab: string,
   nowMs: () => number,
-  writeCommand: Write = (command, attribution, onPart) => runCommand(database, command, attribution, onPart),
+  parts: { readonly write?: Write; readonly source?: StudioSource } = {},
 ): Studio {
+  const {
+    write: writeCommand = (command, attribution, onPart) => runCommand(database, command, attribution, onPart),
+    source = async () => ({ view: viewOf(database), stamps: await database.stamps.toArray() }),
+  } = parts;
   let last: Promise<unknown> = Promise.resolve();
   let asked: readonly Asked[] = [];
   let waiting = NOTHING_WAITS;
+  /** Why what waits could not be written. */
+  let waitsFor: StoreFault = { code: 'store.full' };
   const listeners = new Set<() => void>();
   const editListeners = new Set<() => void>();
   const edited = <T extends Result<unknown, StoreFault>>(result: T, command?: Command): T => {
@@ -85,7 +95,10 @@ export function createStudio(
     while (asked.length > 0) {
       const [first, ...rest] = asked as readonly [Asked, ...Asked[]];
       const done = await write(first);
-      if (!done.ok && done.error.code === 'store.full') return false;
+      if (!done.ok && isToWait(done.error)) {
+        waitsFor = done.error;
+        return false;
+      }
       asked = rest;
       tell({
         count: rest.length,
@@ -100,8 +113,10 @@ export function createStudio(
       const one: Asked = { command, label, atMs: nowMs() };
       if (await writeWaiting()) {
         const done = await write(one, onPart);
-        if (done.ok || done.error.code !== 'store.full' || command.kind.startsWith('note.')) return done;
-      }
+        if (done.ok || !isToWait(done.error)) return done;
+        waitsFor = done.error;
+        if (isPassing(command)) return waitsFor.code === 'store.lost' ? ok({ number: null }) : done;
+      } else if (waitsFor.code === 'store.lost' && isPassing(command)) return ok({ number: null });
       asked = [...asked, one];
       tell({ count: asked.length });
       return ok({ number: null });
@@ -115,12 +130,13 @@ export function createStudio(
       oneAfterAnother(async () =>
         (await writeWaiting())
           ? edited(await undoOrRedoEdit(database, number, { undoRedo, how, attribution: { tab, atMs: nowMs() } }))
-          : err({ code: 'store.full' as const }),
+          : err(waitsFor),
       ),
     contents: () =>
-      oneAfterAnother(async () =>
-        contentsOf(await withWaiting(viewOf(database), asked), await database.stamps.toArray()),
-      ),
+      oneAfterAnother(async () => {
+        const { view, stamps } = await source();
+        return contentsOf(await withWaiting(view, asked), stamps);
+      }),
     erase: (pupil) => oneAfterAnother(async () => edited(await erasePupil(database, pupil))),
     waiting: () => waiting,
     retry: () => oneAfterAnother(async () => void (await writeWaiting())),
@@ -133,6 +149,16 @@ export function createStudio(
       return () => editListeners.delete(listener);
     },
   };
+}
+
+/** Whether what was refused is kept in memory: it may be written later. */
+function isToWait({ code }: StoreFault): boolean {
+  return code === 'store.full' || code === 'store.lost';
+}
+
+/** What nobody would miss: it is not kept in memory. What was practised is. */
+function isPassing({ kind }: Command): boolean {
+  return kind.startsWith('note.') && kind !== 'note.run' && kind !== 'note.find';
 }
 
 /** The studio as it would be with what waits, in memory. */

@@ -31,11 +31,19 @@ export function viewOf(database: StudioDatabase): StudioView {
 
 /** The studio as it is in the database, read at once: for what touches most of it. */
 export async function loadedView(database: StudioDatabase): Promise<StudioView> {
-  const tables = new Map<TableName, ReadonlyMap<string, Held>>();
-  for (const table of TABLES) {
-    const records: readonly Held[] = await database.table(table).toArray();
-    tables.set(table, new Map(records.map((record) => [String(heldIn(record, ['id'])), record])));
-  }
+  const lists: Partial<Record<TableName, readonly Held[]>> = {};
+  for (const table of TABLES) lists[table] = await database.table(table).toArray();
+  return viewOfLists(lists);
+}
+
+/** A studio of some records, in memory. */
+export function viewOfLists(lists: Partial<Readonly<Record<TableName, readonly Held[]>>>): StudioView {
+  const tables = new Map(
+    TABLES.map((table) => {
+      const records = lists[table] ?? [];
+      return [table, new Map(records.map((record) => [String(heldIn(record, ['id'])), record]))] as const;
+    }),
+  );
   const all = (table: TableName): readonly Held[] => [...(tables.get(table)?.values() ?? [])];
   return {
     get: ({ table, id }) => Promise.resolve(tables.get(table)?.get(id)),

@@ -3,18 +3,16 @@
 import { ownAddress } from '@/features/shared/own-address';
 import Link from 'next/link';
 import { Download } from 'lucide-react';
-import { useMessages } from '@/features/shared/messages';
 import { ScreenKeys } from '@/features/shared/key-help';
-import { saveStudio } from '@/features/shared/save-studio';
+import { useSaveStudio } from '@/features/shared/save-studio';
 import { useWords } from '@/features/shared/words/use-words';
 import { RemoveAll } from './remove-all';
 
 /** What is kept where, how it is taken along and removed, and what New Thumb is made with. */
 export function AboutScreen() {
   const w = useWords();
-  const { say } = useMessages();
-  const save = (): void =>
-    void saveStudio().then((name) => say({ kind: 'done', text: w.shared.studioIsSavedAs(name) }));
+  const saveIt = useSaveStudio();
+  const save = (): void => void saveIt();
   return (
     <div className="mx-auto flex max-w-3xl flex-col gap-8 px-4 py-5">
       <ScreenKeys keys={[]} />

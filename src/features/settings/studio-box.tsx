@@ -6,7 +6,7 @@ import { change, compareWithStudio, readStudioFile, usePieces } from '@/data';
 import { loadDemoStudio } from '@/features/shared/demo-studio';
 import { useTakeFiles } from '@/features/shared/use-take-files';
 import { useMessages } from '@/features/shared/messages';
-import { saveStudio } from '@/features/shared/save-studio';
+import { useSaveStudio } from '@/features/shared/save-studio';
 import { Busy, shownFirst } from './busy';
 import { FilePreview, type Looked } from './file-preview';
 import { KeptFileBox } from './kept-file-box';
@@ -17,6 +17,7 @@ import { useWords } from '@/features/shared/words/use-words';
 export function StudioBox() {
   const w = useWords();
   const { say } = useMessages();
+  const saveIt = useSaveStudio();
   const takeFiles = useTakeFiles();
   const chooser = useRef<HTMLInputElement>(null);
   const pieces = usePieces() ?? [];
@@ -25,8 +26,7 @@ export function StudioBox() {
   const [busy, setBusy] = useState<string | null>(null);
   const save = async (): Promise<void> => {
     await shownFirst(() => setBusy(w.settings.savingStudio));
-    const name = await saveStudio().finally(() => setBusy(null));
-    say({ kind: 'done', text: w.settings.studioIsSavedAs(name) });
+    await saveIt().finally(() => setBusy(null));
   };
   const look = async (file: File): Promise<void> => {
     await shownFirst(() => setBusy(w.settings.readingFile(file.name)));

@@ -6,10 +6,12 @@ import {
   keepInFile,
   onRefusal,
   ownSince,
+  putStudioBack,
   storeFaultWords,
   studio,
   useKeptFile,
   useLastSaved,
+  useLostStudio,
   useSettings,
   useStoreState,
   useWaiting,
@@ -18,7 +20,7 @@ import {
 import { useMessages } from './messages';
 import { Notice } from './notice';
 import { NewerNotice } from './offline/newer-notice';
-import { saveStudio } from './save-studio';
+import { useSaveStudio } from './save-studio';
 import { onSilence } from './sound/sounder';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
@@ -78,16 +80,13 @@ const storeWords = (w: Words) =>
       text: w.shared.anotherTabOpenedStudioIn,
       hint: w.shared.reloadThisPageEverythingIs,
     },
-    gone: {
-      text: w.shared.browserHasClosedOrDeleted,
-      hint: w.shared.saveStudioFileNowWhere,
-    },
   }) as const;
 
 function StoreNotice() {
   const w = useWords();
   const state = useStoreState();
   if (state === 'open' || state === 'newer' || state === 'unreachable' || state === 'removed') return null;
+  if (state === 'gone') return <GoneNotice />;
   const { text, hint } = storeWords(w)[state];
   return (
     <Notice role="alert" name="store">
@@ -95,6 +94,50 @@ function StoreNotice() {
         <strong className="font-semibold">{text}</strong> {hint}
       </span>
       <button type="button" className="btn btn-sm h-9" onClick={() => location.reload()}>
+        {w.shared.reload}
+      </button>
+    </Notice>
+  );
+}
+
+/** The browser took the studio away under the page: what the page still has is the studio until the teacher says what becomes of it. */
+function GoneNotice() {
+  const w = useWords();
+  const { say } = useMessages();
+  const lost = useLostStudio();
+  const { count } = useWaiting();
+  const [isSaved, setSaved] = useState(false);
+  const isInDanger = lost !== null && lost !== 'reading' && !isSaved;
+  useEffect(() => {
+    if (!isInDanger) return undefined;
+    // The browser asks before the page is left.
+    const hold = (event: BeforeUnloadEvent): void => event.preventDefault();
+    window.addEventListener('beforeunload', hold);
+    return () => window.removeEventListener('beforeunload', hold);
+  }, [isInDanger]);
+  const putBack = async (): Promise<void> => {
+    const isBack = await putStudioBack(w.shared.studioPutBack);
+    if (!isBack)
+      return say({ kind: 'trouble', text: w.shared.studioCouldNotBePutBack, hint: w.shared.saveItAndLookWhether });
+    // Nothing holds the page any more once it is in the store.
+    setSaved(true);
+    setTimeout(() => location.reload());
+  };
+  return (
+    <Notice role="alert" name="store">
+      <span className="min-w-0 flex-1">
+        <strong className="font-semibold">{w.shared.browserHasClosedOrDeleted}</strong>{' '}
+        {lost === null ? w.shared.pageHasNothingOfIt : lost === 'reading' ? '' : w.shared.pageStillHas(lost, count)}
+      </span>
+      {lost !== null && lost !== 'reading' ? (
+        <>
+          <SaveStudio words={w.shared.saveStudioFileNow} onSaved={() => setSaved(true)} />
+          <button type="button" className="btn btn-sm h-9" data-role="put-back" onClick={() => void putBack()}>
+            {w.shared.putStudioBack}
+          </button>
+        </>
+      ) : null}
+      <button type="button" className="btn btn-ghost btn-sm h-9 font-normal" onClick={() => location.reload()}>
         {w.shared.reload}
       </button>
     </Notice>
@@ -129,13 +172,15 @@ function WaitingNotice() {
       window.removeEventListener('beforeunload', hold);
     };
   }, [count]);
-  if (count === 0) return null;
+  const store = useStoreState();
+  // Of a studio that is gone it is told there.
+  if (count === 0 || store === 'gone') return null;
   return (
     <Notice role="alert" name="waiting">
       <span className="min-w-0 flex-1">
         <strong className="font-semibold">{w.shared.thereIsNoRoomLeft(count)}</strong> {w.shared.theyAreWrittenAsSoon}
       </span>
-      <SaveStudio />
+      <SaveStudio words={w.shared.saveStudio} />
       <button type="button" className="btn btn-sm h-9" onClick={() => void studio().retry()}>
         {w.shared.tryAgain}
       </button>
@@ -143,16 +188,15 @@ function WaitingNotice() {
   );
 }
 
-function SaveStudio() {
-  const w = useWords();
-  const { say } = useMessages();
+function SaveStudio({ words, onSaved }: { readonly words: string; readonly onSaved?: () => void }) {
+  const save = useSaveStudio();
   return (
     <button
       type="button"
       className="btn btn-sm h-9"
-      onClick={() => void saveStudio().then((name) => say({ kind: 'done', text: w.shared.studioIsSavedAs(name) }))}
+      onClick={() => void save().then((isSaved) => (isSaved ? onSaved?.() : undefined))}
     >
-      {w.shared.saveStudio}
+      {words}
     </button>
   );
 }
@@ -177,7 +221,7 @@ function ReminderNotice() {
   return (
     <Notice role="status" name="reminder">
       <span className="min-w-0 flex-1">{w.shared.fileOutlivesLostDeviceOr(saved, days)}</span>
-      <SaveStudio />
+      <SaveStudio words={w.shared.saveStudio} />
       <button type="button" className="btn btn-ghost btn-sm h-9 font-normal" onClick={later}>
         {w.shared.later}
       </button>

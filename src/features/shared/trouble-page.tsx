@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { useState } from 'react';
+import { useStoreState } from '@/data';
 import { saveStudio } from './save-studio';
 import { useWords } from '@/features/shared/words/use-words';
 
@@ -14,6 +15,7 @@ interface TroublePageProps {
 /** Where a screen came to grief: the studio is still there, and can be saved. */
 export function TroublePage({ what, onAgain }: TroublePageProps) {
   const w = useWords();
+  const store = useStoreState();
   const [saved, setSaved] = useState<string | null>(null);
   const save = (): void => {
     saveStudio().then(
@@ -28,7 +30,7 @@ export function TroublePage({ what, onAgain }: TroublePageProps) {
       className="mx-auto flex max-w-xl flex-col gap-4 px-4 py-16 text-center"
     >
       <h1 className="text-2xl font-semibold">{w.shared.cannotBeShownJustNow(what)}</h1>
-      <p>{w.shared.somethingWentWrongInNew}</p>
+      <p>{store === 'gone' ? w.shared.screenNeedsStore : w.shared.somethingWentWrongInNew}</p>
       <div className="flex flex-wrap justify-center gap-2">
         <button type="button" className="btn btn-primary btn-sm h-9" onClick={onAgain}>
           {w.shared.tryAgain}

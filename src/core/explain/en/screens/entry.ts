@@ -173,7 +173,7 @@ export const entry = (t: Terms) => ({
   makeRoomThere: 'Make room, or save the studio file there. What you pressed here last was not entered.',
   lastWasNotEntered: 'What you pressed last was not entered: the piece changed just then.',
   pieceIsShownAsKept: 'The piece is shown as it is kept. Press it again.',
-  notKeptYet: 'Not kept yet: no room',
+  notKeptYet: 'Not kept yet',
   thisPieceIsNotOn: 'This piece is not on the shelf any more.',
   undoBringsItBackWhere: 'Undo brings it back where it was taken off just now.',
   thisPieceCouldNotBe: 'This piece could not be opened for entering.',

@@ -187,7 +187,6 @@ export const settings = (t: Terms) => ({
     `A reach is a number from ${t.lengthNumber(leastMm)} to ${t.length(greatestMm)}. It stays at ${t.length(spanMm)}.`,
   stretchingMustNeverHurtStop:
     'Stretching must never hurt. Stop and rest when a hand hurts; where pain stays, ask a doctor or a qualified teacher.',
-  studioIsSavedAs: (value: string) => `The studio is saved as ${value}.`,
   nothingWasChanged: (hint: string) => `${hint} Nothing was changed.`,
   allPiecesPupilsAndSettings:
     'All pieces, pupils and settings live in this browser and nowhere else. Save them to a file now and then, and to take them to another machine. A file is looked at before anything of it is taken in, and that can be undone.',

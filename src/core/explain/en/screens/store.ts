@@ -32,6 +32,10 @@ export const store = () => ({
     hint: 'It is listed in Settings under “Set aside”: save it there as a file, delete it, and do this once more.',
   }),
   invalid: (why: string) => ({ message: `This cannot be kept: ${why}.`, hint: 'Nothing was changed.' }),
+  lost: {
+    message: 'The browser has closed or deleted the studio.',
+    hint: 'Save the studio file, or put the studio back into this browser: the notice at the top has both.',
+  },
   full: {
     message: 'There is no room left on this device.',
     hint: 'Make room, or save the studio to a file in Settings.',
