@@ -4,6 +4,7 @@ export type { Whose } from './decided';
 export type { Command, StoreFault } from './door/commands';
 export type { HistoryHead } from './door/history-records';
 export type { How, UndoRedo } from './door/undo-redo';
+export { typedPlace } from './device/typed-words';
 export { askToPersist, roomLeft } from './device/browser-store';
 export type { Room } from './device/browser-store';
 export type { TakingIn } from './file/contents';

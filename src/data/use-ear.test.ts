@@ -1,7 +1,8 @@
 import { afterEach, beforeEach, expect, it } from '@jest/globals';
 import { aRun, emptyStudio, tabOf } from '../../tests/support/studio';
 import type { StudioDatabase } from './database';
-import { ownEarFigures, tidyRecordings } from './use-ear';
+import { followRecordings } from './door/recordings';
+import { ownEarFigures } from './use-ear';
 
 let database: StudioDatabase;
 beforeEach(() => {
@@ -18,13 +19,13 @@ it('keeps the sound of a run that is there, and of one that can be had back', as
     await database.recordings.put({ run: id, sound: new Blob(['sound']) });
   }
   await tab.run({ kind: 'run.remove', ids: ['deleted'] }, '');
-  await tidyRecordings(database);
+  await followRecordings(database);
   expect(await kept()).toEqual(['deleted', 'there']);
 });
 
 it('lets go of a sound whose run nobody can bring back', async () => {
   await database.recordings.put({ run: 'gone', sound: new Blob(['sound']) });
-  await tidyRecordings(database);
+  await followRecordings(database);
   expect(await kept()).toEqual([]);
 });
 

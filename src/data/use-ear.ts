@@ -2,7 +2,7 @@
 
 import { useLiveQuery } from 'dexie-react-hooks';
 import type { StudioDatabase } from './database';
-import { recordName } from './door/history-records';
+import { followRecordings } from './door/recordings';
 import { recordingSchema, tuningSchema, type RecordingRecord, type TuningRecord } from './records/ear-records';
 import { studioDatabase } from './studio-life';
 
@@ -77,11 +77,6 @@ export async function recordedBytes(): Promise<number> {
 }
 
 /** Lets go of the sounds whose run is no more and cannot be had back by undoing: called before they are counted. */
-export async function tidyRecordings(database: StudioDatabase = studioDatabase()): Promise<void> {
-  const { recordings, runs, history } = database;
-  for (const run of await recordings.toCollection().primaryKeys()) {
-    if ((await runs.get(run)) !== undefined) continue;
-    const name = recordName({ table: 'runs', id: run });
-    if ((await history.where('records').equals(name).count()) === 0) await recordings.delete(run);
-  }
+export function tidyRecordings(): Promise<void> {
+  return followRecordings(studioDatabase());
 }

@@ -25,6 +25,7 @@ import type { PlanEntry } from './records/plan-record';
 import type { PupilRecord } from './records/pupil-record';
 import type { FindRecord } from './records/records';
 import type { RunRecord } from './records/run-record';
+import { forgetTyped } from './device/typed-words';
 import { studio, studioDatabase } from './studio-life';
 import { tellRefusal } from './use-studio';
 
@@ -105,9 +106,9 @@ export function useConflicts(): readonly Conflict[] | undefined {
 /** Removes everything of a pupil for good. Whether it was done; a refusal is told by itself. */
 export async function erasePupilForGood(pupil: string): Promise<boolean> {
   const done = await studio().erase(pupil);
-  if (!done.ok) tellRefusal(done.error);
   // What was typed about the pupil and never kept goes too.
-  else for (const name of Object.keys(sessionStorage)) if (name.includes(pupil)) sessionStorage.removeItem(name);
+  if (done.ok) forgetTyped(done.value);
+  else tellRefusal(done.error);
   return done.ok;
 }
 

@@ -5,8 +5,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { askToPersist } from './device/browser-store';
 import type { Command, StoreFault } from './door/commands';
 import type { HistoryHead } from './door/history-records';
-import type { Waiting } from './door/studio';
-import type { OnPart } from './door/writing';
+import type { RunHow, Waiting } from './door/studio';
 import { doneAfter, historyList, nextToUndoOrRedo, type Next } from './door/undo-redo';
 import {
   allPieces,
@@ -62,9 +61,9 @@ export function tellRefusal(fault: StoreFault): void {
 }
 
 /** Does what a command asks; null where it is done, else why it was refused, which the screen tells by itself. The first piece of the teacher's own
- * makes the browser be asked to keep the studio. `onPart` is told how far a long edit is, from 0 to 1. */
-export async function change(command: Command, label = '', onPart?: OnPart): Promise<StoreFault | null> {
-  const done = await studio().run(command, label, onPart);
+ * makes the browser be asked to keep the studio. */
+export async function change(command: Command, label = '', how: RunHow = {}): Promise<StoreFault | null> {
+  const done = await studio().run(command, label, how);
   if (!done.ok) {
     tellRefusal(done.error);
     return done.error;

@@ -3,7 +3,7 @@ import type { EnterCommand, StoreFault } from '@/data/door/commands';
 import { runCommand, type Attribution, type Done } from '@/data/door/door';
 import { rememberStudio, type Memory, type Remembered } from '@/data/remembered';
 import type { Result } from '@/core/base';
-import { array, mixed, number, object, string } from 'yup';
+import { array, boolean, mixed, number, object, string } from 'yup';
 import { guarded, type Asked } from './guarded';
 import type { Answer } from './protocol';
 
@@ -42,7 +42,12 @@ const enterSchema = object({
   typing: string().nullable().optional(),
 });
 
-const attributionSchema = object({ tab: string().required(), label: string().defined(), atMs: number().required() });
+const attributionSchema = object({
+  tab: string().required(),
+  label: string().defined(),
+  atMs: number().required(),
+  isTyped: boolean().default(false),
+});
 
 /** So long at most whoever wants to delete the studio waits until it is remembered. Unit: ms. */
 const READ_FOR_MS = 5000;

@@ -15,6 +15,7 @@ import {
   forget,
   forgetOldest,
   forgetUndone,
+  goneOnWith,
   noteFields,
   putAll,
   toNobody,
@@ -70,7 +71,7 @@ export async function inTransaction<T>(
       [
         ...TABLES.map((table) => database.table(table)),
         ...[database.history, database.changes, database.stamps, database.digests, database.briefs, database.local],
-        database.carets,
+        ...[database.carets, database.recordings],
       ],
       async () => {
         const result = await work();
@@ -151,7 +152,8 @@ export async function editFields(
   await putAll(database, records, onPart);
   if (by === 'us') await stampEdit(database, changed);
   await forgetUndone(database, attribution.tab);
-  const number = await noteFields(database, changed, attribution);
+  const number =
+    (await goneOnWith(database, changed, attribution)) ?? (await noteFields(database, changed, attribution));
   await forgetOldest(database);
   return ok({ number });
 }

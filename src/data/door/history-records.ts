@@ -44,9 +44,11 @@ export type HistoryChange =
 /** The fields of a piece that hold its music. */
 export const MUSIC_FIELDS: readonly Field[] = [['musicXml'], ['edition']];
 
-/** Who does something, what it is in words, and when (ms since 1970). */
+/** Who does something, what it is in words, and when (ms since 1970). `isTyped`: words that are kept at each pause of typing are one edit as long as they are
+ * gone on with. */
 export interface Attribution {
   readonly tab: string;
   readonly label: string;
   readonly atMs: number;
+  readonly isTyped?: boolean;
 }

@@ -249,6 +249,37 @@ describe('the cards of a week', () => {
   });
 });
 
+describe('words that are kept while they are typed', () => {
+  const types = (note: string, atMs: number, more: { readonly tab?: string; readonly day?: string } = {}) =>
+    runCommand(
+      studio,
+      { kind: 'lesson.note', pupil: 'ada', day: more.day ?? '2026-11-26', note },
+      { tab: more.tab ?? 'one', label: `note ${more.day ?? ''}`, atMs, isTyped: true },
+    );
+  const notes = async (): Promise<readonly string[]> => (await lessonsOf(studio, 'ada')).map(({ note }) => note);
+
+  it('are one edit as long as they are gone on with: Undo takes all of them back, Redo brings all', async () => {
+    const edits = await studio.history.count();
+    for (const [i, text] of ['th', 'thumb', 'thumb under'].entries()) await types(text, 1000 + 200 * i);
+    expect([await studio.history.count(), await notes()]).toEqual([edits + 1, ['thumb under']]);
+    await turns(studio, 'undo');
+    expect(await notes()).toEqual([]);
+    await turns(studio, 'redo');
+    expect(await notes()).toEqual(['thumb under']);
+  });
+
+  it('are an edit of their own after a while, in another tab, of another lesson, and after anything else', async () => {
+    const edits = await studio.history.count();
+    await types('a', 1000);
+    await types('ab', 20_000);
+    await types('abc', 20_100, { tab: 'two' });
+    await types('x', 20_200, { tab: 'two', day: '2026-11-27' });
+    await does(studio, { kind: 'piece.place', id: 'tune', place: 'archive' });
+    await types('xy', 20_300, { tab: 'two', day: '2026-11-27' });
+    expect(await studio.history.count()).toBe(edits + 6);
+  });
+});
+
 describe('the note of a lesson', () => {
   const note = (text: string) => does(studio, { kind: 'lesson.note', pupil: 'ada', day: '2026-11-26', note: text });
 

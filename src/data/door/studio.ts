@@ -24,15 +24,15 @@ export interface Waiting {
 export interface Studio {
   readonly tab: string;
   /** Does what a command asks. `label` names the edit in the history; notes need none. Where there is no room it is kept in memory, and waits.
-   * `onPart` is told how far a long edit is. */
-  readonly run: (command: Command, label?: string, onPart?: OnPart) => Promise<Result<Done, StoreFault>>;
+   */
+  readonly run: (command: Command, label?: string, how?: RunHow) => Promise<Result<Done, StoreFault>>;
   /** What this tab takes back or does again next, once everything that was asked before is done. */
   readonly next: (undoRedo: UndoRedo) => Promise<Next | null>;
   readonly undoOrRedo: (number: number, undoRedo: UndoRedo, how: How) => Promise<Result<UndoRedoResult, StoreFault>>;
   /** Everything in the studio, with what is waiting. */
   readonly contents: () => Promise<StudioContents>;
-  /** Removes everything of a pupil for good. */
-  readonly erase: (pupil: string) => Promise<Result<null, StoreFault>>;
+  /** Removes everything of a pupil for good. Gives the names of the records that went. */
+  readonly erase: (pupil: string) => Promise<Result<ReadonlySet<string>, StoreFault>>;
   readonly waiting: () => Waiting;
   /** Tries to write what is waiting. */
   readonly retry: () => Promise<void>;
@@ -42,10 +42,17 @@ export interface Studio {
   readonly onEdit: (tell: () => void) => () => void;
 }
 
+/** `onPart` is told how far a long edit is; `isTyped`: words on the way, which go on with the edit before them. */
+export interface RunHow {
+  readonly onPart?: OnPart;
+  readonly isTyped?: boolean;
+}
+
 interface Asked {
   readonly command: Command;
   readonly label: string;
   readonly atMs: number;
+  readonly isTyped: boolean;
 }
 
 const NOTHING_WAITS: Waiting = { count: 0, refused: [] };
@@ -87,8 +94,8 @@ export function createStudio(
     last = mine.catch(() => undefined);
     return mine;
   };
-  const write = async ({ command, label, atMs }: Asked, onPart?: OnPart): Promise<Result<Done, StoreFault>> =>
-    edited(await writeCommand(command, { tab, label, atMs }, onPart), command);
+  const write = async ({ command, ...asked }: Asked, onPart?: OnPart): Promise<Result<Done, StoreFault>> =>
+    edited(await writeCommand(command, { tab, ...asked }, onPart), command);
 
   /** Writes what waits, in its order; says whether nothing waits any more. */
   const writeWaiting = async (): Promise<boolean> => {
@@ -108,9 +115,9 @@ export function createStudio(
     return true;
   };
 
-  const run = (command: Command, label = '', onPart?: OnPart): Promise<Result<Done, StoreFault>> =>
+  const run: Studio['run'] = (command, label = '', { onPart, isTyped = false } = {}) =>
     oneAfterAnother(async () => {
-      const one: Asked = { command, label, atMs: nowMs() };
+      const one: Asked = { command, label, atMs: nowMs(), isTyped };
       if (await writeWaiting()) {
         const done = await write(one, onPart);
         if (done.ok || !isToWait(done.error)) return done;

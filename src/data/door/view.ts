@@ -1,6 +1,7 @@
 import type { StudioDatabase } from '../database';
 import { heldIn, type Field, type Held } from '../records/field';
 import { TABLES, type TableName } from '../records/tables';
+import type { TableOfPupils } from '../records/whose';
 import type { RecordPlace } from './history-records';
 
 /** The studio as a command sees it: in the database, or in memory. */
@@ -10,9 +11,6 @@ export interface StudioView {
   /** The records of a table that are one pupil's. */
   ofPupil(table: TableOfPupils, pupil: string): Promise<readonly Held[]>;
 }
-
-/** Tables whose records name a pupil. */
-export type TableOfPupils = 'plan' | 'lessons' | 'runs' | 'answers';
 
 /** A field as a command wants it; `undefined` takes it out. */
 export interface Wanted extends RecordPlace {

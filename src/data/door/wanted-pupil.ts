@@ -6,6 +6,7 @@ import { PUPIL } from '../records/pupil-record';
 import { SETTINGS } from '../records/settings';
 import { understoodKept, understoodRecord } from '../records/understand';
 import type { EditCommand, StoreFault } from './commands';
+import { OF_ONE_PUPIL } from '../records/whose';
 import type { StudioView, Wanted } from './view';
 
 type Of<Kind extends EditCommand['kind']> = EditCommand & { readonly kind: Kind };
@@ -55,9 +56,6 @@ export async function lessonNote(
   const lesson: LessonRecord = { id: place.id, form: FORM, origin: 'own', pupil, day, note };
   return [{ ...place, field: [], value: lesson }];
 }
-
-/** The tables of which every record belongs to one pupil. */
-export const OF_ONE_PUPIL = ['plan', 'lessons', 'runs', 'answers'] as const;
 
 /** Everything of a pupil goes, and what was decided in pieces for nobody else. */
 export async function everythingOf(view: StudioView, id: string): Promise<Result<readonly Wanted[], StoreFault>> {

@@ -1,6 +1,7 @@
 import Dexie from 'dexie';
 import type { StudioDatabase } from '../database';
 import { TABLES } from '../records/tables';
+import { withHeld } from '../records/field';
 import type { Becoming } from './apply';
 import { followRuns } from './digest-runs';
 import { MANY, recordName, type Attribution, type ChangedField, type HistoryHead } from './history-records';
@@ -78,6 +79,35 @@ export async function noteFields(
   const number = await database.history.add(head as HistoryHead);
   await database.changes.put({ number, kind: 'fields', fields: changed, ...(stamps ? { stamps } : {}) });
   return number;
+}
+
+/** Words that are typed go on with the edit before them where that is of the same field and not long ago. Unit: ms. */
+const TYPED_ON_MS = 5000;
+
+/** Joins what was typed to the last edit, where that was typed in the same tab into the same field just now. Gives its number; null where it is an edit of its own. */
+export async function goneOnWith(
+  database: StudioDatabase,
+  changed: readonly ChangedField[],
+  { tab, label, atMs, isTyped = false }: Attribution,
+): Promise<number | null> {
+  const [one, ...others] = changed;
+  const last = isTyped && one && others.length === 0 ? await database.history.orderBy(':id').last() : undefined;
+  const isGoneOn =
+    last?.state === 'done' && last.tab === tab && last.label === label && atMs - last.atMs <= TYPED_ON_MS;
+  const change = isGoneOn ? await database.changes.get(last.number) : undefined;
+  const [before, ...more] = change?.kind === 'fields' && !change.stamps ? change.fields : [];
+  if (!last || !one || !before || more.length > 0 || recordName(before) !== recordName(one)) return null;
+  // The first words may have made the record: what comes later is typed into its field.
+  const isSame = before.field.join('/') === one.field.join('/');
+  const after = isSame
+    ? { record: one.after }
+    : before.field.length === 0
+      ? withHeld(before.after, one.field, one.after)
+      : null;
+  if (!after) return null;
+  await database.history.put({ ...last, atMs });
+  await database.changes.put({ number: last.number, kind: 'fields', fields: [{ ...before, after: after.record }] });
+  return last.number;
 }
 
 /** What a tab took back before can no longer be done again once it does something else. What others took back is theirs. */

@@ -252,9 +252,9 @@ describe('a long file', () => {
     const runs = Array.from({ length: 2500 }, (_, i) => ({ ...aRun(`r${i}`, 'a', i), form: 5 }));
     const file = { ...(await contents(other)), runs };
     const parts: number[] = [];
-    const taken = await tabOf(studio).run({ kind: 'studio.take-in', contents: file, how: 'keep' }, 'taken in', (part) =>
-      parts.push(part),
-    );
+    const onPart = (part: number): void => void parts.push(part);
+    const taking = { kind: 'studio.take-in', contents: file, how: 'keep' } as const;
+    const taken = await tabOf(studio).run(taking, 'taken in', { onPart });
     expect(taken.ok).toBe(true);
     expect(parts).toEqual([0.4, 0.8, 1]);
     expect(await studio.runs.count()).toBe(2500);

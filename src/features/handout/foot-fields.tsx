@@ -26,7 +26,8 @@ interface FootFieldProps {
 function FootField({ name, label, kept, most }: FootFieldProps) {
   const w = useWords();
   const keep = async (typed: string): Promise<boolean> =>
-    (await change({ kind: 'settings.change', change: { [name]: typed } }, w.handout.footChanged)) === null;
+    (await change({ kind: 'settings.change', change: { [name]: typed } }, w.handout.footChanged, { isTyped: true })) ===
+    null;
   const { field } = useTypedNote(`sheet-${name}`, kept, keep);
   return (
     <label className="mb-1 block">

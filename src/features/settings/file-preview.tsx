@@ -49,7 +49,7 @@ export function FilePreview({ looked, hasOwn, onClose }: FilePreviewProps) {
   const takeIn = async (): Promise<void> => {
     await shownFirst(() => setBusy(true));
     const command = { kind: 'studio.take-in', contents, how } as const;
-    const fault = await change(command, w.settings.studioFileTakenIn(day), setPart).finally(() => {
+    const fault = await change(command, w.settings.studioFileTakenIn(day), { onPart: setPart }).finally(() => {
       setBusy(false);
       setPart(null);
     });

@@ -3,6 +3,7 @@
 import { useCallback, useEffect } from 'react';
 import type { FieldValues, UseFormReturn } from 'react-hook-form';
 import { mixed } from 'yup';
+import { typedPlace } from '@/data';
 
 const keptSchema = mixed<Readonly<Record<string, unknown>>>(
   (value): value is Readonly<Record<string, unknown>> =>
@@ -11,7 +12,7 @@ const keptSchema = mixed<Readonly<Record<string, unknown>>>(
 
 /** Keeps what is typed into a form over a reload of the page, in this tab alone. Gives what forgets it, once it is kept elsewhere or left. */
 export function useKeptForm<T extends FieldValues>(name: string, form: UseFormReturn<T>): () => void {
-  const place = `new-thumb-form/${name}`;
+  const place = typedPlace(name);
   const { subscribe, reset, getValues } = form;
   useEffect(() => {
     const kept = parsed(sessionStorage.getItem(place));

@@ -1,9 +1,11 @@
 'use client';
 
 import { useEffect, useRef, useState, type ChangeEvent } from 'react';
+import { typedPlace } from '@/data';
 
-/** How long after the last key what was typed is kept. Unit: ms. */
-const PAUSE_MS = 900;
+/** How long after the last key what was typed is kept, and how long at most while one types on. Unit: ms. */
+const PAUSE_MS = 150;
+const MOST_MS = 1000;
 
 export interface TypedNote {
   readonly isKept: boolean;
@@ -15,14 +17,14 @@ export interface TypedNote {
   };
 }
 
-/** A note that is kept at each pause, and when its field or its screen is left. What is typed stays in this tab until it is kept, also over a reload. `keep`
- * says whether it was kept. */
+/** A note that is kept at each short pause, and when its field, its screen or its tab is left. What is typed stays in this tab until it is kept, also over a
+ * reload. `keep` says whether it was kept. */
 export function useTypedNote(name: string, kept: string, keep: (note: string) => Promise<boolean>): TypedNote {
-  const place = `new-thumb-form/${name}`;
+  const place = typedPlace(name);
   const [typed, setTyped] = useState<string | null>(() => sessionStorage.getItem(place));
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  /** What was typed last and is not kept yet. */
-  const pending = useRef<(() => void) | null>(null);
+  /** What was typed last and is not kept yet, and since when there is something that is not. */
+  const pending = useRef<{ readonly keep: () => void; readonly sinceMs: number } | null>(null);
   const keepNow = async (note: string): Promise<void> => {
     clearTimeout(timer.current);
     pending.current = null;
@@ -34,11 +36,23 @@ export function useTypedNote(name: string, kept: string, keep: (note: string) =>
     setTyped(note);
     sessionStorage.setItem(place, note);
     clearTimeout(timer.current);
-    pending.current = () => void keepNow(note);
-    timer.current = setTimeout(pending.current, PAUSE_MS);
+    const now = performance.now();
+    const { sinceMs } = pending.current ?? { sinceMs: now };
+    pending.current = { keep: () => void keepNow(note), sinceMs };
+    timer.current = setTimeout(pending.current.keep, Math.min(PAUSE_MS, Math.max(0, sinceMs + MOST_MS - now)));
   };
-  // Whoever leaves the screen before the pause has kept it too.
-  useEffect(() => () => pending.current?.(), []);
+  useEffect(() => {
+    const keepPending = (): void => pending.current?.keep();
+    // A tab that is hidden may be ended without a further word.
+    const hidden = (): void => (document.visibilityState === 'hidden' ? keepPending() : undefined);
+    document.addEventListener('visibilitychange', hidden);
+    window.addEventListener('pagehide', keepPending);
+    return () => {
+      document.removeEventListener('visibilitychange', hidden);
+      window.removeEventListener('pagehide', keepPending);
+      keepPending();
+    };
+  }, []);
   const isKept = typed === null || typed === kept;
   return {
     isKept,

@@ -17,7 +17,7 @@ export function LessonNote({ pupil, day, kept }: LessonNoteProps) {
   const w = useWords();
   const { isKept, field } = useTypedNote(`lesson/${pupil.id}/${day}`, kept, async (note) => {
     const words = w.lesson.noteKept(pupil.name, dayWords(day));
-    return (await change({ kind: 'lesson.note', pupil: pupil.id, day, note }, words)) === null;
+    return (await change({ kind: 'lesson.note', pupil: pupil.id, day, note }, words, { isTyped: true })) === null;
   });
   return (
     <section aria-labelledby="lesson-note" className="flex flex-col gap-1">

@@ -36,9 +36,9 @@ interface CardFormProps {
 /** Everything about one card. Each change is kept at once. */
 export function CardForm({ card, piece, pupils, settings, thisWeek, title, onClose }: CardFormProps) {
   const w = useWords();
-  const put = async (said: CardChange): Promise<boolean> =>
-    (await change({ kind: 'plan.change', ids: [card.id], change: said }, w.week.changed(title))) === null;
-  const note = useTypedNote(`card-note/${card.id}`, card.note, (typed) => put({ note: typed }));
+  const put = async (said: CardChange, isTyped = false): Promise<boolean> =>
+    (await change({ kind: 'plan.change', ids: [card.id], change: said }, w.week.changed(title), { isTyped })) === null;
+  const note = useTypedNote(`card-note/${card.id}`, card.note, (typed) => put({ note: typed }, true));
   const next = card.week === null || card.week < thisWeek ? thisWeek : weeksAfter(card.week, 1);
   const small = 'btn btn-sm h-9 font-normal pointer-coarse:h-11';
   return (
