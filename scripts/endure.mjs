@@ -19,6 +19,7 @@ const isLivedThrough = runs(
     '--',
     'door/histories',
     'entry/entering',
+    'file/rights',
     'oracle/stages',
     'oracle/robustness',
     'oracle/fuzzed',

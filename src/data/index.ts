@@ -7,7 +7,8 @@ export type { How, UndoRedo } from './door/undo-redo';
 export { typedPlace } from './device/typed-words';
 export { askToPersist, roomLeft } from './device/browser-store';
 export type { Room } from './device/browser-store';
-export type { TakingIn } from './file/contents';
+export type { StudioContents, TakingIn } from './file/contents';
+export { harmIn } from './file/coming';
 export { readStudioFile } from './file/studio-file';
 export type { ReadFile, StudioFileTrouble } from './file/studio-file';
 export type { Comparison } from './file/take-in';
@@ -20,6 +21,7 @@ export type { Desk, KeyboardSize, PupilOrder, ShelfOrder } from './records/desk'
 export type { SheetChoice } from './records/sheet-fields';
 export { MOST_TAG_LETTERS, decidedSchema } from './records/records';
 export { lessonSchema } from './records/lesson-record';
+export { isOf } from './records/whose';
 export { MOST_CARD_LETTERS, planEntrySchema } from './records/plan-record';
 export type { PlanEntry } from './records/plan-record';
 export {
@@ -64,8 +66,8 @@ export {
   useStoreState,
   useWaiting,
 } from './use-studio';
-export { putStudioBack, removeEverything, studio, studioState } from './studio-life';
-export type { Lost, StoreState } from './studio-life';
+export { isRemoved, putStudioBack, removeEverything, studio, studioState } from './studio-life';
+export type { StoreState } from './studio-life';
 export {
   erasePupilForGood,
   planAhead,
@@ -84,6 +86,7 @@ export {
 } from './use-pupils';
 export {
   compareWithStudio,
+  harmOfFile,
   fileText,
   handOverText,
   keepInFile,
@@ -94,6 +97,7 @@ export {
   useKeptFile,
 } from './use-files';
 export type { Handed, LookedOver } from './use-files';
+export type { ComingRecord, RecordFacts, RefusedRecord } from './file/coming';
 export type { Conflict } from './join/join';
 export type { CardChange, DemoRecords, NewCard, PupilChange } from './door/commands';
 export { entryStore, pieceToEnter } from './entering';

@@ -166,7 +166,7 @@ describe('a studio file of an older version', () => {
     opened = studio;
     const read = unwrap(readStudioFile(WORDS.store, oldStudioFile(version)));
     expect([read.remarks, read.lost, read.contents.aside]).toEqual([[], [], []]);
-    await does(studio, { kind: 'studio.take-in', contents: read.contents, how: 'replace' });
+    await does(studio, { kind: 'studio.take-in', contents: read.contents, how: 'replace', file: 'studio' });
     const old = JSON.parse(oldStudioFile(version)) as Readonly<
       Record<string, readonly Readonly<Record<string, unknown>>[]>
     >;

@@ -2,7 +2,7 @@
 
 import { storeWorker } from '@/workers/client';
 import { deleteDatabase, NewerStudioError, openDatabase, type StudioDatabase } from './database';
-import { removeLeftovers } from './device/leftovers';
+import { forgetTab, removeLeftovers } from './device/leftovers';
 import type { Command } from './door/commands';
 import { runCommand, storeFault, type Attribution } from './door/door';
 import { createStudio, type Studio, type StudioSource, type Write } from './door/studio';
@@ -12,8 +12,9 @@ import type { Remembered } from './remembered';
 
 /** How the browser's store stands to this tab. `old`: another tab opened it in a newer version. `gone`: it was deleted or closed under the page. `blocked`:
  * it cannot be brought up while another tab has it open in an older version. `newer`: a newer version has brought it up, and this one leaves it alone.
- * `unreachable`: the browser does not open it at all. `removed`: the teacher wanted nothing of it left. */
-export type StoreState = 'open' | 'blocked' | 'old' | 'newer' | 'gone' | 'unreachable' | 'removed';
+ * `unreachable`: the browser does not open it at all. `removed`: the teacher wanted nothing of it left; `removed-elsewhere`: and said so in another tab. */
+export type StoreState =
+  'open' | 'blocked' | 'old' | 'newer' | 'gone' | 'unreachable' | 'removed' | 'removed-elsewhere';
 
 /** What a page still has of a studio that is gone. `isWhole`: all of it. */
 export interface Lost {
@@ -68,7 +69,22 @@ function rememberSoon(): void {
   else setTimeout(remember, REMEMBERED_AFTER_MS);
 }
 
+/** Whether the teacher wanted nothing of the studio left in this browser: nothing is kept any more. */
+export function isRemoved(): boolean {
+  return storeState === 'removed' || storeState === 'removed-elsewhere';
+}
+
+/** What tabs tell each other: that everything is being removed. */
+const REMOVAL = 'new-thumb-removal';
+
 function watched(database: StudioDatabase): StudioDatabase {
+  new BroadcastChannel(REMOVAL).onmessage = () => {
+    if (isRemoved()) return;
+    tell('removed-elsewhere');
+    database.close();
+    void storeWorker().forget();
+    forgetTab();
+  };
   database.on('blocked', () => tell('blocked'));
   database.on(
     'ready',
@@ -104,7 +120,7 @@ function isNewer(error: unknown): boolean {
 
 /** The browser takes the studio away: the page keeps what it has of it in memory. `read`: what can still be read of it. */
 function lose(database: StudioDatabase, read: () => Promise<Remembered | null>): void {
-  if (storeState === 'gone' || storeState === 'removed') return;
+  if (storeState === 'gone' || isRemoved()) return;
   left = remembered(read).finally(() => database.close());
   lost = 'reading';
   tell('gone');
@@ -143,6 +159,7 @@ async function readNow(database: StudioDatabase): Promise<Remembered> {
 
 /** The studio as it is: in its store, or, where that is gone, as this page remembers it. */
 const source: StudioSource = async () => {
+  if (isRemoved()) throw new Error('the studio was removed');
   if (storeState !== 'gone') return { view: viewOf(studioDatabase()), stamps: await studioDatabase().stamps.toArray() };
   const all = await left;
   if (!all) throw new Error('nothing of the studio is left in this page');
@@ -158,7 +175,7 @@ export function studio(): Studio {
 /** What is entered is kept by a worker: the page is busy drawing it. Where no worker runs, the page keeps it itself. Nothing is written into a store that
  * is gone, or into another one in its place. */
 const write: Write = async (command, attribution, onPart) => {
-  if (storeState === 'gone' || storeState === 'removed') return { ok: false, error: { code: 'store.lost' } };
+  if (storeState === 'gone' || isRemoved()) return { ok: false, error: { code: 'store.lost' } };
   const done = await writeNow(command, attribution, onPart);
   // It may have gone just then.
   const isLost = !done.ok && done.error.code === 'store.unreachable' && studioState() === 'gone';
@@ -203,7 +220,7 @@ async function takeIn(fresh: StudioDatabase, contents: StudioContents, label: st
 
 async function takingIn(fresh: StudioDatabase, contents: StudioContents): Promise<Command> {
   const isEmpty = (await fresh.pieces.count()) + (await fresh.pupils.count()) === 0;
-  return { kind: 'studio.take-in', contents, how: isEmpty ? 'replace' : 'keep' };
+  return { kind: 'studio.take-in', contents, how: isEmpty ? 'replace' : 'keep', file: 'studio' };
 }
 
 function attributionOf(label: string): Attribution {
@@ -214,7 +231,9 @@ function attributionOf(label: string): Attribution {
  * have let go of the studio. */
 export async function removeEverything(): Promise<void> {
   tell('removed');
+  new BroadcastChannel(REMOVAL).postMessage('removed');
   studioDatabase().close();
+  await storeWorker().forget();
   await deleteDatabase();
   await removeLeftovers();
 }

@@ -9,14 +9,15 @@ import {
   writeKeptFile,
   type KeptFile,
 } from './device/kept-file';
-import { viewOf } from './door/view';
-import type { StudioContents } from './file/contents';
+import { loadedView, viewOf } from './door/view';
+import type { StudioContents, TakingIn } from './file/contents';
 import { handOverContents, handOverIn, pupilContents, type HandOver, type HandOverAsked } from './file/hand-over';
-import { comingIn, joinContents, type ComingIn } from './file/join-in';
+import { comingIn, harmIn, refusedIn, type ComingRecord, type RefusedRecord } from './file/coming';
+import { joinContents } from './file/join-in';
 import type { Conflict } from './join/join';
 import { knownStamps } from './door/stamping';
 import { studioFileText, type ReadFile } from './file/studio-file';
-import { compareWith, type Comparison } from './file/take-in';
+import { compareWith, wantedByTakingIn, type Comparison } from './file/take-in';
 import { studio, studioDatabase, studioState } from './studio-life';
 import { change } from './use-studio';
 
@@ -43,32 +44,57 @@ export function handedOf({ kind, contents }: ReadFile): Handed | null {
   return kind === 'studio' ? null : { kind, contents };
 }
 
-/** What would come in with a file that was handed over, before anything of it does. */
+/** What would come in with a file that was handed over, before anything of it does; what of it would go beyond the rights of such a file, and what of it
+ * cannot be understood. None of the last two comes in. */
 export interface LookedOver {
   readonly handed: HandOver;
-  readonly coming: readonly ComingIn[];
+  readonly coming: readonly ComingRecord[];
+  readonly refused: readonly RefusedRecord[];
+  readonly unclear: number;
   readonly conflicts: readonly Conflict[];
 }
 
 /** A hand-over is joined with what is here. Of a pupil who was kept for later what is not here comes back, also where it was taken out since. */
 export async function lookOver({ kind, contents }: Handed): Promise<LookedOver> {
   const [database, view] = [studioDatabase(), viewOf(studioDatabase())];
-  if (kind === 'pupil') {
-    const compared = await compareWith(view, contents);
-    const coming = compared.map(({ table, fresh }) => ({ table, fresh: fresh.length, changed: 0, gone: 0 }));
-    return { handed: handOverIn(contents), coming, conflicts: [] };
-  }
-  const joining = await joinContents(view, (ids) => knownStamps(database, ids), contents);
-  return { handed: handOverIn(contents), coming: await comingIn(view, joining), conflicts: joining.conflicts };
+  const { wanted, refused, conflicts } =
+    kind === 'pupil'
+      ? { ...(await wantedByTakingIn(view, contents, 'keep', kind)), conflicts: [] }
+      : await joinContents(view, (ids) => knownStamps(database, ids), contents, kind);
+  return {
+    handed: handOverIn(contents),
+    coming: await comingIn(view, contents, wanted),
+    // What could not be understood would come among what is set aside: it is told by its number.
+    refused: await refusedIn(
+      view,
+      contents,
+      refused.filter(({ table }) => table !== 'aside'),
+    ),
+    unclear: contents.aside.length,
+    conflicts,
+  };
 }
 
-/** Takes in what was handed over. Whether it was done. */
-export async function takeInHanded({ kind, contents }: Handed, label: string): Promise<boolean> {
+/** Takes in what was handed over, as it was looked at. Whether it was done; a refusal is told by itself. */
+export async function takeInHanded(
+  { kind, contents }: Handed,
+  coming: LookedOver['coming'],
+  label: string,
+): Promise<boolean> {
+  const listed = harmIn(coming);
   const command =
     kind === 'pupil'
-      ? ({ kind: 'studio.take-in', contents, how: 'keep' } as const)
-      : ({ kind: 'studio.join', contents } as const);
+      ? ({ kind: 'studio.take-in', contents, how: 'keep', file: kind, listed } as const)
+      : ({ kind: 'studio.join', contents, file: kind, listed } as const);
   return (await change(command, label)) === null;
+}
+
+/** What a studio file would change and take out, if it were taken in so, record by record. */
+export async function harmOfFile(contents: StudioContents, how: TakingIn): Promise<readonly ComingRecord[]> {
+  const view = await loadedView(studioDatabase());
+  const { wanted } = await wantedByTakingIn(view, contents, how, 'studio');
+  const coming = await comingIn(view, contents, wanted);
+  return coming.filter(({ deed }) => deed !== 'add');
 }
 
 export function compareWithStudio(contents: StudioContents): Promise<readonly Comparison[]> {

@@ -18,6 +18,8 @@ export function storeFaultWords(
       return store.unclear(store.records[fault.place.table]);
     case 'store.invalid':
       return store.invalid(fault.why);
+    case 'store.not-as-looked-at':
+      return store.notAsLookedAt;
     case 'store.full':
       return store.full;
     case 'store.lost':

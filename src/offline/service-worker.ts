@@ -30,9 +30,19 @@ worker.addEventListener('message', (event) => {
   if (said.kind === 'opened') event.waitUntil(letGoOfOlder());
 });
 worker.addEventListener('fetch', (event) => {
+  const plain = withoutSlash(event.request);
+  if (plain !== null) return event.respondWith(Response.redirect(plain, 308));
   const key = keyOf(event.request);
   if (key !== null) event.respondWith(answer(event.request, key));
 });
+
+/** The address of a page that was gone to with a slash at its end, without it, as the server has it too; null where there is nothing to mend. */
+function withoutSlash({ mode, url }: Request): string | null {
+  const { origin, pathname, search } = new URL(url);
+  const isOurs = mode === 'navigate' && origin === SCOPE.origin && pathname.startsWith(`${BASE}/`);
+  if (!isOurs || !pathname.endsWith('/') || pathname === SCOPE.pathname) return null;
+  return origin + (pathname.replace(/\/+$/, '') || '/') + search;
+}
 
 /** Where the answer to a request is kept: its address below the root. Null where it is no matter of ours. */
 function keyOf(request: Request): string | null {
@@ -46,15 +56,14 @@ function keyOf(request: Request): string | null {
 }
 
 async function answer(request: Request, key: string): Promise<Response> {
-  const own = await caches.open(OWN);
   // A page of an older release may still be open in another tab: it goes on with its own files. Of pages there are only those of this release.
-  const kept = (await own.match(keptAt(key))) ?? (key.includes('?of=') ? undefined : await inOlder(key));
+  const kept = (await inOwn(key)) ?? (key.includes('?of=') ? undefined : await inOlder(key));
   // A new answer, with no address of its own: a worker’s script would otherwise lose what stands behind the # of its address.
   if (kept) return new Response(kept.body, { status: kept.status, headers: kept.headers });
   try {
     return await fetch(request);
   } catch (fault) {
-    const page = request.mode === 'navigate' ? await own.match(keptAt('_not-found?of=html')) : undefined;
+    const page = request.mode === 'navigate' ? await inOwn('_not-found?of=html') : undefined;
     if (!page) throw fault;
     return new Response(page.body, { status: 404, headers: page.headers });
   }
@@ -62,6 +71,11 @@ async function answer(request: Request, key: string): Promise<Response> {
 
 function keptAt(key: string): string {
   return `${SCOPE.origin}${BASE}/${key}`;
+}
+
+/** What this release has kept. To look makes no cache where everything was removed. */
+function inOwn(key: string): Promise<Response | undefined> {
+  return caches.match(keptAt(key), { cacheName: OWN });
 }
 
 async function inOlder(key: string): Promise<Response | undefined> {

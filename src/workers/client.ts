@@ -75,7 +75,7 @@ const entry = supervised<EntryService>(
 
 const store = supervised<StoreService>(
   startWorker(() => new Worker(new URL('./store.worker', import.meta.url), { type: 'module' })),
-  ['ready', 'enter', 'remember', 'recall'],
+  ['ready', 'enter', 'remember', 'recall', 'forget'],
 );
 
 /** The keeping of what is entered, in a worker of its own. */

@@ -20,6 +20,8 @@ export interface StoreService {
   remember(): Promise<Answer<null>>;
   /** What is remembered; null where nothing is. */
   recall(): Promise<Answer<Remembered | null>>;
+  /** Lets go of the store and of what is remembered: everything is being removed. */
+  forget(): Answer<null>;
 }
 
 const enterSchema = object({
@@ -67,6 +69,12 @@ export function createStoreService(database: StudioDatabase): Asked<StoreService
       await database.open();
       memory ??= rememberStudio(database);
       await memory.read;
+      return { ok: true, value: null };
+    },
+    forget: () => {
+      memory?.end();
+      memory = null;
+      database.close();
       return { ok: true, value: null };
     },
     recall: async () => ({ ok: true, value: memory ? await memory.recall() : null }),

@@ -139,7 +139,12 @@ export async function liveThroughEntering(seed: number): Promise<void> {
       }
       case 'restore':
         if (older && luck.below(2) === 0) {
-          await does(database, { kind: 'studio.take-in', contents: older, how: 'replace' }, 'restore', 'settings');
+          await does(
+            database,
+            { kind: 'studio.take-in', contents: older, how: 'replace', file: 'studio' },
+            'restore',
+            'settings',
+          );
           isCounted = false;
         } else older = await contents(database);
         break;

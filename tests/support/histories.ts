@@ -218,7 +218,7 @@ async function anyCommand(world: World, { below, of }: Chance, made: number): Pr
     case 'studio.join': {
       const now = await world.contents();
       const pieces = now.pieces.slice(below(2)).map((piece) => ({ ...(piece as object), place: 'archive' }));
-      return { kind, contents: { ...now, pieces } };
+      return { kind, contents: { ...now, pieces }, file: 'studio' };
     }
     case 'studio.settle':
       return { kind, place: { table: 'pieces', id }, field: ['place'], value: of(['shelf', 'archive']) };
@@ -250,6 +250,7 @@ async function anyCommand(world: World, { below, of }: Chance, made: number): Pr
           settings: { look: of(['paper', 'system']) },
         },
         how: of(['keep', 'renew', 'replace']),
+        file: 'studio',
       };
     }
     case 'aside.delete':

@@ -4,6 +4,7 @@ import type { Finger } from '@/core/score';
 import type { KeyState } from '@/core/teaching';
 import type { Whose } from '../decided';
 import type { StudioContents, TakingIn } from '../file/contents';
+import type { FileKind } from '../file/rights';
 import type { Field } from '../records/field';
 import type { Desk } from '../records/desk';
 import type { LessonRecord } from '../records/lesson-record';
@@ -130,9 +131,22 @@ export type EditCommand =
   | { readonly kind: 'settings.change'; readonly change: Partial<Settings> }
   | ({ readonly kind: 'demo.bring' } & DemoRecords)
   | { readonly kind: 'demo.put-away' }
-  | { readonly kind: 'studio.take-in'; readonly contents: StudioContents; readonly how: TakingIn }
+  /** Takes a file in. `file` is its kind, which says what it may do; `listed` what of it was looked at that changes or takes something out: where it would do
+   * more than that by now, nothing is done. Not said where nobody looked. */
+  | {
+      readonly kind: 'studio.take-in';
+      readonly contents: StudioContents;
+      readonly how: TakingIn;
+      readonly file: FileKind;
+      readonly listed?: readonly string[];
+    }
   /** Joins what another device of the studio holds, a pupil’s above all, with what is here. */
-  | { readonly kind: 'studio.join'; readonly contents: StudioContents }
+  | {
+      readonly kind: 'studio.join';
+      readonly contents: StudioContents;
+      readonly file: FileKind;
+      readonly listed?: readonly string[];
+    }
   /** Chooses between values that two devices wrote without knowing of each other. Of a whole record (`field` is empty) true keeps it, and false takes it out. */
   | { readonly kind: 'studio.settle'; readonly place: RecordPlace; readonly field: Field; readonly value: unknown }
   /** Deletes something that could not be understood: a whole record, or what stands in one of its fields. */
@@ -214,6 +228,8 @@ export type StoreFault =
   | { readonly code: 'store.music-changed'; readonly id: string }
   | { readonly code: 'store.unclear'; readonly place: RecordPlace; readonly field: Field }
   | { readonly code: 'store.invalid'; readonly place: RecordPlace; readonly field: Field; readonly why: string }
+  /** A file would do more by now than was looked at. */
+  | { readonly code: 'store.not-as-looked-at' }
   | { readonly code: 'store.full' }
   /** The browser has taken the studio away under the page. */
   | { readonly code: 'store.lost' }

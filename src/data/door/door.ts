@@ -7,7 +7,7 @@ import { TABLES } from '../records/tables';
 import { applied, type Strictness } from './apply';
 import type { Command, EditCommand, EnterCommand, NoteCommand, StoreFault } from './commands';
 import { MUSIC_FIELDS, recordName, type Attribution, type HistoryHead, type RecordPlace } from './history-records';
-import { join, replaceStamps, settle } from './joining';
+import { isAsListed, join, replaceStamps, settle } from './joining';
 import { stampEdit } from './stamping';
 import { loadedView, viewOf, type StudioView, type Wanted } from './view';
 import { wantedBy } from './wanted';
@@ -121,7 +121,8 @@ async function takeIn(
   const view = await loadedView(database);
   const wanted = await wantedBy(view, command);
   if (!wanted.ok) return wanted;
-  const isReplaced = command.how === 'replace';
+  if (!(await isAsListed(view, wanted.value, command.listed))) return err({ code: 'store.not-as-looked-at' });
+  const isReplaced = command.how === 'replace' && command.file === 'studio';
   if (isReplaced) await replaceStamps(database, command.contents);
   const how = { strictness: 'as it is', by: isReplaced ? 'others' : 'us', view, onPart } as const;
   return editFields(database, wanted.value, attribution, how);

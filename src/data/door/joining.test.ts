@@ -28,7 +28,7 @@ afterEach(async () => {
 
 /** One device takes in what another one holds. */
 async function takes(to: StudioDatabase, from: StudioDatabase): Promise<number | null> {
-  return does(to, { kind: 'studio.join', contents: await contents(from) });
+  return does(to, { kind: 'studio.join', contents: await contents(from), file: 'studio' });
 }
 const notes = (database: StudioDatabase, note: string): Promise<number | null> =>
   does(database, { kind: 'plan.change', ids: ['card'], change: { note } });
@@ -140,7 +140,7 @@ describe('a studio file that is taken in whole', () => {
   it('brings what its studio knew of other devices, and this one goes on under a new name', async () => {
     await notes(teacher, 'hands apart');
     const [before, file] = [await deviceOf(tablet), await contents(teacher)];
-    await does(tablet, { kind: 'studio.take-in', contents: file, how: 'replace' });
+    await does(tablet, { kind: 'studio.take-in', contents: file, how: 'replace', file: 'studio' });
     expect((await contents(tablet)).stamps).toEqual(file.stamps);
     expect(await deviceOf(tablet)).not.toBe(before);
     // What is written now is told from what the file knew.
@@ -163,7 +163,7 @@ describe('a studio file that is taken in whole', () => {
     const file = await contents(other);
     await other.delete();
     await finger(tablet, 'at-home');
-    await does(teacher, { kind: 'studio.take-in', contents: { ...file, stamps: [] }, how: 'renew' });
+    await does(teacher, { kind: 'studio.take-in', contents: { ...file, stamps: [] }, how: 'renew', file: 'studio' });
     await takes(teacher, tablet);
     await takes(tablet, teacher);
     for (const database of [teacher, tablet])

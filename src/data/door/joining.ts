@@ -1,23 +1,27 @@
-import { ok, type Result } from '@/core/base';
+import { err, ok, type Result } from '@/core/base';
 import type { StudioDatabase } from '../database';
 import type { StudioContents } from '../file/contents';
+import { harmIn } from '../file/coming';
 import { joinContents } from '../file/join-in';
+import { doingsOf } from '../file/rights';
 import { heldIn } from '../records/field';
 import { applied } from './apply';
 import type { EditCommand, StoreFault } from './commands';
 import { recordName, type Attribution } from './history-records';
 import type { StampsTurned } from '../join/stamp';
 import { knownStamps, putStamps, stampEdit } from './stamping';
-import { viewOf } from './view';
+import { viewOf, type StudioView, type Wanted } from './view';
 import { forgetOldest, forgetUndone, noteFields, putAll, type Done } from './writing';
 
 /** Joins what another device holds with what is here. What it brings is written as it was there: this device did not write it. */
 export async function join(
   database: StudioDatabase,
-  { contents }: EditCommand & { readonly kind: 'studio.join' },
+  { contents, file, listed }: EditCommand & { readonly kind: 'studio.join' },
   attribution: Attribution,
 ): Promise<Result<Done, StoreFault>> {
-  const { wanted, stamps } = await joinContents(viewOf(database), (ids) => knownStamps(database, ids), contents);
+  const view = viewOf(database);
+  const { wanted, stamps } = await joinContents(view, (ids) => knownStamps(database, ids), contents, file);
+  if (!(await isAsListed(view, wanted, listed))) return err({ code: 'store.not-as-looked-at' });
   const change = await applied(viewOf(database), wanted, 'as it is');
   if (!change.ok) return change;
   const before = await knownStamps(
@@ -32,6 +36,17 @@ export async function join(
   const number = await noteFields(database, change.value.changed, attribution, turned);
   await forgetOldest(database);
   return ok({ number });
+}
+
+/** Whether some wishes change and take out no more than what was looked at. */
+export async function isAsListed(
+  view: StudioView,
+  wanted: readonly Wanted[],
+  listed: readonly string[] | undefined,
+): Promise<boolean> {
+  if (listed === undefined) return true;
+  const known = new Set(listed);
+  return harmIn(await doingsOf(view, wanted)).every((one) => known.has(one));
 }
 
 /** Chooses between values that devices wrote without knowing of each other: the choice is written, also where it is what stood here. */

@@ -1,5 +1,6 @@
 import { assertNever, err, ok, type Result } from '@/core/base';
 import { withAside, withFingers, withMarks, withoutFingers } from '../decided';
+import { grantedTo } from '../file/rights';
 import { wantedByTakingIn } from '../file/take-in';
 import { entryKey, heldIn, sameHeld, type Field, type Held } from '../records/field';
 import type { PupilRecord } from '../records/pupil-record';
@@ -18,7 +19,7 @@ type Wanting = Promise<Result<readonly Wanted[], StoreFault>>;
 export async function wantedBy(view: StudioView, command: EditCommand | NoteCommand): Wanting {
   switch (command.kind) {
     case 'piece.add':
-      return addable(view, command.pieces.map(newPiece));
+      return addedPieces(view, command.pieces.map(newPiece));
     case 'piece.remove':
       return removal(view, { table: 'pieces', id: command.id });
     case 'piece.tag':
@@ -94,7 +95,7 @@ export async function wantedBy(view: StudioView, command: EditCommand | NoteComm
     case 'demo.put-away':
       return ok([...(await demoThere(view)), ...ofKept('settings', { demoPutAway: true })]);
     case 'studio.take-in':
-      return ok(await wantedByTakingIn(view, command.contents, command.how));
+      return ok((await wantedByTakingIn(view, command.contents, command.how, command.file)).wanted);
     case 'studio.join':
     case 'studio.settle':
       // What is known of other devices belongs to both: the door does them.
@@ -132,6 +133,13 @@ function newPiece(piece: NewPiece): Wanted {
 
 function newPupil(pupil: PupilRecord): Wanted {
   return { table: 'pupils', id: pupil.id, field: [], value: { ...pupil, form: FORM } };
+}
+
+/** Pieces come onto the shelf as out of a piece file: beside those that are there. */
+async function addedPieces(view: StudioView, records: readonly Wanted[]): Wanting {
+  const { wanted, refused } = await grantedTo({ kind: 'piece', pupil: null }, view, records);
+  const [first] = refused;
+  return first ? err({ code: 'store.there', place: { table: first.table, id: first.id } }) : ok(wanted);
 }
 
 async function addable(view: StudioView, records: readonly Wanted[]): Wanting {

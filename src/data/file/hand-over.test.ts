@@ -61,7 +61,7 @@ describe('what a pupil takes home', () => {
 
   it('is read at home: the same pupil, plan, fingers and steps, first things first', async () => {
     const { contents: handed } = unwrap(readStudioFile(WORDS.store, await handedText('ada')));
-    await does(home, { kind: 'studio.join', contents: handed });
+    await does(home, { kind: 'studio.join', contents: handed, file: 'hand-over' });
     expect((await allPupils(home)).map(({ id }) => id)).toEqual(['ada']);
     expect((await planOf(home, 'ada')).map(({ key, stage }) => `${key} ${stage}`)).toEqual([
       'D-major beats',
@@ -135,11 +135,11 @@ describe('what stays with the teacher', () => {
 
 async function bringsHome(): Promise<void> {
   const handed = handOverContents(await contents(studio), { pupil: 'ada', week: null, practice: 'without' });
-  await does(home, { kind: 'studio.join', contents: handed });
+  await does(home, { kind: 'studio.join', contents: handed, file: 'hand-over' });
 }
 async function bringsBack(): Promise<void> {
   const handed = handOverContents(await contents(home), { pupil: 'ada', week: null, practice: 'with' });
-  await does(studio, { kind: 'studio.join', contents: handed });
+  await does(studio, { kind: 'studio.join', contents: handed, file: 'hand-over' });
 }
 
 describe('a piece that was taken home', () => {
@@ -185,7 +185,7 @@ describe('the file of one pupil', () => {
     await does(studio, { kind: 'pupil.remove', id: 'ada' });
     expect(await planOf(studio, 'ada')).toEqual([]);
     const { contents: kept } = unwrap(readStudioFile(WORDS.store, text));
-    await does(studio, { kind: 'studio.take-in', contents: kept, how: 'keep' });
+    await does(studio, { kind: 'studio.take-in', contents: kept, how: 'keep', file: 'pupil' });
     expect((await planOf(studio, 'ada')).map(({ id }) => id)).toEqual(['p1', 'p2']);
     expect(await lessonsOf(studio, 'ada')).toMatchObject([{ note: 'thumb' }]);
     expect((await runsOf(studio, null, 'ada')).map(({ id }) => id)).toEqual(['run-ada']);

@@ -1,12 +1,13 @@
 import type { Week } from '@/core/calendar';
 import { recordName } from '../records/place';
-import { JOINED_TABLES, placeOf, type Stamp } from '../join/stamp';
-import { heldIn, isPlain, leavesIn, pupilOf, withHeld, type Field, type Held } from '../records/field';
+import { JOINED_TABLES, placeOf, THERE, type Stamp } from '../join/stamp';
+import { heldIn, leavesIn, pupilOf, withHeld, type Field, type Held } from '../records/field';
 import { PLAN_ENTRY, type PlanEntry } from '../records/plan-record';
 import { PUPIL } from '../records/pupil-record';
 import type { TableName } from '../records/tables';
 import { understoodRecord } from '../records/understand';
 import type { StudioContents } from './contents';
+import { isTold, toldOf } from './told';
 
 /** What of a pupil is handed over: what is set for one week, or everything that is planned (null); what was practised goes back with it, or stays. */
 export interface HandOverAsked {
@@ -23,8 +24,10 @@ export function handOverContents(studio: StudioContents, { pupil, week, practice
   return withStamps(studio, pupil, {
     ...all,
     plan,
-    pieces: piecesOf(studio, practice === 'with' ? [...plan, ...all.runs] : plan, pupil),
-    pupils: all.pupils.map(withoutNotes),
+    pieces: piecesOf(studio, practice === 'with' ? [...plan, ...all.runs] : plan, pupil).map((piece) =>
+      toldOf('pieces', piece, pupil),
+    ),
+    pupils: all.pupils.map((record) => toldOf('pupils', record, pupil)),
     lessons: [],
     ...(practice === 'with' ? {} : { runs: [], answers: [] }),
   });
@@ -60,35 +63,26 @@ function piecesOf(studio: StudioContents, about: readonly unknown[], pupil: stri
   return studio.pieces.filter((piece) => wanted.has(heldIn(piece, ['id']))).map((piece) => forPupil(piece, pupil));
 }
 
-/** What of a pupil stays with the teacher. */
-const PRIVATE: readonly string[] = ['note', 'judged', 'groups'];
-const PRIVATE_TABLES: readonly TableName[] = ['lessons'];
-
-function withoutNotes(pupil: unknown): unknown {
-  return isPlain(pupil) ? Object.fromEntries(Object.entries(pupil).filter(([name]) => !PRIVATE.includes(name))) : pupil;
-}
-
-/** With what is known of who wrote it: of the records that are in it and of what they tell; and what was taken out of them, and of what is this pupil’s. */
+/** With what is known of who wrote it: of the records that are in it, what is told of them; of what was taken out and was this pupil’s, that it was. What stood
+ * in that is nobody’s business any more. */
 function withStamps(studio: StudioContents, pupil: string, contents: StudioContents): StudioContents {
   const names = new Set(
     JOINED_TABLES.flatMap((table) =>
       contents[table].map((record) => recordName({ table, id: String(heldIn(record, ['id'])) })),
     ),
   );
-  const isWanted = (stamp: Stamp): boolean =>
-    names.has(stamp.id) || (stamp.pupil === pupil && !PRIVATE_TABLES.includes(placeOf(stamp).table));
-  const stamps = studio.stamps.filter(isWanted).map((stamp): Stamp => {
-    const told = Object.entries(stamp.fields).filter(([name]) => isTold(stamp, JSON.parse(name) as string[], pupil));
-    return { ...stamp, fields: Object.fromEntries(told) };
+  const stamps = studio.stamps.flatMap((stamp): readonly Stamp[] => {
+    const { table } = placeOf(stamp);
+    if (!isTold(table, [], pupil)) return [];
+    if (names.has(stamp.id)) return [{ ...stamp, fields: toldFields(stamp, table, pupil) }];
+    const there = stamp.fields[THERE];
+    return stamp.pupil === pupil && there ? [{ ...stamp, fields: { [THERE]: there } }] : [];
   });
   return { ...contents, stamps };
 }
 
-/** Whether a field is this pupil’s business. */
-function isTold(stamp: Stamp, field: Field, pupil: string): boolean {
-  if (placeOf(stamp).table === 'pupils' && PRIVATE.includes(field[0] ?? '')) return false;
-  const whose = pupilOf(field);
-  return whose === null || whose === pupil;
+function toldFields({ fields }: Stamp, table: TableName, pupil: string): Stamp['fields'] {
+  return Object.fromEntries(Object.entries(fields).filter(([name]) => isTold(table, JSON.parse(name) as Field, pupil)));
 }
 
 /** A piece without what was decided for other pupils. */
@@ -97,6 +91,13 @@ function forPupil(piece: unknown, pupil: string): Held {
     .map((name) => JSON.parse(name) as Field)
     .filter((field) => ![null, pupil].includes(pupilOf(field)));
   return others.reduce<Held>((left, field) => withHeld(left, field, undefined)?.record ?? left, piece);
+}
+
+/** The pupil that a file is about; null where it is about none, or about several. */
+export function pupilIn({ pupils }: StudioContents): string | null {
+  const ids = new Set(pupils.map((record) => heldIn(record, ['id'])));
+  const [id] = ids;
+  return ids.size === 1 && typeof id === 'string' ? id : null;
 }
 
 /** What a hand-over holds: whose it is, and the plan in its order. */

@@ -35,7 +35,7 @@ const textOf = async (database: StudioDatabase): Promise<string> =>
   studioFileText(await contents(database), '2026-11-26T12:00:00.000Z');
 const read = (text: string) => unwrap(readStudioFile(WORDS.store, text));
 const takeIn = (database: StudioDatabase, text: string, how: 'keep' | 'renew' | 'replace' = 'replace') =>
-  does(database, { kind: 'studio.take-in', contents: read(text).contents, how }, 'taken in');
+  does(database, { kind: 'studio.take-in', contents: read(text).contents, how, file: 'studio' }, 'taken in');
 
 /** A studio with something of everything, also of what nobody understands. */
 async function fullStudio(): Promise<void> {
@@ -253,7 +253,7 @@ describe('a long file', () => {
     const file = { ...(await contents(other)), runs };
     const parts: number[] = [];
     const onPart = (part: number): void => void parts.push(part);
-    const taking = { kind: 'studio.take-in', contents: file, how: 'keep' } as const;
+    const taking = { kind: 'studio.take-in', contents: file, how: 'keep', file: 'studio' } as const;
     const taken = await tabOf(studio).run(taking, 'taken in', { onPart });
     expect(taken.ok).toBe(true);
     expect(parts).toEqual([0.4, 0.8, 1]);

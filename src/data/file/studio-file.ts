@@ -8,6 +8,7 @@ import { isPlain } from '../records/field';
 import { understandIn, type AsideRecord } from '../records/tables';
 import { LISTS, type StudioContents } from './contents';
 import { stampSchema, type Stamp } from '../join/stamp';
+import { FILE_KINDS, type FileKind } from './rights';
 import { salvage } from './salvage';
 
 /** The form of the file: it rises with every change of form. 1 was written until the database's fourth version; 2 to 4 never were. */
@@ -18,10 +19,6 @@ export interface StudioFileTrouble {
   readonly message: string;
   readonly hint: string;
 }
-
-/** A whole studio; what a pupil takes home of it, or brings back; or everything of one pupil, kept for later. */
-export const FILE_KINDS = ['studio', 'hand-over', 'pupil'] as const;
-export type FileKind = (typeof FILE_KINDS)[number];
 
 /** A studio file as it was read. Nothing of it is in the studio yet. */
 export interface ReadFile {
@@ -146,7 +143,18 @@ function countRemarks(says: FileWords, value: Readonly<Record<string, unknown>>)
 }
 
 function contentsIn(value: Readonly<Record<string, unknown>>, version: number): StudioContents {
-  const aside: AsideRecord[] = (Array.isArray(value['aside']) ? value['aside'] : []).filter(isAside);
+  const aside: AsideRecord[] = [];
+  for (const name of ['aside', 'stamps', 'desk'] as const) {
+    const isKnown = name === 'desk' ? isPlain(value[name]) : Array.isArray(value[name]);
+    if (value[name] !== undefined && !isKnown)
+      aside.push(asideOf(name, name, 'it is not what stands there', value[name]));
+  }
+  (Array.isArray(value['aside']) ? value['aside'] : []).forEach((one: unknown, i) =>
+    aside.push(isAside(one) ? one : asideOf(`aside/number ${i + 1}`, 'aside', 'it cannot be read', one)),
+  );
+  // Answers had another name once: where a file has both, the newer counts.
+  if (value['answers'] !== undefined && value['finds'] !== undefined)
+    aside.push(asideOf('finds', 'answers', 'there are newer ones beside them', value['finds']));
   const listOf = (name: (typeof LISTS)[number]): readonly unknown[] => {
     // Answers had another name once.
     const list = value[name] ?? (name === 'answers' ? value['finds'] : undefined) ?? [];

@@ -1,7 +1,10 @@
 import type { StudioView, Wanted } from '../door/view';
+import { pupilIn } from './hand-over';
+import { grantedTo, type FileKind, type Granted } from './rights';
 import { heldIn, isPlain, leavesIn, pupilOf, sameHeld, type Field, type Held } from '../records/field';
 import { FORM } from '../records/records';
-import { understandIn, type TableName } from '../records/tables';
+import { recordName } from '../records/place';
+import { understandIn, type AsideRecord } from '../records/tables';
 import { contentsOf, LISTS, type StudioContents, type TakingIn } from './contents';
 
 /** What a file and the studio have in common, and what not: by table, the names of the records. */
@@ -34,12 +37,18 @@ function byId(records: readonly unknown[]): ReadonlyMap<string, Held> {
   return new Map(records.map((record) => [String(heldIn(record, ['id'])), record]));
 }
 
-/** What the studio has to hold once a file is taken in. Only fields that differ are wanted, so that the rest is not touched. */
+/** What the studio has to hold once a file is taken in, as far as a file of this kind may do that. Only fields that differ are wanted, so that the rest is not
+ * touched. */
 export async function wantedByTakingIn(
   view: StudioView,
   file: StudioContents,
   how: TakingIn,
-): Promise<readonly Wanted[]> {
+  kind: FileKind,
+): Promise<Granted> {
+  return grantedTo({ kind, pupil: pupilIn(file) }, view, await wishesOf(view, file, how));
+}
+
+async function wishesOf(view: StudioView, file: StudioContents, how: TakingIn): Promise<readonly Wanted[]> {
   const here = await contentsOf(view);
   const coming = pupilsComing(here, file);
   const lists = LISTS.flatMap((table) => {
@@ -116,25 +125,40 @@ async function wantedKept(
 
 /** What could not be understood in the file is set aside here; what can be understood by now comes to its place. */
 function wantedAside(here: StudioContents, file: StudioContents): readonly Wanted[] {
-  const known = new Map(here.aside.map((one) => [one.id, one]));
+  const all: AsideRecord[] = [...here.aside];
+  /** Records that are in their places already, or come there: their names are taken. */
+  const placed = new Map<string, Held>(
+    [here, file].flatMap((side) =>
+      LISTS.flatMap((table) =>
+        side[table].map((record) => [recordName({ table, id: String(heldIn(record, ['id'])) }), record] as const),
+      ),
+    ),
+  );
   return file.aside.flatMap((one): readonly Wanted[] => {
-    if (sameHeld(known.get(one.id)?.value, one.value)) return [];
     const table = LISTS.find((name) => name === one.table);
     const id = heldIn(one.value, ['id']);
-    const isClear =
-      table !== undefined && typeof id === 'string' && understandIn(table as TableName, one.value).kind === 'record';
-    if (isClear)
-      return file[table].some((record) => heldIn(record, ['id']) === id) ||
-        here[table].some((record) => heldIn(record, ['id']) === id)
-        ? []
-        : [{ table, id, field: [], value: one.value }];
-    return [
-      {
-        table: 'aside',
-        id: known.has(one.id) ? `${one.id} (from a file)` : one.id,
-        field: [],
-        value: { ...one, id: known.has(one.id) ? `${one.id} (from a file)` : one.id },
-      },
-    ];
+    const isClear = table !== undefined && typeof id === 'string' && understandIn(table, one.value).kind === 'record';
+    if (isClear) {
+      const name = recordName({ table, id });
+      if (sameHeld(placed.get(name), one.value)) return [];
+      if (!placed.has(name)) {
+        placed.set(name, one.value);
+        return [{ table, id, field: [], value: one.value }];
+      }
+    }
+    // The same thing set aside before, from wherever, is not set aside twice; other things that bear its name are.
+    if (all.some((other) => other.table === one.table && sameHeld(other.value, one.value))) return [];
+    const own = { ...one, id: freeName(one.id, all) };
+    all.push(own);
+    return [{ table: 'aside', id: own.id, field: [], value: own }];
   });
+}
+
+/** A name that nothing that was set aside bears yet. */
+function freeName(name: string, taken: readonly AsideRecord[]): string {
+  const names = new Set(taken.map(({ id }) => id));
+  if (!names.has(name)) return name;
+  let count = 2;
+  while (names.has(`${name} (${count})`)) count += 1;
+  return `${name} (${count})`;
 }

@@ -75,7 +75,7 @@ export const JOINED_TABLES = [
 ] as const satisfies readonly TableName[];
 
 /** Fields that are each device’s own: what a record is called, and what is noted without being an edit. */
-const OWN_FIELDS: readonly string[] = ['id', 'form', 'lastKey', 'usedAt'];
+const OWN_FIELDS: readonly string[] = ['id', 'form', 'lastKey', 'usedAt', 'handedTo'];
 
 export function isJoined(table: TableName, field: Field): boolean {
   return JOINED_TABLES.some((name) => name === table) && !OWN_FIELDS.includes(field[0] ?? '');

@@ -69,6 +69,8 @@ export const pieceRecordSchema = object({
   tags: array(string().trim().required().max(MOST_TAG_LETTERS)).required(),
   /** On the shelf, or put away in the archive. */
   place: mixed<'shelf' | 'archive'>().oneOf(['shelf', 'archive']).required(),
+  /** The pupil by whose hand-over the piece came here; not said of a piece that came otherwise. Never told to others. */
+  handedTo: string().default(undefined).optional(),
   /** When it was opened last; null where it never was. */
   usedAt: number().nullable().defined(),
   /** Names this state of the music: another with every change of `musicXml`, never used twice. None where the music never changed. */

@@ -1,7 +1,17 @@
 'use client';
 
-import { useState } from 'react';
-import { change, type Comparison, type ReadFile, type TakingIn } from '@/data';
+import { useEffect, useState } from 'react';
+import {
+  change,
+  harmIn,
+  harmOfFile,
+  type Comparison,
+  type ComingRecord,
+  type ReadFile,
+  type StudioContents,
+  type TakingIn,
+} from '@/data';
+import { ComingList } from '@/features/shared/teaching/coming-list';
 import { Busy, shownFirst } from './busy';
 import { useMessages } from '@/features/shared/messages';
 import { useWords, type Words } from '@/features/shared/words/use-words';
@@ -43,17 +53,20 @@ export function FilePreview({ looked, hasOwn, onClose }: FilePreviewProps) {
   const day = Number.isNaN(saved.getTime())
     ? ''
     : w.settings.savedOn(saved.toLocaleDateString([], { day: 'numeric', month: 'long', year: 'numeric' }));
+  const { harm, look } = useHarm(contents, how);
   const isAllHere = compared.every(({ fresh, differing }) => fresh.length + differing.length === 0);
   const [isBusy, setBusy] = useState(false);
   const [part, setPart] = useState<number | null>(null);
   const takeIn = async (): Promise<void> => {
     await shownFirst(() => setBusy(true));
-    const command = { kind: 'studio.take-in', contents, how } as const;
+    const listed = harmIn(harm ?? []);
+    const command = { kind: 'studio.take-in', contents, how, file: 'studio', listed } as const;
     const fault = await change(command, w.settings.studioFileTakenIn(day), { onPart: setPart }).finally(() => {
       setBusy(false);
       setPart(null);
     });
-    if (fault) return;
+    // What was changed here since it was looked at is listed anew.
+    if (fault) return look();
     say({
       kind: 'done',
       text: w.settings.fileIsTakenInPieces(contents.pieces.length, contents.pupils.length),
@@ -76,25 +89,7 @@ export function FilePreview({ looked, hasOwn, onClose }: FilePreviewProps) {
           {remark}
         </p>
       ))}
-      <table className="w-full text-sm">
-        <thead>
-          <tr className="border-b border-base-300">
-            <th scope="col" className="py-1 text-left">
-              {w.settings.inFileHeading}
-            </th>
-            {[w.settings.newHeading, w.settings.somethingElseHere, w.shared.same, w.settings.onlyHere].map((words) => (
-              <th key={words} scope="col" className="py-1 pl-3 text-right">
-                {words}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {compared.map((one) => (
-            <Row key={one.table} compared={one} />
-          ))}
-        </tbody>
-      </table>
+      <Compared compared={compared} />
       {contents.aside.length > 0 ? (
         <p className="text-sm">{w.settings.cannotBeUnderstoodTakenIn(contents.aside.length)}</p>
       ) : null}
@@ -118,9 +113,15 @@ export function FilePreview({ looked, hasOwn, onClose }: FilePreviewProps) {
           </label>
         ))}
       </fieldset>
+      <Harm harm={harm} />
       <Busy words={isBusy ? w.settings.takingIn(contents.runs.length) : null} part={part} />
       <div className="flex gap-2">
-        <button type="button" className="btn btn-primary btn-sm h-9" disabled={isBusy} onClick={() => void takeIn()}>
+        <button
+          type="button"
+          className="btn btn-primary btn-sm h-9"
+          disabled={isBusy || harm === null}
+          onClick={() => void takeIn()}
+        >
           {w.settings.takeItIn}
         </button>
         <button type="button" className="btn btn-sm h-9" onClick={onClose}>
@@ -129,6 +130,65 @@ export function FilePreview({ looked, hasOwn, onClose }: FilePreviewProps) {
       </div>
     </article>
   );
+}
+
+/** How much of each kind is in the file, and here. */
+function Compared({ compared }: Pick<Looked, 'compared'>) {
+  const w = useWords();
+  return (
+    <table className="w-full text-sm">
+      <thead>
+        <tr className="border-b border-base-300">
+          <th scope="col" className="py-1 text-left">
+            {w.settings.inFileHeading}
+          </th>
+          {[w.settings.newHeading, w.settings.somethingElseHere, w.shared.same, w.settings.onlyHere].map((words) => (
+            <th key={words} scope="col" className="py-1 pl-3 text-right">
+              {words}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {compared.map((one) => (
+          <Row key={one.table} compared={one} />
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** What the file would change here and take out, by names: looked at before anything is done. */
+function Harm({ harm }: { readonly harm: readonly ComingRecord[] | null }) {
+  const w = useWords();
+  if (harm === null) return <p className="text-sm">{w.settings.comparingFile}</p>;
+  const of = (deed: ComingRecord['deed']): readonly ComingRecord[] => harm.filter((one) => one.deed === deed);
+  const [changed, gone] = [of('change'), of('remove').map((one) => ({ ...one, fields: [] }))];
+  return (
+    <>
+      <ComingList name="changed" heading={w.takeIn.changes(changed.length)} records={changed} />
+      <ComingList name="gone" heading={w.takeIn.goes(gone.length)} records={gone} />
+    </>
+  );
+}
+
+/** Null until it is known. */
+function useHarm(
+  contents: StudioContents,
+  how: TakingIn,
+): { readonly harm: readonly ComingRecord[] | null; readonly look: () => void } {
+  const [found, setFound] = useState<{ readonly how: TakingIn; readonly harm: readonly ComingRecord[] } | null>(null);
+  const [times, setTimes] = useState(0);
+  useEffect(() => {
+    let isWanted = true;
+    void harmOfFile(contents, how).then((harm) => {
+      if (isWanted) setFound({ how, harm });
+    });
+    return () => {
+      isWanted = false;
+    };
+  }, [contents, how, times]);
+  return { harm: found?.how === how ? found.harm : null, look: () => setTimes((before) => before + 1) };
 }
 
 /** What could not be read at all, by its line. */

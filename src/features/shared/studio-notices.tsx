@@ -19,6 +19,7 @@ import {
 } from '@/data';
 import { useMessages } from './messages';
 import { Notice } from './notice';
+import { SHELF } from './own-address';
 import { NewerNotice } from './offline/newer-notice';
 import { useSaveStudio } from './save-studio';
 import { onSilence } from './sound/sounder';
@@ -87,6 +88,7 @@ function StoreNotice() {
   const state = useStoreState();
   if (state === 'open' || state === 'newer' || state === 'unreachable' || state === 'removed') return null;
   if (state === 'gone') return <GoneNotice />;
+  if (state === 'removed-elsewhere') return <RemovedNotice />;
   const { text, hint } = storeWords(w)[state];
   return (
     <Notice role="alert" name="store">
@@ -95,6 +97,21 @@ function StoreNotice() {
       </span>
       <button type="button" className="btn btn-sm h-9" onClick={() => location.reload()}>
         {w.shared.reload}
+      </button>
+    </Notice>
+  );
+}
+
+/** Everything was removed in another tab: nothing of it is left here either. */
+function RemovedNotice() {
+  const w = useWords();
+  return (
+    <Notice role="alert" name="store">
+      <span className="min-w-0 flex-1">
+        <strong className="font-semibold">{w.shared.removedInAnotherTab}</strong> {w.shared.pageCanBeClosed}
+      </span>
+      <button type="button" className="btn btn-sm h-9" onClick={() => location.assign(SHELF)}>
+        {w.about.beginAnew}
       </button>
     </Notice>
   );
@@ -174,7 +191,7 @@ function WaitingNotice() {
   }, [count]);
   const store = useStoreState();
   // Of a studio that is gone it is told there.
-  if (count === 0 || store === 'gone') return null;
+  if (count === 0 || store !== 'open') return null;
   return (
     <Notice role="alert" name="waiting">
       <span className="min-w-0 flex-1">

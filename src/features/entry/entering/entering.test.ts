@@ -140,7 +140,12 @@ describe('a piece that is changed past the keys', () => {
     const older = await contents(world.database);
     types(tab, '345');
     await shows(tab, 5);
-    await does(world.database, { kind: 'studio.take-in', contents: older, how: 'replace' }, 'restore', 'elsewhere');
+    await does(
+      world.database,
+      { kind: 'studio.take-in', contents: older, how: 'replace', file: 'studio' },
+      'restore',
+      'elsewhere',
+    );
     types(tab, '3');
     await shows(tab, 1);
     expect(tab.told).toEqual(['changed-elsewhere']);

@@ -3,6 +3,7 @@
 import { TriangleAlert } from 'lucide-react';
 import {
   change,
+  isOf,
   useConflicts,
   usePiecesOf,
   usePlan,
@@ -33,7 +34,7 @@ export function ConflictsBox({ pupil }: { readonly pupil: PupilRecord }) {
     ({ table, id }) =>
       (table === 'pupils' && id === pupil.id) ||
       (table === 'plan' && plan.some((card) => card.id === id)) ||
-      (table === 'lessons' && id.startsWith(`${pupil.id}/`)) ||
+      (table === 'lessons' && isOf({ table, id }, undefined, pupil.id)) ||
       (table === 'pieces' && plan.some((card) => card.piece === id)),
   );
   if (own.length === 0) return null;

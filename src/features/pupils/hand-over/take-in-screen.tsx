@@ -4,10 +4,19 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { Check, FileInput } from 'lucide-react';
-import { handedOf, lookOver, readStudioFile, takeInHanded, usePupils, type LookedOver } from '@/data';
+import {
+  handedOf,
+  lookOver,
+  readStudioFile,
+  takeInHanded,
+  usePupils,
+  type ComingRecord,
+  type LookedOver,
+} from '@/data';
 import { addressOf } from '@/features/shared/address-of';
 import { keepChosen } from '@/features/shared/choose-pupil';
 import { useMessages } from '@/features/shared/messages';
+import { ComingList, RefusedList } from '@/features/shared/teaching/coming-list';
 import { handedIn, isHandOverLink } from '@/features/shared/teaching/hand-over-link';
 import { useHanded, type NamedHanded } from '@/features/shared/teaching/handed';
 import { useWords } from '@/features/shared/words/use-words';
@@ -59,17 +68,18 @@ function Coming({ named }: { readonly named: NamedHanded }) {
   const { name } = named;
   const router = useRouter();
   const { say } = useMessages();
-  const looked = useLookedOver(named);
+  const { looked, look } = useLookedOver(named);
   const known = usePupils();
   if (!looked || !known) return <p className="p-8">{w.takeIn.looking}</p>;
-  const { handed, coming, conflicts } = looked;
+  const { handed, coming, refused, unclear, conflicts } = looked;
   const { pupil } = handed;
   const isKnown = known.some(({ id }) => id === pupil?.id);
-  const some = coming.filter(({ fresh, changed, gone }) => fresh + changed + gone > 0);
+  const of = (deed: ComingRecord['deed']): readonly ComingRecord[] => coming.filter((one) => one.deed === deed);
   const first = handed.plan.find(({ piece, state }) => piece !== null && state === 'open');
   const takeIn = async (): Promise<void> => {
     const words = w.shared.handOverTakenIn(name);
-    if (!(await takeInHanded(named, words))) return;
+    // What was changed here since it was looked at is shown anew.
+    if (!(await takeInHanded(named, coming, words))) return look();
     // Who comes back to the teacher is met in the lesson. Who is at home has the page for the music: nothing lies over it.
     if (!pupil || (isKnown && handed.runs > 0)) {
       say({ kind: 'done', text: words, hint: w.settings.undoBringsBackWhatWas });
@@ -92,38 +102,27 @@ function Coming({ named }: { readonly named: NamedHanded }) {
     <div className="mx-auto flex max-w-3xl flex-col gap-4 px-4 py-6" data-role="take-in">
       <h1 className="text-2xl font-semibold">{pupil ? w.takeIn.from(pupil.name) : name}</h1>
       <p className="text-sm text-secondary">{w.takeIn.nothingYet(name)}</p>
-      {some.length === 0 ? (
+      {coming.length === 0 ? (
         <p className="flex items-center gap-2" data-role="all-here">
-          <Check size={18} aria-hidden /> {w.takeIn.allHere}
+          <Check size={18} aria-hidden /> {refused.length + unclear > 0 ? w.takeIn.nothingLeft : w.takeIn.allHere}
         </p>
       ) : (
-        <table className="text-sm">
-          <caption className="sr-only">{w.takeIn.whatComes}</caption>
-          <thead>
-            <tr className="border-b border-base-300 text-left">
-              {[w.takeIn.what, w.settings.newHeading, w.takeIn.changed, w.takeIn.goes].map((heading) => (
-                <th key={heading} scope="col" className="py-1 pr-3 font-semibold">
-                  {heading}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {some.map(({ table, fresh, changed, gone }) => (
-              <tr key={table} data-table={table} className="border-base-300 not-last:border-b">
-                <th scope="row" className="py-1 text-left font-normal">
-                  {w.store.lists[table]}
-                </th>
-                {[fresh, changed, gone].map((count, i) => (
-                  <td key={i} className="tabular-nums">
-                    {count}
-                  </td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <>
+          <Counts coming={coming} />
+          <ComingList name="changed" heading={w.takeIn.changes(of('change').length)} records={of('change')} />
+          <ComingList
+            name="gone"
+            heading={w.takeIn.goes(of('remove').length)}
+            records={of('remove').map(withoutFields)}
+          />
+        </>
       )}
+      <RefusedList refused={refused} />
+      {unclear > 0 ? (
+        <p role="note" data-role="unclear">
+          {w.takeIn.unclear(unclear)}
+        </p>
+      ) : null}
       {conflicts.length > 0 ? (
         <p role="note" data-role="will-conflict">
           {w.takeIn.bothChanged(conflicts.length)}
@@ -147,8 +146,51 @@ function Coming({ named }: { readonly named: NamedHanded }) {
   );
 }
 
-function useLookedOver(handed: NamedHanded): LookedOver | null {
+/** How much of each kind comes in. */
+function Counts({ coming }: Pick<LookedOver, 'coming'>) {
+  const w = useWords();
+  const tables = HANDED.filter((table) => coming.some((one) => one.table === table));
+  return (
+    <table className="text-sm">
+      <caption className="sr-only">{w.takeIn.whatComes}</caption>
+      <thead>
+        <tr className="border-b border-base-300 text-left">
+          {[w.takeIn.what, w.settings.newHeading, w.takeIn.changed, w.takeIn.takenOut].map((heading) => (
+            <th key={heading} scope="col" className="py-1 pr-3 font-semibold">
+              {heading}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {tables.map((table) => (
+          <tr key={table} data-table={table} className="border-base-300 not-last:border-b">
+            <th scope="row" className="py-1 text-left font-normal">
+              {w.store.lists[table]}
+            </th>
+            {(['add', 'change', 'remove'] as const).map((deed) => (
+              <td key={deed} className="tabular-nums">
+                {coming.filter((one) => one.table === table && one.deed === deed).length}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+const HANDED = ['pieces', 'pupils', 'plan', 'lessons', 'answers', 'runs'] as const;
+
+/** Of what goes whole no fields are named. */
+function withoutFields(record: ComingRecord): ComingRecord {
+  return { ...record, fields: [] };
+}
+
+/** What would come in, and what looks at it anew. */
+function useLookedOver(handed: NamedHanded): { readonly looked: LookedOver | null; readonly look: () => void } {
   const [looked, setLooked] = useState<LookedOver | null>(null);
+  const [times, setTimes] = useState(0);
   useEffect(() => {
     let isWanted = true;
     void lookOver(handed).then((found) => {
@@ -157,6 +199,6 @@ function useLookedOver(handed: NamedHanded): LookedOver | null {
     return () => {
       isWanted = false;
     };
-  }, [handed]);
-  return looked;
+  }, [handed, times]);
+  return { looked, look: () => setTimes((before) => before + 1) };
 }

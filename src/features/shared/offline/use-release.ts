@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useSyncExternalStore } from 'react';
-import { hasStudio } from '@/data';
+import { hasStudio, isRemoved } from '@/data';
 import {
   askForNewer,
   releaseState,
@@ -26,12 +26,13 @@ const ASKED_EVERY_MS = 60 * 60 * 1000;
 /** Keeps the application in this browser, for use without a network. */
 export function useKeptRelease(): void {
   useEffect(() => {
-    const timer = setTimeout(() => void keepRelease(), hasRelease() ? 0 : FETCHED_AFTER_MS);
+    const keep = (): void => (isRemoved() ? undefined : void keepRelease());
+    const timer = setTimeout(keep, hasRelease() ? 0 : FETCHED_AFTER_MS);
     void hasStudio().then(tellOpened);
     const release = catchInstall();
     let askedMs = Date.now();
     const look = (): void => {
-      if (document.visibilityState !== 'visible' || Date.now() - askedMs < ASKED_EVERY_MS) return;
+      if (isRemoved() || document.visibilityState !== 'visible' || Date.now() - askedMs < ASKED_EVERY_MS) return;
       askedMs = Date.now();
       void askForNewer();
     };

@@ -147,6 +147,8 @@ export const shared = (t: Terms) => ({
   saveStudioFileNow: 'Save the studio file now',
   putStudioBack: 'Put it back into this browser',
   studioPutBack: 'studio put back',
+  removedInAnotherTab: 'Everything was removed from this browser in another tab.',
+  pageCanBeClosed: 'Nothing that is done here is kept any more. This page can be closed.',
   studioCouldNotBePutBack: 'The studio could not be put back into this browser.',
   saveItAndLookWhether: 'Save the studio file, and look whether this browser may keep data and has room.',
   studioIsNotSaved: 'The studio is not saved.',

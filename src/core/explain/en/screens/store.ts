@@ -32,6 +32,10 @@ export const store = () => ({
     hint: 'It is listed in Settings under “Set aside”: save it there as a file, delete it, and do this once more.',
   }),
   invalid: (why: string) => ({ message: `This cannot be kept: ${why}.`, hint: 'Nothing was changed.' }),
+  notAsLookedAt: {
+    message: 'The studio was changed since this file was looked at.',
+    hint: 'Nothing was taken in. Look at what comes in once more.',
+  },
   lost: {
     message: 'The browser has closed or deleted the studio.',
     hint: 'Save the studio file, or put the studio back into this browser: the notice at the top has both.',
