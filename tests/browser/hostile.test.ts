@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { musicXml } from '../support/build-piece';
+import { stored } from './support/world-of-tabs';
 import { arriveAtShelf, drop, goTo, openAt, press, saved, sees, seesKey, type Teacher } from './support/teacher';
 
 /** Markup, scripts, letters that turn the direction of writing, that cannot be seen or break lines, and what a spreadsheet takes for a formula. */
@@ -119,6 +120,37 @@ describe('in a studio file', () => {
       await page.waitForSelector(waitsFor);
       await isWhole(place);
     }
+  });
+});
+
+describe('in a hand-over', () => {
+  it('what is not its pupil’s is left out, and named', async () => {
+    const shelf = ['lantern-walk', 'two-boats'];
+    const later = { seen: { evil: 9 }, dot: ['evil', 9], others: [] };
+    const file = {
+      ...{ newThumb: 'hand-over', version: 5, savedAt: '2026-11-27T12:00:00.000Z' },
+      pupils: [{ id: 'demo-tam', name: 'Tam', origin: 'demo', form: 5 }],
+      pieces: [{ id: shelf[0], musicXml: musicXml({ right: 'C4w/1' }), fileName: 'x.xml', form: 5 }],
+      plan: [{ id: 'evil-card', pupil: 'demo-ottilie', origin: 'own', place: 0, note: 'evil', form: 5 }],
+      stamps: [
+        { id: `pieces/${shelf[0]}`, fields: { '["musicXml"]': later } },
+        { id: `pieces/${shelf[1]}`, fields: { '[]': { ...later, value: false } } },
+      ],
+    };
+    const before = (await stored(page)).filter(([name]) => !name.startsWith('history/'));
+    await drop(page, [{ name: 'evil.json', text: JSON.stringify(file) }]);
+    await page.waitForSelector('[data-role=left-out]');
+    const named = await page.$$eval('[data-role=left-out] li', (items) =>
+      items.map((item) => item.getAttribute('data-record')),
+    );
+    expect(named).toEqual(expect.arrayContaining(['plan/evil-card']));
+    await page.locator('[data-role=take-it-in]').click();
+    await page.waitForFunction(() => location.pathname !== '/take-in');
+    const after = (await stored(page)).filter(([name]) => !name.startsWith('history/'));
+    const known = new Map(after);
+    const changed = before.filter(([name, record]) => JSON.stringify(known.get(name)) !== JSON.stringify(record));
+    expect(changed.map(([name]) => name).filter((name) => !/^(kept|pupils\/demo-tam)/.test(name))).toEqual([]);
+    expect(after.map(([name]) => name)).not.toContain('plan/evil-card');
   });
 });
 

@@ -22,6 +22,28 @@ describe('a tab that is killed while a piece is entered', () => {
     await Promise.all(teachers.map(({ leave }) => leave()));
   }, 900_000);
 
+  it('has kept the words of a lesson that it showed as kept', async () => {
+    const { browser, page: witness, leave } = await arriveAtShelf();
+    await goTo(witness, '/pupils');
+    const line = await witness.waitForSelector('[data-pupil]');
+    const pupil = await line?.evaluate((found) => found.getAttribute('data-pupil'));
+    for (const words of ['Sings it.', ' Left hand alone.']) {
+      const victim = await newTab(browser, { size: SMALL });
+      await goTo(victim, `/lesson?pupil=${pupil}`);
+      await victim.focus('[data-role=lesson-note]');
+      await victim.keyboard.press('End');
+      await victim.keyboard.type(words);
+      await victim.waitForSelector('[data-role=note-kept][data-kept=true]');
+      await crash(victim);
+    }
+    await goTo(witness, `/lesson?pupil=${pupil}`);
+    await witness.waitForFunction(
+      () =>
+        document.querySelector<HTMLTextAreaElement>('[data-role=lesson-note]')?.value === 'Sings it. Left hand alone.',
+    );
+    await leave();
+  });
+
   /** Kills a tab so many times in the middle of entering; another one, which is never touched, looks into the store. */
   async function killed({ browser, page: witness }: Teacher, seed: number, times: number): Promise<void> {
     const luck = chance(seed);

@@ -92,7 +92,18 @@ describe('with the server gone', () => {
       { name: 'tin-roof.xml', text: musicXml({ title: 'Tin Roof', right: 'C4q/1 D4q/2 E4h/3', mode: 'major' }) },
     ]);
     await seesKey(page, 'C-major');
-    for (const place of ['survey', 'enter', 'fit', 'pupils', 'week', 'practice', 'stand', 'record', 'lesson']) {
+    for (const place of [
+      'survey',
+      'enter',
+      'fit',
+      'pupils',
+      'week',
+      'week/',
+      'practice',
+      'stand',
+      'record',
+      'lesson',
+    ]) {
       const answer = await page.goto(`${server.address}/${place}`);
       expect([place, answer?.status()]).toEqual([place, 200]);
       expect(answer?.headers()['content-security-policy']).toContain("frame-ancestors 'none'");
@@ -160,6 +171,11 @@ describe('everything of it', () => {
     await sees(page, 'it keeps neither the one nor the other');
     const notices = await page.evaluate(async () => (await fetch('/notices.txt')).text());
     for (const name of ['verovio', 'react', 'tone', 'pdfkit', 'Salamander']) expect(notices).toContain(name);
+    const second = await tab();
+    await second.goto(`${server.address}/lesson?pupil=pupil-ottilie-brandt`);
+    await second.waitForFunction(() => document.documentElement.dataset['remembered'] === 'true');
+    await second.evaluate(() => sessionStorage.setItem('new-thumb-form/lesson/a/2026-11-26', 'typed'));
+    await page.bringToFront();
     await page.locator('[data-role=remove-all]').click();
     await sees(page, '13 pieces and 12 pupils go from this browser');
     await page.locator('[data-role=really-remove]').click();
@@ -171,6 +187,26 @@ describe('everything of it', () => {
       words: sessionStorage.length + localStorage.length,
     }));
     expect(left).toEqual({ databases: 0, caches: 0, workers: 0, words: 0 });
+    // What is done in another tab, and what the page still asks for, brings nothing of it back.
+    await second.bringToFront();
+    await sees(second, 'Everything was removed from this browser in another tab.');
+    await second.evaluate(async () => {
+      await fetch('/manifest.webmanifest');
+      await fetch('/notices.txt');
+    });
+    await second.locator('header a[href="/week"]').click();
+    await page.evaluate(async () => {
+      await fetch('/notices.txt');
+    });
+    expect(
+      await second.evaluate(async () => ({
+        databases: (await indexedDB.databases()).length,
+        caches: (await caches.keys()).length,
+        words: sessionStorage.length,
+      })),
+    ).toEqual({ databases: 0, caches: 0, words: 0 });
+    await second.close();
+    await page.bringToFront();
     await page.locator('[data-role=begin-anew]').click();
     await seesCards(page, 12);
   });

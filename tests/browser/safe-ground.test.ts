@@ -61,6 +61,10 @@ async function bringsInAndEnters(page: Page): Promise<string> {
   return id;
 }
 
+/** Waits until a page has its studio in memory as well. */
+const isRemembered = (page: Page): Promise<unknown> =>
+  page.waitForFunction(() => document.documentElement.dataset['remembered'] === 'true');
+
 describe('what a teacher did', () => {
   let id = '';
   let older = '';
@@ -322,15 +326,45 @@ describe('the browser’s store', () => {
     await page.close();
   });
 
-  it('that another tab deletes is told', async () => {
-    const other = await arriveAtShelf();
-    const tab = await newTab(other.browser);
-    await goTo(tab, '/settings');
-    await tab.evaluate(() => void indexedDB.deleteDatabase('new-thumb'));
-    await other.page.bringToFront();
-    await sees(other.page, 'The browser has closed or deleted the studio.');
-    await other.leave();
-  });
+  it.each([
+    ['another tab deletes', async (tab: Page) => tab.evaluate(() => void indexedDB.deleteDatabase('new-thumb'))],
+    [
+      'the browser itself deletes',
+      async (tab: Page) => {
+        const session = await tab.createCDPSession();
+        await session.send('Storage.clearDataForOrigin', { origin: home(), storageTypes: 'indexeddb' });
+      },
+    ],
+  ])(
+    'that %s is told: the page keeps the studio, with what is done since, as a file, and puts it back when it is told to',
+    async (_who, deletes) => {
+      const other = await arriveAtShelf();
+      const { page } = other;
+      await goTo(page, '/settings');
+      await isRemembered(page);
+      await deletes(page);
+      await sees(page, 'The browser has closed or deleted the studio.');
+      await sees(page, 'This page still has all of it: 12 pieces, 12 pupils.');
+      await page.locator('input[name=look][value=lamplight]').click();
+      await sees(page, 'and one edit made since');
+      const names = (): Promise<readonly (string | undefined)[]> =>
+        page.evaluate(async () => (await indexedDB.databases()).map(({ name }) => name));
+      expect(await names()).toEqual([]);
+      const { bytes } = await saved(other.browser, () => press(page, 'Save the studio file now'));
+      expect(JSON.parse(new TextDecoder().decode(bytes))).toMatchObject({
+        newThumb: 'studio',
+        counts: { pieces: 12, pupils: 12 },
+        settings: { look: 'lamplight' },
+      });
+      expect(await names()).toEqual([]);
+      await Promise.all([page.waitForNavigation(), page.locator('[data-role=put-back]').click()]);
+      await page.waitForFunction(() => document.documentElement.dataset['theme'] === 'lamplight');
+      await goTo(page, '/');
+      await seesCards(page, 12);
+      expect(await page.$('[data-notice=store]')).toBeNull();
+      await other.leave();
+    },
+  );
 
   it('of an older version opens with all it held', async () => {
     const old = await arrive();

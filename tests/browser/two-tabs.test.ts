@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
-import { BEGINNING, liveThrough } from '../support/histories';
+import { BEGINNING, chance, liveThrough } from '../support/histories';
 import { rounds } from '../support/rounds';
 import { beginPiece, hasSteps, opensPiece } from './support/entering';
 import { arriveAtShelf, goTo, newTab, press, sees, seesKey, type Teacher } from './support/teacher';
@@ -8,6 +8,7 @@ import { clearStores, openTab, stored, worldOfTabs } from './support/world-of-ta
 
 /** How many histories are lived through. */
 const HISTORIES = rounds(32, 200);
+const ENTERED = rounds(4, 300);
 
 const ALL = ['pieces', 'pupils', 'plan', 'answers', 'runs', 'kept', 'aside', 'history', 'changes'];
 
@@ -20,6 +21,11 @@ afterAll(() => teacher.leave());
 const notesOf = async (page: Page, id: string): Promise<number> => {
   const record = (await stored(page)).find(([name]) => name === `pieces/${id}`)?.[1];
   return String(record?.['musicXml']).match(/<pitch>/g)?.length ?? 0;
+};
+
+const fingersOf = async (page: Page, id: string): Promise<readonly number[]> => {
+  const record = (await stored(page)).find(([name]) => name === `pieces/${id}`)?.[1];
+  return [...String(record?.['musicXml']).matchAll(/<fingering[^>]*>(\d)/g)].map(([, digit]) => Number(digit));
 };
 
 describe('the same piece in two tabs', () => {
@@ -45,6 +51,54 @@ describe('the same piece in two tabs', () => {
     await hasSteps(one, 4);
     expect(await notesOf(one, id)).toBe(4);
     await two.close();
+  });
+
+  it('what is shown as kept is in the store, however often the tabs are changed', async () => {
+    const one = teacher.page;
+    const id = await beginPiece(one);
+    const two = await newTab(teacher.browser);
+    await opensPiece(two, id);
+    await sees(two, 'Open in another tab');
+    let steps = 0;
+    for (const [i, keys] of ['1234512345123451', '1234512345', '54', '3', '12345', '2'].entries()) {
+      const tab = i % 2 === 0 ? two : one;
+      await tab.bringToFront();
+      for (const key of keys) await tab.keyboard.press(key as '1');
+      steps += keys.length;
+      await hasSteps(tab, steps);
+      expect([i, await notesOf(tab, id)]).toEqual([i, steps]);
+    }
+    // Both at once: every key counts once.
+    await Promise.all([one, two].map(async (tab) => tab.keyboard.type('12345')));
+    for (const tab of [one, two]) {
+      await tab.bringToFront();
+      await hasSteps(tab, steps + 10);
+    }
+    expect(await notesOf(two, id)).toBe(steps + 10);
+    await two.close();
+  });
+
+  it('a key in the second never replaces the note that the first has entered: it goes on at the caret of the first', async () => {
+    const one = teacher.page;
+    await one.bringToFront();
+    const id = await beginPiece(one);
+    await one.keyboard.type('12345');
+    await hasSteps(one, 5);
+    const two = await newTab(teacher.browser);
+    await opensPiece(two, id);
+    await hasSteps(two, 5);
+    // Both tabs go to the first note; the first enters another one there.
+    await one.bringToFront();
+    await one.keyboard.press('Home');
+    await one.keyboard.press('5');
+    await hasSteps(one, 6);
+    await two.bringToFront();
+    await hasSteps(two, 6);
+    await two.keyboard.press('4');
+    await hasSteps(two, 7);
+    expect(await fingersOf(two, id)).toEqual([5, 4, 3, 4, 5]);
+    await two.close();
+    await one.bringToFront();
   });
 
   it('a screen that shows an older state changes only what it names', async () => {
@@ -102,6 +156,38 @@ describe('the same piece in two tabs', () => {
     await one.waitForFunction(() => document.documentElement.dataset['theme'] === 'lamplight');
     await two.close();
   });
+});
+
+describe('histories of entering in two real tabs', () => {
+  it('show as kept only what is stored, and end with all that was pressed', async () => {
+    const [one, two] = [await newTab(teacher.browser), await newTab(teacher.browser)];
+    const luck = chance(31);
+    for (let history = 1; history <= ENTERED; history += 1) {
+      // A tab that is not looked at draws nothing.
+      await one.bringToFront();
+      const id = await beginPiece(one);
+      await two.bringToFront();
+      await opensPiece(two, id);
+      let pressed = 0;
+      for (let turn = 2 + luck.below(4); turn > 0; turn -= 1) {
+        const tab = luck.of([one, two]);
+        await tab.bringToFront();
+        const keys = Array.from({ length: 1 + luck.below(7) }, () => luck.of(['1', '2', '3', '4', '5'] as const));
+        for (const key of keys) await tab.keyboard.press(key, luck.of([{}, { delay: 20 }]));
+        pressed += keys.length;
+        if (luck.below(3) > 0) continue;
+        await hasSteps(tab, pressed);
+        expect([history, await notesOf(tab, id)]).toEqual([history, pressed]);
+      }
+      for (const tab of [one, two]) {
+        await tab.bringToFront();
+        await hasSteps(tab, pressed);
+      }
+      expect([history, await notesOf(one, id)]).toEqual([history, pressed]);
+    }
+    await one.close();
+    await two.close();
+  }, 1_800_000);
 });
 
 describe('histories of two real tabs', () => {
