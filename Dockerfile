@@ -5,7 +5,7 @@ WORKDIR /new-thumb
 RUN chown node:node .
 USER node
 COPY --chown=node:node . .
-ENV NEXT_TELEMETRY_DISABLED=1 PORT=3000
+ENV NEXT_TELEMETRY_DISABLED=1 PORT=3000 MALLOC_ARENA_MAX=2
 RUN npm install --no-audit --no-fund && npm run build
 EXPOSE 3000
-CMD ["node", "scripts/start.mjs"]
+CMD ["node", "--max-old-space-size=160", "scripts/start.mjs"]

@@ -1,5 +1,6 @@
 import { refuse } from './answers';
 import { readBody } from './body';
+import { callerOf } from './caller';
 import type { Answered, JobName } from './job';
 import type { Appointments } from './appointments';
 import type { Room } from './room';
@@ -17,14 +18,15 @@ const filesOf = (name: JobName): 1 | 2 => (name === 'judge' ? 2 : 1);
 export function answering(name: JobName, desk: () => Service) {
   return async (request: Request): Promise<Response> => {
     const { room, busy, answer } = desk();
-    const visit = room.enter();
-    if (!visit) return refuse(busy());
+    const caller = callerOf(request);
+    const visit = room.enter(caller);
     try {
-      const body = await readBody({ request, files: filesOf(name), visit, busy });
+      const body = await readBody({ request, files: filesOf(name), visit, small: room.small, busy });
       if (!body.ok) return refuse(body.error);
       const { search } = new URL(request.url);
       const type = request.headers.get('content-type') ?? '';
-      const answered = await answer({ name, search, type, body: body.value }, request.signal);
+      const job = { name, search, type, body: body.value };
+      const answered = await answer(job, { name: caller, gone: request.signal });
       return answered.ok ? responseOf(answered.value) : refuse(answered.error);
     } finally {
       visit.leave();

@@ -43,6 +43,7 @@ function statusOf(fault: Fault): number {
     case 'read.empty':
       return 400;
     case 'read.too-large':
+    case 'job.too-large':
       return 413;
     case 'read.unknown-format':
       return 415;
@@ -54,6 +55,7 @@ function statusOf(fault: Fault): number {
     case 'read.midi-damaged':
     case 'read.own-file':
     case 'print.engraver':
+    case 'print.too-much':
     case 'read.no-notes':
     case 'read.rote':
     case 'read.rote-sum':

@@ -3,19 +3,34 @@ import { Worker } from 'node:worker_threads';
 import type { Service } from './answering';
 import { createAppointments } from './appointments';
 import type { Answered } from './job';
+import { createLanes } from './lanes';
 import { createRoom } from './room';
-import { createThreads, type Thread, type ThreadLimits } from './threads';
+import { createThreads, OUT_OF_MEMORY, type Thread, type ThreadLimits } from './threads';
 
-/** One core is left to the thread that speaks with callers; one slow piece must not keep all others waiting. */
-const LIMITS: ThreadLimits = {
-  threads: Math.max(2, availableParallelism() - 1),
-  waiting: 64,
+const MB = 1024 * 1024;
+const CORES = availableParallelism();
+
+const LIMITS: Omit<ThreadLimits, 'threads'> = {
+  waiting: 160,
+  waitingEach: 80,
   waitMs: 10_000,
   jobMs: 20_000,
+  goneMs: 1_000,
+  largeBytes: 2 * MB,
 };
 
-/** A thread that wants more is ended, and its piece refused: the server goes on. */
-const THREAD_MEMORY = { maxOldGenerationSizeMb: 512 };
+/** What is done at once, and what takes long: one slow piece must not keep all others waiting. */
+const SHORT: ThreadLimits = { ...LIMITS, threads: Math.max(2, CORES - 1) };
+const LONG: ThreadLimits = { ...LIMITS, threads: Math.max(1, Math.floor(CORES / 2)), waiting: 64, waitingEach: 16 };
+
+/** A thread that wants more is ended, and its piece refused: the server goes on. Unit: MB. */
+const MEMORY = { short: 80, long: 192 } as const;
+
+/** How far a thread stands back behind the one that speaks with callers: what takes long behind what does not. */
+const NICE = { short: 10, long: 14 } as const;
+
+/** Room for what is sent: for some large pieces at once, and for hundreds of small ones beside them. */
+const ROOM = { bytes: 64 * MB, each: 24 * MB, kept: 16 * MB, small: MB / 2, waitMs: 6_000 };
 
 // Route handlers may each be given their own copy of this module; the threads are for all of them.
 const KEPT = Symbol.for('new-thumb.desk');
@@ -32,16 +47,24 @@ const AGAIN_A_SECOND = 30;
 
 function open(): Service {
   const { busy } = createAppointments(AGAIN_A_SECOND);
-  const room = createRoom({ bodies: 256, bytes: 128 * 1024 * 1024 });
-  return { room, busy, ...createThreads(startThread, LIMITS, busy) };
+  const short = createThreads(() => startThread('short'), SHORT, busy);
+  const long = createThreads(() => startThread('long'), LONG, busy);
+  return { room: createRoom(ROOM), busy, ...createLanes(short, long) };
 }
 
-function startThread(): Thread {
-  const worker = new Worker(new URL('./job.worker.ts', import.meta.url), { resourceLimits: THREAD_MEMORY });
+function startThread(lane: 'short' | 'long'): Thread {
+  const worker = new Worker(new URL('./job.worker.ts', import.meta.url), {
+    resourceLimits: { maxOldGenerationSizeMb: MEMORY[lane], maxYoungGenerationSizeMb: 16 },
+    workerData: { nice: NICE[lane] },
+  });
   // A server that is to end does not wait for its threads.
   worker.unref();
-  worker.on('error', (error) => console.error('A thread ended over a piece:', error));
   let isAlive = true;
+  let why = 'the thread ended';
+  worker.on('error', (error: NodeJS.ErrnoException) => {
+    if (error.code === 'ERR_WORKER_OUT_OF_MEMORY') why = OUT_OF_MEMORY;
+    else console.error('A thread ended over a piece:', error);
+  });
   worker.once('exit', () => (isAlive = false));
   return {
     isAlive: () => isAlive,
@@ -57,7 +80,7 @@ function startThread(): Thread {
         };
         const died = (): void => {
           settle();
-          reject(new Error('the thread ended'));
+          reject(new Error(why));
         };
         worker.on('message', answered);
         worker.on('exit', died);

@@ -1,7 +1,7 @@
 import { err, ok, type Fault, type Result } from '@/core/base';
 import type { Language } from '@/core/explain';
 import { CARD_KINDS, fileStem, isKeySheet, isOneForAllKeys } from '@/core/paper';
-import type { SavedFile } from '@/core/piece';
+import type { OpenedPiece, SavedFile } from '@/core/piece';
 import { parseKey, type Key } from '@/core/pitch';
 import { keySheet, pieceSheet, USUAL_HANDOUT, type Sheet, type SheetRequest } from '@/core/sheets';
 import type { SentPiece } from './sent';
@@ -9,10 +9,14 @@ import { printSheets } from './press';
 import { KEY_HINT, wantedKey, type ApiQuery } from './query';
 import { wantedVersions } from './wanted';
 
-/** A piece that was sent, as sheets to be printed: in one key or several, each with its own pages. Errors: those of moving, `query.value`, `print.engraver`. */
+/** A piece that was sent, as sheets to be printed: in one key or several, each with its own pages. Errors: those of moving, `query.value`, `print.too-much`,
+ * `print.engraver`. */
+
 export async function handoutFile(sent: SentPiece): Promise<Result<SavedFile, Fault>> {
   const keys = wantedKeys(sent);
   if (!keys.ok) return keys;
+  const much = tooMuch(sent.query.stage === null ? barsOf(sent.piece) * keys.value.length : 0, sent);
+  if (much) return err(much);
   const sheets = sheetsOf(sent, keys.value);
   if (!sheets.ok) return sheets;
   const { title } = sent.piece.score;
@@ -23,6 +27,19 @@ export async function handoutFile(sent: SentPiece): Promise<Result<SavedFile, Fa
   const named = [stage, print.sheet].filter((part) => part !== null).join('-');
   const stem = fileStem(title, first ?? sent.piece.key.key, named);
   return ok({ name: `${stem}.pdf`, mediaType: 'application/pdf', content: pdf.value });
+}
+
+/** So many bars are printed within the time that a job may take, on a machine that does other work as well: 37 ms a bar by itself. */
+const MOST_BARS = 320;
+
+function barsOf({ score }: OpenedPiece): number {
+  return Math.max(...score.parts.map(({ measures }) => measures.length));
+}
+
+/** Why so many bars are not begun to be printed; null where they are. A sheet of keys has none. */
+function tooMuch(bars: number, { query }: SentPiece): Fault | null {
+  if (bars <= MOST_BARS || isKeySheet(query.print.sheet)) return null;
+  return { code: 'print.too-much', bars, most: MOST_BARS };
 }
 
 /** The keys that are named, or the one. */
@@ -49,6 +66,8 @@ function sheetsOf(sent: SentPiece, keys: readonly Key[]): Result<readonly Sheet[
     const wanted = wantedVersions(sent, key);
     if (!wanted.ok) return wanted;
     const { piece, before, after } = wanted.value;
+    const much = tooMuch(barsOf(piece) * keys.length, sent);
+    if (much) return err(much);
     const of = { piece, before, after, stage: stageTold(sent.says, sent.query) };
     sheets.push(pieceSheet(sent.says, sheet, { of, options: sent.query.options }, request));
   }

@@ -1,9 +1,11 @@
-import { parentPort } from 'node:worker_threads';
+import { parentPort, workerData } from 'node:worker_threads';
+import { number, object } from 'yup';
 import { readJob } from './job';
 import { stepBack } from './step-back';
 import { answerJob } from './work';
 
-stepBack();
+const startSchema = object({ nice: number().integer().min(0).max(19).required() });
+stepBack(startSchema.validateSync(workerData, { strict: true }).nice);
 
 // Whatever is thrown here ends the thread: its job is refused, and a fresh thread takes the next.
 parentPort?.on('message', (message: unknown) => {

@@ -4,38 +4,52 @@ import type { Answered, Job } from './job';
 
 /** A thread that does one job at a time. */
 export interface Thread {
-  /** Answers a job. Rejects where the thread is no more, for whatever reason. */
+  /** Answers a job. Rejects where the thread is no more, for whatever reason: with `OUT_OF_MEMORY` where it wanted more than it may have. */
   readonly answer: (job: Job) => Promise<Answered>;
   /** Whether it can be given a job: one may die while it has none. */
   readonly isAlive: () => boolean;
   readonly end: () => void;
 }
 
-/** How many threads there are, how many jobs may wait for one, for how long, and how long one job may take. Units: ms. */
+export const OUT_OF_MEMORY = 'the thread wanted too much memory';
+
+/** How many threads there are; how many jobs may wait for one, in all and of one caller; for how long, and how long one job may take. Units: ms. */
 export interface ThreadLimits {
   readonly threads: number;
   readonly waiting: number;
+  readonly waitingEach: number;
   readonly waitMs: number;
   readonly jobMs: number;
+  /** After so long the work of a caller who has gone is dropped with its thread. */
+  readonly goneMs: number;
+  /** A thread that worked on a body of this size is replaced: what it took of memory is given back. Unit: bytes. */
+  readonly largeBytes: number;
 }
 
 /** Where jobs are answered. */
 export interface Desk {
-  /** Answers a job. One that nobody wants any more (`gone`) while it waits is not begun.
-   * Errors: `job.busy`, `job.too-long`, `job.failed`, `job.stopped`. */
-  readonly answer: (job: Job, gone: AbortSignal) => Promise<Result<Answered, Fault>>;
+  /** Answers a job of a caller. One that nobody wants any more (`gone`) is not begun, or dropped.
+   * Errors: `job.busy`, `job.too-long`, `job.too-large`, `job.failed`, `job.stopped`. */
+  readonly answer: (job: Job, from: Caller) => Promise<Result<Answered, Fault>>;
+}
+
+/** Whose a job is, and what tells that nobody waits for it any more. */
+export interface Caller {
+  readonly name: string;
+  readonly gone: AbortSignal;
 }
 
 type Place = (thread: Thread | null) => void;
 
-/** Threads that are started as they are needed. One that takes too long or dies is replaced, and its job refused: the next caller never waits for it. */
+/** Threads that are started as they are needed. Callers have their turns one after the other, however much one of them asks. A thread that takes too long or dies
+ * is replaced, and its job refused: the next caller never waits for it. */
 export function createThreads(start: () => Thread, limits: ThreadLimits, busy: () => Fault): Desk {
   const idle: Thread[] = [];
-  const waiting = new Set<Place>();
+  const waiting = createTurns<Place>();
   let running = 0;
 
   const give = (thread: Thread): void => {
-    const [next] = waiting;
+    const next = waiting.next();
     if (next) next(thread);
     else idle.push(thread);
   };
@@ -43,15 +57,15 @@ export function createThreads(start: () => Thread, limits: ThreadLimits, busy: (
   const replace = (thread: Thread): void => {
     thread.end();
     running -= 1;
-    if (waiting.size === 0) return;
+    if (waiting.count() === 0) return;
     running += 1;
     give(start());
   };
 
-  const place = (gone: AbortSignal): Promise<Thread | null> =>
+  const place = ({ name, gone }: Caller): Promise<Thread | null> =>
     new Promise((resolve) => {
       const settle: Place = (thread) => {
-        waiting.delete(settle);
+        waiting.leave(name, settle);
         clearTimeout(timer);
         gone.removeEventListener('abort', leave);
         resolve(thread);
@@ -59,10 +73,10 @@ export function createThreads(start: () => Thread, limits: ThreadLimits, busy: (
       const leave = (): void => settle(null);
       const timer = setTimeout(leave, limits.waitMs);
       gone.addEventListener('abort', leave);
-      waiting.add(settle);
+      waiting.enter(name, settle);
     });
 
-  const thread = async (gone: AbortSignal): Promise<Thread | null> => {
+  const thread = async (from: Caller): Promise<Thread | null> => {
     for (let free = idle.pop(); free; free = idle.pop()) {
       if (free.isAlive()) return free;
       running -= 1;
@@ -71,25 +85,104 @@ export function createThreads(start: () => Thread, limits: ThreadLimits, busy: (
       running += 1;
       return start();
     }
-    return waiting.size < limits.waiting ? place(gone) : null;
+    const isRoom = waiting.count() < limits.waiting && waiting.countOf(from.name) < limits.waitingEach;
+    return isRoom ? place(from) : null;
   };
 
   return {
-    answer: async (job, gone) => {
-      if (gone.aborted) return err({ code: 'job.stopped' });
-      const mine = await thread(gone);
-      if (mine === null) return err(gone.aborted ? { code: 'job.stopped' } : busy());
-      const answered = await inTime(
-        mine.answer(job).catch(() => 'failed' as const),
-        limits.jobMs,
-      );
-      if (answered === null || answered === 'failed') {
+    answer: async (job, from) => {
+      if (from.gone.aborted) return err({ code: 'job.stopped' });
+      const isLarge = job.body.length >= limits.largeBytes;
+      const mine = await thread(from);
+      if (mine === null) return err(from.gone.aborted ? { code: 'job.stopped' } : busy());
+      const left = leaving(from.gone, limits.goneMs);
+      const working = mine.answer(job).catch((error: unknown) => failureOf(error));
+      const answered = await inTime(Promise.race([working, left.late]), limits.jobMs);
+      left.forget();
+      if (answered === null || typeof answered === 'string') {
         replace(mine);
-        const seconds = Math.round(limits.jobMs / 1000);
-        return err(answered === null ? { code: 'job.too-long', seconds } : { code: 'job.failed' });
+        return err(faultOf(answered, limits));
       }
-      give(mine);
+      if (isLarge) replace(mine);
+      else give(mine);
       return ok(answered);
     },
+  };
+}
+
+type Failure = 'failed' | 'too large' | 'left';
+
+function failureOf(error: unknown): Failure {
+  return error instanceof Error && error.message === OUT_OF_MEMORY ? 'too large' : 'failed';
+}
+
+function faultOf(failure: Failure | null, { jobMs }: ThreadLimits): Fault {
+  switch (failure) {
+    case null:
+      return { code: 'job.too-long', seconds: Math.round(jobMs / 1000) };
+    case 'failed':
+      return { code: 'job.failed' };
+    case 'too large':
+      return { code: 'job.too-large' };
+    case 'left':
+      return { code: 'job.stopped' };
+  }
+}
+
+/** Tells, some time after the caller has gone, that the work may be dropped; never where the caller stays. */
+function leaving(gone: AbortSignal, ms: number): { readonly late: Promise<'left'>; readonly forget: () => void } {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let begin: () => void = () => undefined;
+  const late = new Promise<'left'>((resolve) => {
+    begin = () => (timer = setTimeout(resolve, ms, 'left'));
+  });
+  gone.addEventListener('abort', begin);
+  return {
+    late,
+    forget: () => {
+      clearTimeout(timer);
+      gone.removeEventListener('abort', begin);
+    },
+  };
+}
+
+/** Who waits, by caller: each has a turn after all the others had one. */
+interface Turns<T> {
+  readonly enter: (caller: string, one: T) => void;
+  readonly leave: (caller: string, one: T) => void;
+  readonly next: () => T | undefined;
+  readonly count: () => number;
+  readonly countOf: (caller: string) => number;
+}
+
+function createTurns<T>(): Turns<T> {
+  /** In the order of their turns. */
+  const lines = new Map<string, Set<T>>();
+  let all = 0;
+  const leave = (caller: string, one: T): void => {
+    const line = lines.get(caller);
+    if (!line?.delete(one)) return;
+    all -= 1;
+    if (line.size === 0) lines.delete(caller);
+  };
+  return {
+    enter: (caller, one) => {
+      const line = lines.get(caller) ?? new Set<T>();
+      lines.set(caller, line.add(one));
+      all += 1;
+    },
+    leave,
+    next: () => {
+      const [first] = lines;
+      if (!first) return undefined;
+      const [caller, line] = first;
+      const [one] = line;
+      if (one === undefined) return undefined;
+      leave(caller, one);
+      if (lines.delete(caller)) lines.set(caller, line);
+      return one;
+    },
+    count: () => all,
+    countOf: (caller) => lines.get(caller)?.size ?? 0,
   };
 }

@@ -397,24 +397,26 @@ describe('refusals', () => {
     );
   });
 
-  it('too many at once, with the time to come again', async () => {
+  it('too much at once, with the time to come again, and room again after that', async () => {
     let release = (): void => undefined;
     const held = new Promise<void>((resolve) => {
       release = resolve;
     });
-    const slow = (): ReadableStream =>
+    const most = new Uint8Array(9 * 1024 * 1024).fill(32);
+    // The room holds seven of these; they are there, and do not end.
+    const endless = (): ReadableStream =>
       new ReadableStream({
+        start: (controller) => controller.enqueue(most),
         pull: async (controller) => {
           await held;
-          controller.enqueue(bytesOf(LANTERN));
           controller.close();
         },
       });
-    const waiting = Array.from({ length: 8 }, () => send(transpose, 'to=D', slow()));
-    const refused = await send(transpose, 'to=D', LANTERN);
+    const waiting = Array.from({ length: 7 }, () => send(transpose, 'to=D', endless()));
+    const refused = await send(transpose, 'to=D', most);
     expect([refused.status, refused.headers.get('retry-after')]).toEqual([503, '1']);
     release();
-    expect((await Promise.all(waiting)).map(({ status }) => status)).toEqual(Array(8).fill(200));
+    expect((await Promise.all(waiting)).map(({ status }) => status)).toEqual(Array(7).fill(415));
     expect((await send(transpose, 'to=D', LANTERN)).status).toBe(200);
   });
 });

@@ -3,17 +3,26 @@ import { describe, expect, it } from '@jest/globals';
 import { refuse } from '@/api/answers';
 import { createAppointments } from '@/api/appointments';
 import type { Answered, Job } from '@/api/job';
-import { createThreads, type Thread, type ThreadLimits } from '@/api/threads';
+import { isLong } from '@/api/lanes';
+import { createThreads, OUT_OF_MEMORY, type Thread, type ThreadLimits } from '@/api/threads';
 
-const LIMITS: ThreadLimits = { threads: 2, waiting: 2, waitMs: 10_000, jobMs: 10_000 };
+const LIMITS: ThreadLimits = {
+  ...{ threads: 2, waiting: 2, waitingEach: 2, waitMs: 10_000, jobMs: 10_000 },
+  ...{ goneMs: 20, largeBytes: 1000 },
+};
 const STAYS = new AbortController().signal;
 
-const jobNamed = (search: string): Job => ({ name: 'report', search, type: '', body: new Uint8Array() });
+const jobNamed = (search: string, bytes = 0): Job => ({
+  name: 'report',
+  search,
+  type: '',
+  body: new Uint8Array(bytes),
+});
 
 interface Begun {
   readonly search: string;
   readonly done: () => void;
-  readonly die: () => void;
+  readonly die: (why?: string) => void;
 }
 
 /** Threads that do nothing until they are told to. */
@@ -31,7 +40,7 @@ function pretence(limits: Partial<ThreadLimits> = {}) {
           begun.push({
             search,
             done: () => resolve({ status: 200, headers: [['thread', String(mine)]], body: new Uint8Array() }),
-            die: () => reject(new Error('gone')),
+            die: (why = 'gone') => reject(new Error(why)),
           });
         }),
       isAlive: () => !dead.has(mine),
@@ -40,7 +49,9 @@ function pretence(limits: Partial<ThreadLimits> = {}) {
   };
   const desk = createThreads(start, { ...LIMITS, ...limits }, () => ({ code: 'job.busy', seconds: 1 }));
   return {
-    ask: (search: string, gone: AbortSignal = STAYS) => desk.answer(jobNamed(search), gone),
+    ask: (search: string, gone: AbortSignal = STAYS, name = 'somebody') =>
+      desk.answer(jobNamed(search), { name, gone }),
+    sends: (search: string, bytes: number) => desk.answer(jobNamed(search, bytes), { name: 'somebody', gone: STAYS }),
     begun: () => begun.map(({ search }) => search),
     of: (search: string) => begun.find((one) => one.search === search) as Begun,
     threads: () => ({ started, ended }),
@@ -180,5 +191,72 @@ describe('threads', () => {
     await settled();
     of('c').done();
     expect(await later).toMatchObject({ ok: true });
+  });
+
+  it('give each caller a turn after all the others had one, however much one of them asks', async () => {
+    const { ask, begun, of } = pretence({ threads: 1, waiting: 10, waitingEach: 3 });
+    const all = [
+      ...['g1', 'g2', 'g3', 'g4'].map((search) => ask(search, STAYS, 'greedy')),
+      ...['a1', 'a2'].map((search) => ask(search, STAYS, 'ada')),
+      ask('b1', STAYS, 'ben'),
+    ];
+    // A line of one caller is only so long.
+    expect(await ask('g5', STAYS, 'greedy')).toMatchObject({ ok: false, error: { code: 'job.busy' } });
+    for (let i = 0; i < all.length; i += 1) {
+      await settled();
+      of(begun()[i] as string).done();
+    }
+    await Promise.all(all);
+    expect(begun()).toEqual(['g1', 'g2', 'a1', 'b1', 'g3', 'a2', 'g4']);
+  });
+
+  it('drop the work of a caller who has gone, after a while', async () => {
+    const { ask, of, threads } = pretence({ threads: 1 });
+    const caller = new AbortController();
+    const left = ask('a', caller.signal);
+    const next = ask('b');
+    await settled();
+    caller.abort();
+    expect(await left).toMatchObject({ ok: false, error: { code: 'job.stopped' } });
+    await settled();
+    of('b').done();
+    expect(await next).toMatchObject({ ok: true });
+    expect(threads()).toEqual({ started: 2, ended: 1 });
+  });
+
+  it('that want too much memory are replaced, and it is the piece that is refused', async () => {
+    const { ask, of } = pretence({ threads: 1 });
+    const large = ask('a');
+    await settled();
+    of('a').die(OUT_OF_MEMORY);
+    const refused = await large;
+    if (refused.ok) throw new Error('not refused');
+    expect([refused.error.code, refuse(refused.error).status]).toEqual(['job.too-large', 413]);
+  });
+
+  it('that worked on something large give back what they took of memory', async () => {
+    const { sends, of, threads } = pretence({ threads: 1 });
+    const large = sends('a', 1000);
+    await settled();
+    of('a').done();
+    expect(await large).toMatchObject({ ok: true });
+    expect(threads()).toEqual({ started: 1, ended: 1 });
+  });
+});
+
+describe('what takes long', () => {
+  const bytes = (text: string, length: number): Uint8Array<ArrayBuffer> =>
+    new TextEncoder().encode(text.padEnd(length, ' '));
+  it.each([
+    ['report', '<score-partwise>', 13_000, false],
+    ['report', '<score-partwise>', 300_000, true],
+    ['transpose', 'X:1\n', 1_000, false],
+    ['transpose', 'X:1\n', 18_000, true],
+    ['ladder', '<?xml', 13_000, false],
+    ['ladder', '<?xml', 50_000, true],
+    ['handout', '<?xml', 13_000, true],
+    ['report', 'MThd', 20_000, true],
+  ] as const)('is known before it is begun: %s of %s, %i bytes: %s', (name, text, length, isSo) => {
+    expect(isLong({ name, body: bytes(text, length) })).toBe(isSo);
   });
 });

@@ -4,7 +4,8 @@ import { readJob, type JobName } from '@/api/job';
 import { createRoom } from '@/api/room';
 import { answerJob } from '@/api/work';
 
-const room = createRoom({ bodies: 8, bytes: 64 * 1024 * 1024 });
+const MB = 1024 * 1024;
+const room = createRoom({ bytes: 64 * MB, each: 64 * MB, kept: 0, small: 64 * MB, waitMs: 1000 });
 
 /** Answers in this thread, with what the other would have been handed. */
 const here = {

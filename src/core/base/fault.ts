@@ -56,10 +56,13 @@ export type Fault =
   | { readonly code: 'query.value'; readonly name: string; readonly value: string; readonly allowed: string }
   | { readonly code: 'query.part'; readonly value: string; readonly parts: readonly string[] }
   | { readonly code: 'print.engraver' }
+  /** More bars than are printed at once, counted over all keys. */
+  | { readonly code: 'print.too-much'; readonly bars: number; readonly most: number }
   | { readonly code: 'query.slow'; readonly seconds: number }
   | { readonly code: 'job.busy'; readonly seconds: number }
   | { readonly code: 'job.stopped' }
   | { readonly code: 'job.too-long'; readonly seconds: number }
+  | { readonly code: 'job.too-large' }
   | { readonly code: 'job.failed' };
 
 /** The file formats of the scripting interface. */

@@ -1,3 +1,4 @@
+import { memoOf } from '../base';
 import { childElements, childText, isElement, type XmlElement } from '../xml';
 import { intervalOf, midiNumber, transposeBy, type Interval, type Pitch } from '../pitch';
 import { barTicks, beatAt, type Ticks } from '../time';
@@ -119,11 +120,12 @@ function rounded(beat: number): number {
   return Math.round(beat * 1e6) / 1e6;
 }
 
-function firstClef(part: Part): Clef | undefined {
-  return part.measures
-    .flatMap((measure) => measure.items)
-    .flatMap((item) => (item.kind === 'attributes' ? item.clefs : []))[0];
-}
+/** It is asked for with every note. */
+const firstClef = memoOf((part: Part): Clef | undefined => {
+  for (const { items } of part.measures)
+    for (const item of items) if (item.kind === 'attributes' && item.clefs[0]) return item.clefs[0];
+  return undefined;
+});
 
 function soundingPitch(written: Pitch, toSounding: Interval): Pitch {
   if (toSounding.fifths === 0 && toSounding.octaves === 0) return written;

@@ -1,13 +1,24 @@
-// Serves the build to all browser tests, on a port of its own. Where all of them run, two hundred callers ask a server for some seconds first. It is not the one that the tests
-// have: they need the room that such a rush takes.
+// Serves the build to all browser tests, on a port of its own. Where all of them run, two hundred callers ask a server for some seconds first, and then it is besieged in three
+// ways: servers of their own, since the tests need the room that such a rush takes.
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureChromium } from '../../../scripts/lib/chromium.mjs';
 import { freePort, serve } from '../../../scripts/lib/server.mjs';
-import { underLoad } from '../../../scripts/load/load.mjs';
+import { besieged, SIEGES, underLoad } from '../../../scripts/load/load.mjs';
 
 const LOAD_SECONDS = 8;
+const SIEGE_SECONDS = 12;
+
+/** Does something to a server that has done nothing before. */
+async function atServer(work) {
+  const served = await serve(await freePort());
+  try {
+    return await work(served);
+  } finally {
+    served.stop();
+  }
+}
 
 export default async function setUp({ testPathPatterns }) {
   ensureChromium();
@@ -15,10 +26,11 @@ export default async function setUp({ testPathPatterns }) {
   process.env.NEW_THUMB_TRESPASSES = join(folder, 'trespasses');
   const { patterns } = testPathPatterns;
   if (patterns.length === 0 || patterns.some((pattern) => pattern.includes('load'))) {
-    const rushed = await serve(await freePort());
     process.env.NEW_THUMB_LOAD = join(folder, 'load');
-    writeFileSync(process.env.NEW_THUMB_LOAD, JSON.stringify(await underLoad(rushed, LOAD_SECONDS)));
-    rushed.stop();
+    const load = await atServer((server) => underLoad(server, LOAD_SECONDS));
+    const sieges = [];
+    for (const kind of SIEGES) sieges.push(await atServer((server) => besieged(server, kind, SIEGE_SECONDS)));
+    writeFileSync(process.env.NEW_THUMB_LOAD, JSON.stringify({ ...load, sieges }));
   }
   const served = await serve(await freePort());
   globalThis.newThumbServer = served;

@@ -46,6 +46,8 @@ const FAULTS: { readonly [Code in Fault['code']]: Extract<Fault, { code: Code }>
   'query.value': { code: 'query.value', name: 'to', value: 'H', allowed: 'a key' },
   'query.part': { code: 'query.part', value: 'X', parts: ['P1'] },
   'print.engraver': { code: 'print.engraver' },
+  'print.too-much': { code: 'print.too-much', bars: 900, most: 320 },
+  'job.too-large': { code: 'job.too-large' },
   'query.slow': { code: 'query.slow', seconds: 20 },
   'job.busy': { code: 'job.busy', seconds: 2 },
   'job.stopped': { code: 'job.stopped' },

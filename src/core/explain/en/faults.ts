@@ -146,6 +146,11 @@ export function faultWords(t: Terms, found: Fault): FaultWords {
         message: 'The music of this piece could not be engraved.',
         hint: 'Look whether the file opens in the program it was written in, and export it again.',
       };
+    case 'print.too-much':
+      return {
+        message: `${fault.bars} ${t.bars} were asked for at once, and at most ${fault.most} are printed in one file.`,
+        hint: `Ask for fewer keys, or for a part of the piece: a line or a stage.`,
+      };
     case 'query.slow':
       return {
         message: `The piece had not come in whole after ${fault.seconds} seconds.`,
@@ -162,6 +167,11 @@ export function faultWords(t: Terms, found: Fault): FaultWords {
       return {
         message: `The work on this piece was not done after ${fault.seconds} seconds.`,
         hint: 'Send it again later, or ask for less at once: fewer keys, or a part of the piece.',
+      };
+    case 'job.too-large':
+      return {
+        message: 'This piece takes more memory than one piece may have.',
+        hint: 'Send a part of it, or a file without pictures and layout.',
       };
     case 'job.failed':
       return {
