@@ -1,4 +1,5 @@
-import { underLoad } from '../load/load.mjs';
+import { freePort, serve } from '../lib/server.mjs';
+import { besieged, SIEGES, underLoad } from '../load/load.mjs';
 
 const SECONDS = 60;
 
@@ -20,4 +21,23 @@ export async function measureLoad(served) {
     ['memory of the server after a third of the time', `${first} MB`],
     ['memory at the end', `${last} MB`],
   ];
+}
+
+const SIEGE_SECONDS = 20;
+
+/** Forty good callers beside greedy, dripping and large ones, each siege at a server that has done nothing before. */
+export async function measureSieges() {
+  const rows = [];
+  for (const kind of SIEGES) {
+    const served = await serve(await freePort());
+    const { good, memoryMb, health } = await besieged(served, kind, SIEGE_SECONDS);
+    served.stop();
+    rows.push(
+      [`${kind}: good ones answered within 2 s (held to 95 %)`, `${((100 * good.inTime) / good.asked).toFixed(1)} %`],
+      [`${kind}: 95th percentile of the good ones`, `${good.p95Ms} ms`],
+      [`${kind}: most memory (held to 600 MB)`, `${memoryMb} MB`],
+      [`${kind}: health, 99th percentile (held to 300 ms)`, `${health.p99Ms} ms`],
+    );
+  }
+  return rows;
 }

@@ -23,6 +23,14 @@ export async function measureLongAndOdd() {
   const shortMs = median(timed(3, () => wayOf(short)));
   const longMs = median(timed(3, () => wayOf(long)));
 
+  const abcOf = (bars) =>
+    new TextEncoder().encode(
+      `X:1\nT:a\nM:4/4\nL:1/4\nK:C\n${Array.from({ length: bars }, (_, i) => ['CDEF', 'GABc', 'cBAG', 'FEDC'][i % 4] + (i % 4 === 3 ? '|\n' : '|')).join('')}`,
+    );
+  const opening = (bars) => median(timed(5, () => openPiece(abcOf(bars), options)));
+  opening(100);
+  const abcRatio = opening(400) / opening(100);
+
   const odd = [
     ...mutilatedFiles(100),
     ...Array.from({ length: 200 }, (_, seed) => new TextEncoder().encode(generatedPiece(seed))),
@@ -40,6 +48,7 @@ export async function measureLongAndOdd() {
     ['500 bars read, moved and written', `${shortMs.toFixed(0)} ms`],
     ['5,000 bars', `${longMs.toFixed(0)} ms`],
     ['ratio (held to 12)', (longMs / shortMs).toFixed(1)],
+    ['ABC of 400 bars opened, against 100 (held to 5 times)', abcRatio.toFixed(1)],
     ['slowest of 100 mutilated and 200 generated files (held to 1 s)', `${slowest.toFixed(0)} ms`],
     ['most memory one of them took (held to 200 MB)', `${(most / 1024 / 1024).toFixed(0)} MB`],
   ];

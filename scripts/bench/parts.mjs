@@ -67,6 +67,11 @@ export const PARTS = [
   served('load', 'Two hundred callers at once for a minute, a tenth of them with ill will', async (at) =>
     (await import('./load.mjs')).measureLoad(at),
   ),
+  inNode(
+    'siege',
+    'Forty good callers beside two who send 18 kB of ABC in a loop, three hundred who send drop by drop, and thirty bodies of 9 MB at once',
+    async () => (await import('./load.mjs')).measureSieges(),
+  ),
   served(
     'bench',
     'The Bench in Chromium, from the press of “]” to the engraved page, 28 presses',

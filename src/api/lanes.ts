@@ -1,7 +1,8 @@
 import type { Job, JobName } from './job';
 import type { Desk } from './threads';
 
-/** How much longer than a report a job takes, about. Measured with pieces of 8 to 400 bars (`npm run bench -- answering`). */
+/** How much longer than a report a job takes, about. Measured once, with pieces of 8 to 320 bars; our own choice between the
+ * figures. */
 const WORK: Readonly<Record<JobName, number>> = {
   report: 1,
   transpose: 1,

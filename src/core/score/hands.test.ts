@@ -4,8 +4,27 @@ import { musicXml } from '../../../tests/support/build-piece';
 import { demoFile } from '../../../tests/support/demo-pieces';
 import { open } from '../../../tests/support/open';
 import { ledgerLines } from './clef';
-import { handsOf, pupilPart } from './hands';
+import { handNotes, handsOf, pupilPart } from './hands';
+import type { Part } from './score';
 import { struckNotes } from './struck';
+
+describe('the notes of a hand', () => {
+  /** How often the music of bars is looked at while all notes of a part on one staff are found. */
+  const looks = (bars: number): number => {
+    const line = Array.from({ length: bars }, () => 'C4q D4q E4q F4q').join(' | ');
+    const part = pupilPart(open(musicXml({ right: line })).score, null) as Part;
+    let count = 0;
+    const measures = part.measures.map((measure) =>
+      Object.defineProperty({ ...measure }, 'items', { get: () => ((count += 1), measure.items) }),
+    );
+    expect(handNotes({ ...part, measures }, 1)).toHaveLength(4 * bars);
+    return count;
+  };
+
+  it('are found in a time that grows with the length of the piece, and not with its square', () => {
+    expect(looks(400) / looks(100)).toBeLessThanOrEqual(5);
+  });
+});
 
 describe('ledgerLines', () => {
   const treble = { staff: 1, sign: 'G', line: 2, octaveChange: 0 };
