@@ -49,6 +49,20 @@ describe('POST /api/handout', () => {
     expect(large.texts.length).toBeGreaterThanOrEqual(usual.texts.length);
   });
 
+  it('refuses more bars than it prints at once, over all keys, before it begins', async () => {
+    const long = `X:1\nT:Long\nM:4/4\nL:1/4\nK:C\n${'CDEF|'.repeat(170)}\n`;
+    const answer = await send('keys=D,F', long);
+    expect(answer.status).toBe(422);
+    expect(await answer.json()).toMatchObject({
+      error: {
+        code: 'print.too-much',
+        message: '340 bars were asked for at once, and at most 320 are printed in one file.',
+        hint: 'Ask for fewer keys, or for a part of the piece: a line or a stage.',
+      },
+    });
+    expect((await send('keys=D,F&stage=line-1', long)).status).toBe(200);
+  });
+
   it('prints a stage under its name', async () => {
     const answer = await send('to=D&stage=left-alone');
     expect(answer.headers.get('Content-Disposition')).toContain('lantern-walk-left-alone-handout-in-D.pdf');

@@ -1,7 +1,7 @@
 /** What two hundred callers at once saw of the server that all browser tests go on with. */
 import { beforeAll, describe, expect, it } from '@jest/globals';
 import { readFileSync } from 'node:fs';
-import { array, mixed, number, object, string, type InferType } from 'yup';
+import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
 
 const seenSchema = object({
   answers: number().required(),
@@ -9,6 +9,7 @@ const seenSchema = object({
   left: number().required(),
   wrong: array(string().required()).required(),
   health: object({ asked: number().required(), unanswered: number().required() }).required(),
+  ended: object({ status: number().required(), isFree: boolean().required() }).required(),
   sieges: array(
     object({
       kind: string().required(),
@@ -49,6 +50,12 @@ describe('two hundred callers at once, a tenth of them with ill will', () => {
     expect(seen.health.unanswered).toBe(0);
     const answer = await fetch(`${process.env['NEW_THUMB_ADDRESS']}/api/health`);
     expect(answer.status).toBe(200);
+  });
+});
+
+describe('a server that is told to end', () => {
+  it('gives the answer that it owes, and leaves nothing on its port', () => {
+    expect(seen.ended).toEqual({ status: 200, isFree: true });
   });
 });
 

@@ -1,6 +1,6 @@
 // Serves the build to all browser tests, on a port of its own. Where all of them run, two hundred callers ask a server for some seconds first, and then it is besieged in three
 // ways: servers of their own, since the tests need the room that such a rush takes.
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureChromium } from '../../../scripts/lib/chromium.mjs';
@@ -10,7 +10,7 @@ import { besieged, SIEGES, underLoad } from '../../../scripts/load/load.mjs';
 const LOAD_SECONDS = 8;
 const SIEGE_SECONDS = 12;
 
-/** Does something to a server that has done nothing before. */
+/** Does something to a server that has done nothing before, and ends it. */
 async function atServer(work) {
   const served = await serve(await freePort());
   try {
@@ -18,6 +18,21 @@ async function atServer(work) {
   } finally {
     served.stop();
   }
+}
+
+/** A server that is told to end while it owes somebody an answer: what became of the answer, and whether its port is free and its process gone. */
+async function ended() {
+  const port = await freePort();
+  const { address, server, stop } = await serve(port);
+  const gone = new Promise((resolve) => server.once('exit', resolve));
+  const body = readFileSync(join(import.meta.dirname, '../../../public/demo/lantern-walk.musicxml'));
+  const owed = fetch(`${address}/api/handout?to=D`, { method: 'POST', body });
+  // It is at work once it has taken in the piece: a later caller is answered.
+  await fetch(`${address}/api/health`);
+  stop();
+  const { status } = await owed;
+  await gone;
+  return { status, isFree: (await freePort(port)) === port };
 }
 
 export default async function setUp({ testPathPatterns }) {
@@ -30,7 +45,7 @@ export default async function setUp({ testPathPatterns }) {
     const load = await atServer((server) => underLoad(server, LOAD_SECONDS));
     const sieges = [];
     for (const kind of SIEGES) sieges.push(await atServer((server) => besieged(server, kind, SIEGE_SECONDS)));
-    writeFileSync(process.env.NEW_THUMB_LOAD, JSON.stringify({ ...load, sieges }));
+    writeFileSync(process.env.NEW_THUMB_LOAD, JSON.stringify({ ...load, sieges, ended: await ended() }));
   }
   const served = await serve(await freePort());
   globalThis.newThumbServer = served;
