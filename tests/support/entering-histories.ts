@@ -35,10 +35,11 @@ const barsIn = (music: unknown): number =>
         ?.match(/<measure /g)?.length ?? 0)
     : 0;
 
-/** A studio with one piece, and whoever enters it. `pause` lets other things happen in between. */
+/** A studio with one piece, and whoever enters it. `pause` lets other things happen in between; `patience`: see `TabsOf`. */
 export async function enteringWorld(
   pause: () => Promise<void>,
   look?: (tab: Entering) => void,
+  patience = 60,
 ): Promise<EnteringWorld> {
   const database = emptyStudio();
   await does(database, { kind: 'piece.add', pieces: [newPiece(PIECE, { musicXml: TWO_BARS })] });
@@ -59,7 +60,7 @@ export async function enteringWorld(
   });
   return {
     database,
-    open: () => enteringTab({ database, locks, piece: PIECE, listeners, pause, ...(look ? { look } : {}) }),
+    open: () => enteringTab({ database, locks, piece: PIECE, listeners, pause, patience, ...(look ? { look } : {}) }),
     held,
     edition: async () => (await database.pieces.get(PIECE)) && ((await pieceById(database, PIECE))?.edition ?? null),
     bars: async () => barsIn((await database.pieces.get(PIECE))?.musicXml),
@@ -102,7 +103,8 @@ export async function liveThroughEntering(seed: number): Promise<void> {
     if (!found.some(({ bars }) => bars === view.bars))
       fail(`${view.bars} bars are shown as kept, the store had others`);
   };
-  world = await enteringWorld(pausesOf(seed + 1), look);
+  // Some take the lock before the other tab could answer: as on a machine that is busy, or after a sleep.
+  world = await enteringWorld(pausesOf(seed + 1), look, luck.of([0, 4, 60]));
   const { database } = world;
   const tabs: EnteringTab[] = [world.open(), world.open()];
   const all = [...tabs];

@@ -36,17 +36,17 @@ export interface TabsOf {
   readonly listeners: Set<() => void>;
   /** Lets other things happen in between: resolves after a while, long or short. */
   readonly pause: () => Promise<void>;
+  /** After how long a tab no longer asks for the lock, and takes it. Unit: ms. */
+  readonly patience: number;
   /** Hears of every change of a tab, with what it shows. */
   readonly look?: (tab: Entering) => void;
 }
-
-const ASK = { askEveryMs: 4, askForMs: 60 } as const;
 
 let stamped = 1_000;
 let opened = 0;
 
 /** Opens a piece in a tab of its own. */
-export function enteringTab({ database, locks, piece, listeners, pause, look }: TabsOf): EnteringTab {
+export function enteringTab({ database, locks, piece, listeners, pause, patience, look }: TabsOf): EnteringTab {
   opened += 1;
   let [isFull, isLost, isSeen, isFrozen] = [false, false, true, false];
   let service = createEntryService();
@@ -117,7 +117,7 @@ export function enteringTab({ database, locks, piece, listeners, pause, look }: 
       return createPieceLock(
         piece,
         { ...lockTold, wanted: () => (isFrozen ? never : lockTold.wanted()) },
-        { ...locks, ...ASK },
+        { ...locks, askEveryMs: 4, askForMs: patience },
       );
     },
     stamp: () => (stamped += 1),

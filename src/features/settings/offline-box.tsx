@@ -47,7 +47,7 @@ export function OfflineBox() {
           <button
             type="button"
             className="btn btn-sm h-9 bg-base-100 font-normal"
-            disabled={asked === 'asking'}
+            disabled={asked === 'asking' || kept.kind === 'waiting'}
             onClick={ask}
           >
             {w.offline.lookForNewer}

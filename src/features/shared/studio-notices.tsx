@@ -144,7 +144,11 @@ function GoneNotice() {
     <Notice role="alert" name="store">
       <span className="min-w-0 flex-1">
         <strong className="font-semibold">{w.shared.browserHasClosedOrDeleted}</strong>{' '}
-        {lost === null ? w.shared.pageHasNothingOfIt : lost === 'reading' ? '' : w.shared.pageStillHas(lost, count)}
+        {lost === null
+          ? w.shared.pageHasNothingOfIt
+          : lost === 'reading'
+            ? ''
+            : w.shared.pageStillHas(lost.isWhole ? 'all' : 'some', lost.pieces, lost.pupils, count)}
       </span>
       {lost !== null && lost !== 'reading' ? (
         <>

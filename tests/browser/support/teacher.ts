@@ -1,7 +1,13 @@
 import { appendFileSync, mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import puppeteer, { type Browser, type KeyboardTypeOptions, type Page } from 'puppeteer-core';
+import puppeteer, {
+  type Browser,
+  type GoToOptions,
+  type KeyboardTypeOptions,
+  type Page,
+  type WaitForOptions,
+} from 'puppeteer-core';
 import { launchOptions } from '../../../scripts/lib/chromium.mjs';
 
 /** A teacher with a fresh browser: what a test does, they do. */
@@ -93,11 +99,11 @@ export async function newTab(
   return page;
 }
 
-/** A page whose fields are waited for before they are filled in, as a teacher waits: a slow machine shows the page before its fields. Who waits in vain
- * is told what was there. */
+/** A page that is waited for as a teacher waits: its fields before they are filled in, and after an arrival until it answers to a press, since a slow
+ * machine shows the page before. Who waits in vain is told what was there. */
 function patient(page: Page): Page {
   page.setDefaultTimeout(PATIENCE_MS);
-  const { select, type, focus, hover, waitForSelector, waitForFunction } = page;
+  const { select, type, focus, hover, goto, reload, waitForSelector, waitForFunction } = page;
   const once = (selector: string) => page.waitForSelector(selector);
   const inVain = async (cause: unknown): Promise<never> => {
     throw new Error(`${String(cause)}\n${await seenOn(page)}`, { cause });
@@ -107,6 +113,16 @@ function patient(page: Page): Page {
   return Object.assign(page, {
     waitForSelector: told(waitForSelector),
     waitForFunction: told(waitForFunction),
+    goto: async (address: string, options?: GoToOptions) => {
+      const answer = await goto.call(page, address, options);
+      await page.waitForFunction(isAlive);
+      return answer;
+    },
+    reload: async (options?: WaitForOptions) => {
+      const answer = await reload.call(page, options);
+      await page.waitForFunction(isAlive);
+      return answer;
+    },
     select: async (selector: string, ...values: string[]) => {
       await once(selector);
       return select.call(page, selector, ...values);
@@ -124,6 +140,12 @@ function patient(page: Page): Page {
       return hover.call(page, selector);
     },
   });
+}
+
+/** Whether React has taken over the page, in the browser: before, a press is lost. True of a page that is not the application's. */
+function isAlive(): boolean {
+  const isOurs = document.querySelector('script[src*="/_next/"]') !== null;
+  return !isOurs || Object.keys(document.documentElement).some((key) => key.startsWith('__react'));
 }
 
 /** Where a page is and what stands on it, for whoever waited in vain. */

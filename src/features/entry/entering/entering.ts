@@ -240,7 +240,8 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
     mustOpen = false;
     isOpen = false;
     await keeper.settled();
-    const unkept = sent.filter(({ number }) => number > keeper.keptUpTo());
+    // What is not in the store is asked for once more, in its order, before what came since.
+    queue = [...sent.filter(({ number }) => number > keeper.keptUpTo()), ...queue];
     sent = [];
     keeper.end();
     if (role === 'none') role = (await lock.tryTake()) ? 'writer' : 'watcher';
@@ -248,7 +249,7 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
     if (found === null || found === 'unreachable') return cannotOpen(found === null ? 'gone' : 'not-opened');
     const { musicXml, part, edition } = found.piece;
     const isOther = shown !== null && shown.edition !== edition;
-    askAgain(unkept, isOther);
+    if (isOther) dropTurns();
     const answer = await worker.open({ musicXml, part }, found.steps, on, resumeAt(found));
     if (!answer.ok) return cannotOpen(answer.trouble);
     if (isOther) isChanged = true;
@@ -280,12 +281,10 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
     dropped.forEach(({ drop }) => drop());
   };
 
-  /** What is not in the store is asked for once more, in its order, before what came since. */
-  const askAgain = (unkept: readonly Ask[], isOther: boolean): void => {
-    const isWanted = ({ again }: Ask): boolean => !isOther || again === 'in any music';
-    const all = [...unkept, ...queue];
-    const dropped = all.filter((ask) => !isWanted(ask));
-    queue = all.filter(isWanted);
+  /** What was asked for in other music than there is now, and makes no sense in this. */
+  const dropTurns = (): void => {
+    const dropped = queue.filter(({ again }) => again === 'in the same music');
+    queue = queue.filter((one) => !dropped.includes(one));
     dropped.forEach(({ drop }) => drop());
     if (dropped.length > 0) tell({ kind: 'not-kept', fault: null });
   };

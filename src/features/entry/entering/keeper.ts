@@ -69,11 +69,9 @@ export function createKeeper(
   const write = async ({ entered, typing, upTo: mine }: ToKeep, on: Basis): Promise<void> => {
     const { musicXml, changed, count, state } = entered;
     const { from, base, stretch } = on;
-    isWriting = true;
     const done = await store
       .enter({ kind: 'piece.enter', id, from, base, stretch, state, musicXml, changed, count, typing })
-      .catch(() => NO_ANSWER)
-      .finally(() => (isWriting = false));
+      .catch(() => NO_ANSWER);
     if (basis !== on) return;
     const next = editionAfter(base, state);
     if (done.ok) {
@@ -104,7 +102,9 @@ export function createKeeper(
       const next = pending;
       if (next) {
         pending = null;
-        await write(next, basis);
+        isWriting = true;
+        // Nothing counts as kept before it is known what came of it, which may have to be asked.
+        await write(next, basis).finally(() => (isWriting = false));
       } else {
         mustLook = false;
         await lookNow(basis);

@@ -2,13 +2,6 @@ import type { Hand } from '../../../score';
 import { letterOf, placeOf } from '../common';
 import type { Terms } from '../terms';
 
-/** What a page still has of a studio that is gone. */
-interface LostFacts {
-  readonly pieces: number;
-  readonly pupils: number;
-  readonly isWhole: boolean;
-}
-
 export const shared = (t: Terms) => ({
   keys: 'Keys',
   keyCardOf: (key: string) => `Key card of ${key}`,
@@ -141,8 +134,8 @@ export const shared = (t: Terms) => ({
   anotherTabOpenedStudioIn: 'Another tab opened the studio in a newer version of New Thumb.',
   reloadThisPageEverythingIs: 'Reload this page: everything is kept.',
   browserHasClosedOrDeleted: 'The browser has closed or deleted the studio.',
-  pageStillHas: ({ pieces, pupils, isWhole }: LostFacts, edits: number) =>
-    `${isWhole ? 'This page still has all of it' : 'This page still has a part of it'}: ${pieces === 1 ? 'one piece' : `${pieces} pieces`}, ${pupils === 1 ? 'one pupil' : `${pupils} pupils`}${edits === 0 ? '' : `, and ${edits === 1 ? 'one edit' : `${edits} edits`} made since`}. Nothing is written into the browser until you say so.`,
+  pageStillHas: (part: 'all' | 'some', pieces: number, pupils: number, edits: number) =>
+    `${part === 'all' ? 'This page still has all of it' : 'This page still has a part of it'}: ${pieces === 1 ? 'one piece' : `${pieces} pieces`}, ${pupils === 1 ? 'one pupil' : `${pupils} pupils`}${edits === 0 ? '' : `, and ${edits === 1 ? 'one edit' : `${edits} edits`} made since`}. Nothing is written into the browser until you say so.`,
   pageHasNothingOfIt: 'This page has nothing of it in memory. A studio file brings it back, if you saved one.',
   saveStudioFileNow: 'Save the studio file now',
   putStudioBack: 'Put it back into this browser',
