@@ -1,6 +1,7 @@
 import { err, ok, type Fault, type Result } from '@/core/base';
 import { inTime } from './in-time';
 import type { Answered, Job } from './job';
+import { createTurns, type Turns } from './turns';
 
 /** A thread that does one job at a time. */
 export interface Thread {
@@ -62,20 +63,6 @@ export function createThreads(start: () => Thread, limits: ThreadLimits, busy: (
     give(start());
   };
 
-  const place = ({ name, gone }: Caller): Promise<Thread | null> =>
-    new Promise((resolve) => {
-      const settle: Place = (thread) => {
-        waiting.leave(name, settle);
-        clearTimeout(timer);
-        gone.removeEventListener('abort', leave);
-        resolve(thread);
-      };
-      const leave = (): void => settle(null);
-      const timer = setTimeout(leave, limits.waitMs);
-      gone.addEventListener('abort', leave);
-      waiting.enter(name, settle);
-    });
-
   const thread = async (from: Caller): Promise<Thread | null> => {
     for (let free = idle.pop(); free; free = idle.pop()) {
       if (free.isAlive()) return free;
@@ -86,7 +73,7 @@ export function createThreads(start: () => Thread, limits: ThreadLimits, busy: (
       return start();
     }
     const isRoom = waiting.count() < limits.waiting && waiting.countOf(from.name) < limits.waitingEach;
-    return isRoom ? place(from) : null;
+    return isRoom ? turnOf(from, waiting, limits.waitMs) : null;
   };
 
   return {
@@ -108,6 +95,22 @@ export function createThreads(start: () => Thread, limits: ThreadLimits, busy: (
       return ok(answered);
     },
   };
+}
+
+/** Waits for the turn of a caller; null where it does not come in time, or they have gone. */
+function turnOf({ name, gone }: Caller, waiting: Turns<Place>, ms: number): Promise<Thread | null> {
+  return new Promise((resolve) => {
+    const settle: Place = (thread) => {
+      waiting.leave(name, settle);
+      clearTimeout(timer);
+      gone.removeEventListener('abort', leave);
+      resolve(thread);
+    };
+    const leave = (): void => settle(null);
+    const timer = setTimeout(leave, ms);
+    gone.addEventListener('abort', leave);
+    waiting.enter(name, settle);
+  });
 }
 
 type Failure = 'failed' | 'too large' | 'left';
@@ -143,46 +146,5 @@ function leaving(gone: AbortSignal, ms: number): { readonly late: Promise<'left'
       clearTimeout(timer);
       gone.removeEventListener('abort', begin);
     },
-  };
-}
-
-/** Who waits, by caller: each has a turn after all the others had one. */
-interface Turns<T> {
-  readonly enter: (caller: string, one: T) => void;
-  readonly leave: (caller: string, one: T) => void;
-  readonly next: () => T | undefined;
-  readonly count: () => number;
-  readonly countOf: (caller: string) => number;
-}
-
-function createTurns<T>(): Turns<T> {
-  /** In the order of their turns. */
-  const lines = new Map<string, Set<T>>();
-  let all = 0;
-  const leave = (caller: string, one: T): void => {
-    const line = lines.get(caller);
-    if (!line?.delete(one)) return;
-    all -= 1;
-    if (line.size === 0) lines.delete(caller);
-  };
-  return {
-    enter: (caller, one) => {
-      const line = lines.get(caller) ?? new Set<T>();
-      lines.set(caller, line.add(one));
-      all += 1;
-    },
-    leave,
-    next: () => {
-      const [first] = lines;
-      if (!first) return undefined;
-      const [caller, line] = first;
-      const [one] = line;
-      if (one === undefined) return undefined;
-      leave(caller, one);
-      if (lines.delete(caller)) lines.set(caller, line);
-      return one;
-    },
-    count: () => all,
-    countOf: (caller) => lines.get(caller)?.size ?? 0,
   };
 }
