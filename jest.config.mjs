@@ -27,6 +27,7 @@ const config = {
     {
       ...shared,
       displayName: 'unit',
+      runner: 'jest-light-runner/child-process',
       testMatch: [
         '<rootDir>/src/**/*.test.ts',
         '<rootDir>/tests/oracle/**/*.test.ts',

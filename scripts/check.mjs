@@ -1,5 +1,5 @@
 // Everything that must hold, from a fresh clone: lint, types, import rules, unit tests, build, browser tests.
-// All steps run even after one has failed; the last line has the sums of all tests.
+// All steps run even after one has failed; the last line has the sums of all tests. `npm run check -- times` only says what took long when it was last run.
 import { mkdtempSync, readFileSync, existsSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -9,7 +9,12 @@ import { ensureProgram } from './lib/debian.mjs';
 import { ensurePianos } from './ear/listening-set.mjs';
 import { ensureInstalled } from './lib/install.mjs';
 import { runsScript, runsTogether } from './lib/run.mjs';
+import { printTimes } from './lib/times.mjs';
 
+if (process.argv[2] === 'times') {
+  printTimes(30);
+  process.exit();
+}
 ensureInstalled();
 const sums = join(mkdtempSync(join(tmpdir(), 'new-thumb-check-')), 'sums');
 const failed = [];

@@ -4,6 +4,7 @@ import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { cpus, tmpdir } from 'node:os';
 import { join, relative } from 'node:path';
+import { pathToFileURL } from 'node:url';
 import { ROOT } from './lib/run.mjs';
 import { faultsOf } from './mutate/faults.mjs';
 
@@ -57,7 +58,7 @@ function jest(copy, args) {
     const child = spawn(
       process.execPath,
       [
-        '--experimental-vm-modules',
+        `--import=${pathToFileURL(join(copy, 'scripts/lib/typescript.mjs')).href}`,
         '--no-warnings',
         'node_modules/jest/bin/jest.js',
         ...args,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { Midi } from '@tonejs/midi';
+import toneMidi from '@tonejs/midi';
 import fc from 'fast-check';
 import { unwrap } from '../base';
 import { writePlayedFile } from '../write';
@@ -28,7 +28,7 @@ describe('what was played, as a MIDI file', () => {
   });
 
   it('goes by the tempi of the file, whatever track they stand in: as another reader has it', () => {
-    const midi = new Midi();
+    const midi = new toneMidi.Midi();
     midi.header.setTempo(90);
     midi.header.tempos.push({ ticks: 480 * 4, bpm: 45 });
     midi.header.update();

@@ -1,4 +1,4 @@
-import { unparse } from 'papaparse';
+import Papa from 'papaparse';
 import type { RankedKey } from './ranked';
 import { type Words } from '@/features/shared/words/use-words';
 
@@ -42,7 +42,7 @@ export function surveyCsv(w: Words, keys: readonly RankedKey[]): string {
     key.why.join('; '),
     key.leaveOut ?? '',
   ]);
-  return unparse(
+  return Papa.unparse(
     { fields: [...columns(w).map(([heading]) => heading), w.survey.why, w.survey.leftOut], data: rows },
     { newline: '\r\n', escapeFormulae: true },
   );

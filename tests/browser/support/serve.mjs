@@ -1,5 +1,7 @@
 // Serves the build to all browser tests, on a port of its own. Where all of them run, two hundred callers ask a server for some seconds first, and then it is besieged in three
 // ways: servers of their own, since the tests need the room that such a rush takes.
+import { once } from 'node:events';
+import { request } from 'node:http';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -26,11 +28,15 @@ async function ended() {
   const { address, server, stop } = await serve(port);
   const gone = new Promise((resolve) => server.once('exit', resolve));
   const body = readFileSync(join(import.meta.dirname, '../../../public/demo/lantern-walk.musicxml'));
-  const owed = fetch(`${address}/api/handout?to=D`, { method: 'POST', body });
-  // It is at work once it has taken in the piece: a later caller is answered.
-  await fetch(`${address}/api/health`);
+  const asking = request(`${address}/api/transpose?to=D`, { method: 'POST', headers: { expect: '100-continue' } });
+  const answered = once(asking, 'response');
+  asking.flushHeaders();
+  // It asks for the piece: from now on it owes an answer.
+  await once(asking, 'continue');
   stop();
-  const { status } = await owed;
+  asking.end(body);
+  const [response] = await answered;
+  const { statusCode: status } = response.resume();
   await gone;
   return { status, isFree: (await freePort(port)) === port };
 }

@@ -1,6 +1,7 @@
 import { appendFileSync, mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
+import { expect } from '@jest/globals';
 import puppeteer, {
   type Browser,
   type GoToOptions,
@@ -9,6 +10,7 @@ import puppeteer, {
   type WaitForOptions,
 } from 'puppeteer-core';
 import { launchOptions } from '../../../scripts/lib/chromium.mjs';
+import { noteVisit } from '../../../scripts/lib/times.mjs';
 
 /** A teacher with a fresh browser: what a test does, they do. */
 export interface Teacher {
@@ -114,11 +116,13 @@ function patient(page: Page): Page {
     waitForSelector: told(waitForSelector),
     waitForFunction: told(waitForFunction),
     goto: async (address: string, options?: GoToOptions) => {
+      noteThisVisit();
       const answer = await goto.call(page, address, options);
       await page.waitForFunction(isAlive);
       return answer;
     },
     reload: async (options?: WaitForOptions) => {
+      noteThisVisit();
       const answer = await reload.call(page, options);
       await page.waitForFunction(isAlive);
       return answer;
@@ -140,6 +144,11 @@ function patient(page: Page): Page {
       return hover.call(page, selector);
     },
   });
+}
+
+function noteThisVisit(): void {
+  const { testPath } = expect.getState();
+  if (testPath) noteVisit(relative(process.cwd(), testPath).replaceAll('\\', '/'));
 }
 
 /** Whether React has taken over the page, in the browser: before, a press is lost. True of a page that is not the application's. */
@@ -193,6 +202,7 @@ function placeOf(address: string): string {
 
 /** Goes to another screen as a link does, and waits until this one is gone. */
 async function walk(page: Page, path: string): Promise<void> {
+  noteThisVisit();
   await page.waitForFunction(() => (window as unknown as NextWindow).next?.router !== undefined);
   await page.evaluate((wanted: string) => {
     document.querySelector('main')?.firstElementChild?.setAttribute('data-left', '');

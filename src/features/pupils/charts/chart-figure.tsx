@@ -2,7 +2,7 @@
 
 import { useId, useState, type ReactElement } from 'react';
 import { Download } from 'lucide-react';
-import { unparse } from 'papaparse';
+import Papa from 'papaparse';
 import { ResponsiveContainer } from 'recharts';
 import { useGrowing } from '@/features/shared/use-growing';
 import { saveFile } from '@/features/shared/save-file';
@@ -80,7 +80,7 @@ export function NumbersTable({ name, heading, numbers: { headings, rows }, heigh
   const w = useWords();
   const most = useGrowing(rows.length, FIRST_ROWS);
   const csv = (): string =>
-    unparse({ fields: [...headings], data: rows.map((row) => [...row]) }, { newline: '\r\n', escapeFormulae: true });
+    Papa.unparse({ fields: [...headings], data: rows.map((row) => [...row]) }, { newline: '\r\n', escapeFormulae: true });
   return (
     <div className="flex flex-col gap-2">
       <div
