@@ -4,7 +4,7 @@ import { ownAddress } from '@/features/shared/own-address';
 import { getContext, MembraneSynth, Sampler, start } from 'tone';
 import type { Sounder } from './sounding';
 
-/** The keys that were recorded: every third one. Source: the sample set named in the README. */
+/** The keys that were recorded: every third one. Source: the sample set named in docs/credits.md. */
 const LETTERS = [
   ['C', 'C'],
   ['D#', 'Ds'],
