@@ -43,6 +43,30 @@ describe('runs in short', () => {
     );
   });
 
+  it('are read as they were written, whatever has been put into the lists of the core since', () => {
+    const runs =
+      '[["r",5,9000,"tune","Tune","D-major","piece",null,"bars","left","along",60,"unclean",null,[["missing","2",null],["finger-off","3","left"]]]]';
+    expect(factsIn({ pupil: 'ada', form: 2, runs })).toEqual([
+      aFact({
+        ...{
+          id: 'r',
+          atMs: 5,
+          tookMs: 9000,
+          piece: 'tune',
+          title: 'Tune',
+          key: 'D-major',
+          music: 'piece',
+          stage: null,
+        },
+        ...{ reach: 'bars', hand: 'left', way: 'along', tempo: 60, outcome: 'unclean', step: null },
+        faults: [
+          { kind: 'missing', bar: '2', hand: null },
+          { kind: 'finger-off', bar: '3', hand: 'left' },
+        ],
+      }),
+    ]);
+  });
+
   it('tell of a run what the lists and pictures show', () => {
     const run = { ...aRun('r', 'tune', 5), form: 5, pupil: 'ada', bars: { from: 0, to: 1 } };
     expect(factOf(run)).toMatchObject({
@@ -56,6 +80,7 @@ describe('runs in short', () => {
   const brief = briefRecordOf('ada', [aFact()]);
   it.each([
     ['nothing', undefined, undefined],
+    ['the form that had places in lists', { ...digest, form: 1 }, { ...brief, form: 1 }],
     ['another form', { ...digest, form: 99 }, { ...brief, form: 99 }],
     ['a text that was cut off', { ...digest, runs: digest.runs.slice(0, -3) }, { ...brief, brief: '{"rec' }],
     ['something else', { ...digest, runs: '{"a":1}' }, { ...brief, brief: '[1]' }],

@@ -1,12 +1,11 @@
 import { number, object, string, type InferType } from 'yup';
-import { STEP_WAYS } from '@/core/homework';
-import { PLAY_FAULT_KINDS } from '@/core/practice';
 import { briefOf, type RunFact, type RunsBrief } from '@/core/teaching';
 import { isPlain } from './field';
 import type { RunRecord } from './run-record';
 
-/** In which form digests are written. One of another form is thrown away and made anew. */
-const DIGEST_FORM = 1;
+/** In which form digests are written. One of another form is thrown away and made anew: form 1 had places in lists where there are names now, and a list that
+ * grows would have made it say another fault. */
+const DIGEST_FORM = 2;
 
 /** The runs of one pupil in short, in no order; `''` is any hand. As text: a thousand runs are read sooner so than one by one. */
 export const digestSchema = object({
@@ -43,7 +42,7 @@ export function briefIn(kept: unknown): RunsBrief | null {
 
 const LISTS_OF_BRIEF = ['recorded', 'tallies', 'recent'];
 
-/** A run as it stands in the text: lists, since names of fields would be most of it. */
+/** A run as it stands in the text: lists, since names of fields would be most of it. What can be one of several is there by its name. */
 type Row = readonly [
   id: string,
   atMs: number,
@@ -51,16 +50,18 @@ type Row = readonly [
   piece: string,
   title: string,
   key: string,
-  music: 0 | 1,
+  music: RunFact['music'],
   stage: string | null,
-  reach: 0 | 1,
-  hand: 0 | 1 | 2,
-  way: number,
+  reach: RunFact['reach'],
+  hand: RunFact['hand'],
+  way: RunFact['way'],
   tempo: number,
-  outcome: 0 | 1 | 2,
+  outcome: RunFact['outcome'],
   step: string | null,
-  faults: readonly (readonly [kind: number, bar: string, hand: 0 | 1 | 2])[],
+  faults: readonly (readonly [kind: FaultFact['kind'], bar: string, hand: FaultFact['hand']])[],
 ];
+
+type FaultFact = RunFact['faults'][number];
 
 /** As many fields as a row has. */
 const ROW_LENGTH = 15;
@@ -69,11 +70,6 @@ const ROW_LENGTH = 15;
 function isRows(value: unknown): value is readonly Row[] {
   return Array.isArray(value) && value.every((row) => Array.isArray(row) && row.length === ROW_LENGTH);
 }
-
-const MUSIC = ['piece', 'warm-up'] as const;
-const REACH = ['whole', 'bars'] as const;
-const HANDS = ['both', 'right', 'left'] as const;
-const OUTCOMES = ['clean', 'unclean', 'ticked'] as const;
 
 /** What is known of a run in short. */
 export function factOf(run: RunRecord): RunFact {
@@ -90,27 +86,9 @@ export function digestOf(pupil: string | null, facts: readonly RunFact[]): Diges
 }
 
 function rowOf(fact: RunFact): Row {
-  return [
-    fact.id,
-    fact.atMs,
-    fact.tookMs,
-    fact.piece,
-    fact.title,
-    fact.key,
-    MUSIC.indexOf(fact.music) as 0 | 1,
-    fact.stage,
-    REACH.indexOf(fact.reach) as 0 | 1,
-    HANDS.indexOf(fact.hand) as 0 | 1 | 2,
-    STEP_WAYS.indexOf(fact.way),
-    fact.tempo,
-    OUTCOMES.indexOf(fact.outcome) as 0 | 1 | 2,
-    fact.step,
-    fact.faults.map(({ kind, bar, hand }) => [
-      PLAY_FAULT_KINDS.indexOf(kind),
-      bar,
-      HANDS.indexOf(hand ?? 'both') as 0 | 1 | 2,
-    ]),
-  ];
+  const { id, atMs, tookMs, piece, title, key, music, stage, reach, hand, way, tempo, outcome, step, faults } = fact;
+  const told = faults.map(({ kind, bar, hand: of }) => [kind, bar, of] as const);
+  return [id, atMs, tookMs, piece, title, key, music, stage, reach, hand, way, tempo, outcome, step, told];
 }
 
 /** The runs in a digest; null where it cannot be read, and has to be made anew. */
@@ -125,21 +103,7 @@ export function factsIn(digest: unknown): readonly RunFact[] | null {
 }
 
 function factIn(row: Row): RunFact {
-  const [id, atMs, tookMs, piece, title, key, music, stage, reach, hand, way, tempo, outcome, step, faults] = row;
-  return {
-    ...{ id, atMs, tookMs, piece, title, key, stage, tempo, step },
-    music: MUSIC[music],
-    reach: REACH[reach],
-    hand: HANDS[hand],
-    way: STEP_WAYS[way] as RunFact['way'],
-    outcome: OUTCOMES[outcome],
-    faults: faults.map(([kind, bar, of]) => {
-      const side = HANDS[of];
-      return {
-        kind: PLAY_FAULT_KINDS[kind] as RunFact['faults'][number]['kind'],
-        bar,
-        hand: side === 'both' ? null : side,
-      };
-    }),
-  };
+  const [id, atMs, tookMs, piece, title, key, music, stage, reach, hand, way, tempo, outcome, step, told] = row;
+  const faults = told.map(([kind, bar, of]) => ({ kind, bar, hand: of }));
+  return { id, atMs, tookMs, piece, title, key, music, stage, reach, hand, way, tempo, outcome, step, faults };
 }

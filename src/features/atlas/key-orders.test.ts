@@ -24,7 +24,9 @@ describe('keys in order', () => {
         const twelve = twelveKeys(mode, order, ['E', 'A']);
         expect(new Set(twelve.map(({ tonic }) => pitchClass(tonic))).size).toBe(12);
         expect(twelve).toHaveLength(12);
-        expect(tonics(twelve)).not.toContain('C#'.repeat(mode === 'major' ? 1 : 9));
+        // Seven signs where the other spelling has five.
+        const harder = mode === 'major' ? ['C#', 'Cb'] : ['A#', 'Ab'];
+        expect(tonics(twelve).filter((tonic) => harder.includes(tonic))).toEqual([]);
       }
     },
   );

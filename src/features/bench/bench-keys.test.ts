@@ -62,7 +62,8 @@ describe('the keys of the Bench', () => {
   });
 
   it('each says what it does', () => {
-    for (const { does } of listening().keys) expect(does.length).toBeGreaterThan(4);
+    const said = listening().keys.map(({ does }) => does);
+    expect(said.filter((does, i) => does.trim().length < 4 || said.indexOf(does) !== i)).toEqual([]);
   });
 
   it.each([
