@@ -107,7 +107,8 @@ export function useKeptFile(): KeptFile | undefined {
 }
 
 export const keepInFile = {
-  choose: (name: string): Promise<boolean> => chooseKeptFile(studioDatabase(), name),
+  choose: (suggestedName: string, description: string): Promise<boolean> =>
+    chooseKeptFile(studioDatabase(), { suggestedName, description }),
   allow: (): Promise<boolean> => allowKeptFile(studioDatabase()),
   leave: (): Promise<void> => leaveKeptFile(studioDatabase()),
   /** Only from a studio that is there: what is left of one is saved when the teacher says so. */

@@ -97,6 +97,55 @@ const HEARD = ['aria-label', 'aria-description', 'title', 'placeholder', 'alt', 
 /** What is printed on keys is no word of a language. */
 const KEY_CAPS = /^(Enter|Esc|Ctrl|Shift|Alt|[A-Z])$/;
 
+/** A text that begins with a capital and goes on in words, as a sentence does; names in the code have no capital. */
+const SENTENCE = /^[^a-z]*[A-Z][^]*[a-z]{2,} [a-z]{2,}/;
+
+/** Where a text is read by programmers alone. */
+const UNREAD = ['className', 'd', 'viewBox'];
+
+function isUnread(node: ts.Node): boolean {
+  for (let at: ts.Node | undefined = node; at; at = at.parent) {
+    if (ts.isNewExpression(at) && /Error$/.test(at.expression.getText())) return true;
+    if (ts.isJsxAttribute(at) && UNREAD.includes(at.name.getText())) return true;
+    if (ts.isCallExpression(at) && at.expression.getText().startsWith('console.')) return true;
+  }
+  return false;
+}
+
+/** Every sentence in a source that is a text, or a part of one that is filled in. */
+function sentencesIn(name: string): readonly string[] {
+  const found: string[] = [];
+  const visit = (node: ts.Node): void => {
+    const isText =
+      ts.isStringLiteral(node) ||
+      ts.isNoSubstitutionTemplateLiteral(node) ||
+      ts.isTemplateHead(node) ||
+      ts.isTemplateMiddleOrTemplateTail(node);
+    if (isText && SENTENCE.test(node.text) && !isUnread(node)) found.push(`${relative(ROOT, name)}: ${node.text}`);
+    ts.forEachChild(node, visit);
+  };
+  const kind = name.endsWith('x') ? ts.ScriptKind.TSX : ts.ScriptKind.TS;
+  visit(ts.createSourceFile(name, readFileSync(name, 'utf8'), ts.ScriptTarget.Latest, true, kind));
+  return found;
+}
+
+/** A description that stands in the head of the page and in the manifest, before there is a language; styles, with their comments. */
+const NOT_SAID = /^src\/(app\/(layout\.tsx|manifest\.ts|global-error\.tsx)|features\/shared\/engraving-style\.ts)/;
+
+describe('what the code says', () => {
+  const files = ['features', 'app', 'data', 'workers', 'print', 'offline'].flatMap((folder) =>
+    filesIn(join(ROOT, 'src', folder)),
+  );
+
+  it('has no sentence in it: they stand in the folder of the language', () => {
+    expect(files.length).toBeGreaterThan(400);
+    expect(files.flatMap(sentencesIn).filter((one) => !NOT_SAID.test(one))).toEqual([]);
+  });
+
+  it('has sentences in that folder: the pattern finds what it looks for', () =>
+    expect(messageFiles().flatMap(sentencesIn).length).toBeGreaterThan(200));
+});
+
 describe('the screens', () => {
   const files = [...filesIn(join(ROOT, 'src/features')), ...filesIn(join(ROOT, 'src/app'))].filter((name) =>
     name.endsWith('.tsx'),

@@ -41,14 +41,17 @@ async function isAllowed(handle: FileSystemFileHandle): Promise<boolean> {
   return queryPermission ? (await queryPermission.call(handle, { mode: 'readwrite' })) === 'granted' : true;
 }
 
-/** Lets the teacher choose the file. False where none was chosen. */
-export async function chooseKeptFile(database: StudioDatabase, suggestedName: string): Promise<boolean> {
+/** Lets the teacher choose the file; `description` is what the browser calls such files. False where none was chosen. */
+export async function chooseKeptFile(
+  database: StudioDatabase,
+  { suggestedName, description }: { readonly suggestedName: string; readonly description: string },
+): Promise<boolean> {
   const pick = picking().showSaveFilePicker;
   if (!pick) return false;
   try {
     const handle = await pick({
       suggestedName,
-      types: [{ description: 'New Thumb studio', accept: { 'application/json': ['.json'] } }],
+      types: [{ description, accept: { 'application/json': ['.json'] } }],
     });
     await database.handles.put({ id: 'studio', handle });
     return true;

@@ -105,9 +105,7 @@ function Words({ place, onAnswer, onSyllable }: Omit<AskBoxProps, 'asked'> & { r
         }}
       />
       <span className="text-secondary">
-        {place === 'under'
-          ? 'Space goes on to the next note, a hyphen at the end joins it to the next syllable; Enter ends. Empty takes the syllable away.'
-          : w.entry.enterSetsThemEmptyTakes}
+        {place === 'under' ? w.entry.syllableHelp : w.entry.enterSetsThemEmptyTakes}
       </span>
     </>
   );

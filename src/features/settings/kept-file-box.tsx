@@ -15,7 +15,7 @@ export function KeptFileBox() {
   const { say } = useMessages();
   const choose = (): void => {
     keepInFile
-      .choose(NAME)
+      .choose(NAME, w.settings.studioFilesOfNewThumb)
       .then((isChosen) =>
         isChosen
           ? say({

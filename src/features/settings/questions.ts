@@ -144,7 +144,7 @@ export const handQuestions = (w: Words): readonly Question[] => [
   },
   {
     name: 'outer',
-    title: 'Thumb or finger 5 on a black key in a fixed position',
+    title: w.settings.outerOnBlack,
     choices: [
       { value: 'allow', words: w.settings.allowAndMention, who: w.settings.handMovesInAsWhole },
       { value: 'avoid', words: w.settings.avoid, who: w.settings.suchKeysAreMarkedLeave },

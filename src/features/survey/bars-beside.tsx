@@ -42,7 +42,7 @@ export function BarsBeside({ source, options, keys, chosen, onToggle }: BarsBesi
             ? w.survey.chooseTwoOrThreeKeys
             : chosen.length > MOST_KEYS
               ? w.survey.firstOfKeysYouChose(MOST_KEYS)
-              : 'What is not so in all of these keys is bold and underlined.'}
+              : w.survey.differencesMarked}
         </span>
         <KeyPicker keys={keys} chosen={chosen} onToggle={onToggle} />
         <label className="flex min-h-9 cursor-pointer items-center gap-2">

@@ -204,6 +204,8 @@ export const entry = (t: Terms) => ({
   triplet: 'triplet',
   keysHigher: (count: number) => `${count} higher`,
   keysLower: (count: number) => `${count} lower`,
+  syllableHelp:
+    'Space goes on to the next note, a hyphen at the end joins it to the next syllable; Enter ends. Empty takes the syllable away.',
   abcHelp: (hand: Hand, bar: string) =>
     `ABC for the ${hand} hand from ${t.bar} ${bar} on, in place of what it plays there. Capital letters begin at middle C, ‹c› is the octave above, ‹C,› the one below; lengths count in ${t.values('quarter')}: ‹C2› is a ${t.value('half')}, ‹C/› an ${t.value('eighth')}; ‹z› rests, ‹[CEG]› is a chord, ‹!1!› a finger, ‹|› a ${t.bar} line.`,
 });

@@ -117,6 +117,7 @@ export const settings = (t: Terms) => ({
   pieceWithoutFingersGetsThem: 'a piece without fingers gets them',
   leaveThemAsTheyAre: 'Leave them as they are',
   whatWouldBeBetterIs: 'what would be better is told all the same',
+  outerOnBlack: 'Thumb or finger 5 on a black key in a fixed position',
   allowAndMention: 'Allow and mention',
   handMovesInAsWhole: 'the hand moves in as a whole',
   avoid: 'Avoid',
@@ -192,5 +193,6 @@ export const settings = (t: Terms) => ({
     'All pieces, pupils and settings live in this browser and nowhere else. Save them to a file now and then, and to take them to another machine. A file is looked at before anything of it is taken in, and that can be undone.',
   lookIntoFile: 'Look into a file',
   studioFile: 'Studio file',
+  studioFilesOfNewThumb: 'New Thumb studio',
   putDemoStudioAway: 'Put the demo studio away',
 });

@@ -94,4 +94,5 @@ export const survey = (t: Terms) => ({
     reading: 'reading',
   },
   known: 'known',
+  differencesMarked: 'What is not so in all of these keys is bold and underlined.',
 });
