@@ -45,6 +45,21 @@ describe('every command by its words', () => {
     expect(page.url()).toContain('piece=harbour-stairs');
   });
 
+  it('goes to every place, and to every page of a pupil', async () => {
+    for (const [typed, found, path] of [
+      ['week', 'to the week', '/week'],
+      ['lesson', 'to a lesson', '/lesson'],
+      ['record tam', 'to the record of Tam Oakhollow', '/record?pupil=demo-tam'],
+      ['handout', 'to paper: handouts and other sheets to print', '/handout'],
+      ['pupils', 'to the pupils', '/pupils'],
+    ] as const) {
+      expect(await say(typed)).toBe(found);
+      await page.waitForFunction((wanted: string) => location.pathname + location.search === wanted, {}, path);
+    }
+    await say('open harbour');
+    await page.waitForSelector('[data-role=paper] figure[aria-busy=false]');
+  });
+
   it('goes to E♭, hears bars 3–4, rings every F, takes the next pupil', async () => {
     await page.waitForSelector('button[data-key]');
     expect(await say('go to eb')).toBe('go to E♭ major');

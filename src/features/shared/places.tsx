@@ -4,19 +4,10 @@ import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { ChevronDown } from 'lucide-react';
 import { FoldOut } from './fold-out';
+import { MENU } from './place-list';
 import { useScreen } from './use-screen';
 import { useSettled } from './use-settled';
 import { useWords } from '@/features/shared/words/use-words';
-
-const PLACES = [
-  { href: '/', name: 'shelf' },
-  { href: '/bench', name: 'bench' },
-  { href: '/survey', name: 'survey' },
-  { href: '/atlas', name: 'atlas' },
-  { href: '/pupils', name: 'pupils' },
-  { href: '/week', name: 'week' },
-  { href: '/settings', name: 'settings' },
-] as const;
 
 /** The places of the application, and which one this is. On a phone they stand under the name of this one. */
 export function Places() {
@@ -36,7 +27,7 @@ export function Places() {
       </nav>
     );
   }
-  const place = PLACES.find(({ href }) => isHere(href))?.name;
+  const place = MENU.find(({ href }) => isHere(href))?.name;
   const here = place ? w.shared.placeNames[place] : w.shared.places;
   return (
     <nav aria-label={w.shared.places}>
@@ -72,7 +63,7 @@ interface PlaceLinksProps {
 function PlaceLinks({ isHere, shape }: PlaceLinksProps) {
   const w = useWords();
   const isSettled = useSettled();
-  return PLACES.map(({ href, name }) => (
+  return MENU.map(({ href, name }) => (
     <Link
       key={href}
       href={href}

@@ -2,34 +2,27 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
-import { usePieces } from '@/data';
+import { usePieces, usePupils } from '@/data';
+import { addressOf } from '../address-of';
 import { pieceTitle } from '../piece-title';
+import { PLACES, PUPIL_PAGES } from '../place-list';
 import { startTour, TOUR_PIECE } from '../tour/tour-state';
 import { useUndo } from '../use-undo';
 import type { Choice } from './find-choices';
-import { useWords, type Words } from '@/features/shared/words/use-words';
+import { useWords } from '@/features/shared/words/use-words';
 
-const places = (w: Words) =>
-  [
-    [w.choices.toShelf, '/'],
-    [w.choices.toBench, '/bench'],
-    [w.choices.toSurvey, '/survey'],
-    [w.choices.toAtlas, '/atlas'],
-    [w.choices.toWhatFits, '/fit'],
-    [w.choices.toSettings, '/settings'],
-  ] as const;
-
-/** What can be done from every screen: going elsewhere, opening a piece, taking back. Pieces are read while this is shown. */
+/** What can be done from every screen: going elsewhere, to a pupil, opening a piece, taking back. Pieces and pupils are read while this is shown. */
 export function useAnywhere(): () => readonly Choice[] {
   const w = useWords();
   const router = useRouter();
   const pieces = usePieces();
+  const pupils = usePupils();
   const { undoOrRedo } = useUndo();
   return useCallback(
     () => [
       { words: w.shared.takeLastEditBack, key: 'Ctrl + Z', act: () => void undoOrRedo('undo') },
       { words: w.shared.doItAgain, key: 'Ctrl + Shift + Z', act: () => void undoOrRedo('redo') },
-      ...places(w).map(([words, path]) => ({ words, act: () => router.push(path) })),
+      ...PLACES.map(({ href, name }) => ({ words: w.choices.to[name], act: () => router.push(href) })),
       ...((pieces ?? []).some(({ id }) => id === TOUR_PIECE)
         ? [{ words: w.choices.showMeRoundTourOf, act: () => router.push(startTour()) }]
         : []),
@@ -42,7 +35,13 @@ export function useAnywhere(): () => readonly Choice[] {
           { words: w.choices.putOnMusicStand(title), act: () => router.push(`/stand?piece=${id}${key}`) },
         ];
       }),
+      ...(pupils ?? []).flatMap((pupil) =>
+        PUPIL_PAGES.map(({ href, name }) => ({
+          words: w.choices.ofPupil[name](pupil.name),
+          act: () => router.push(addressOf(href, { pupil: pupil.id })),
+        })),
+      ),
     ],
-    [w, router, pieces, undoOrRedo],
+    [w, router, pieces, pupils, undoOrRedo],
   );
 }
