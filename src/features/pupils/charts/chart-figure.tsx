@@ -80,7 +80,10 @@ export function NumbersTable({ name, heading, numbers: { headings, rows }, heigh
   const w = useWords();
   const most = useGrowing(rows.length, FIRST_ROWS);
   const csv = (): string =>
-    Papa.unparse({ fields: [...headings], data: rows.map((row) => [...row]) }, { newline: '\r\n', escapeFormulae: true });
+    Papa.unparse(
+      { fields: [...headings], data: rows.map((row) => [...row]) },
+      { newline: '\r\n', escapeFormulae: true },
+    );
   return (
     <div className="flex flex-col gap-2">
       <div
