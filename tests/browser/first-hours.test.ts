@@ -53,10 +53,12 @@ describe('every command by its words', () => {
       ['handout', 'to paper: handouts and other sheets to print', '/handout'],
       ['pupils', 'to the pupils', '/pupils'],
     ] as const) {
+      await goTo(page, '/');
+      await seesCards(page, 12);
       expect(await say(typed)).toBe(found);
       await page.waitForFunction((wanted: string) => location.pathname + location.search === wanted, {}, path);
     }
-    await say('open harbour');
+    await goTo(page, '/bench?piece=harbour-stairs');
     await page.waitForSelector('[data-role=paper] figure[aria-busy=false]');
   });
 
