@@ -1,4 +1,4 @@
-import { chordOf, letterOf, placeOf } from '../common';
+import { capital, chordOf, letterOf, placeOf } from '../common';
 import type { Terms } from '../terms';
 
 export const settings = (t: Terms) => ({
@@ -117,7 +117,7 @@ export const settings = (t: Terms) => ({
   pieceWithoutFingersGetsThem: 'a piece without fingers gets them',
   leaveThemAsTheyAre: 'Leave them as they are',
   whatWouldBeBetterIs: 'what would be better is told all the same',
-  outerOnBlack: 'Thumb or finger 5 on a black key in a fixed position',
+  outerOnBlack: `${capital(t.finger(1))} or ${t.finger(5)} on a black key in a fixed position`,
   allowAndMention: 'Allow and mention',
   handMovesInAsWhole: 'the hand moves in as a whole',
   avoid: 'Avoid',
