@@ -27,7 +27,7 @@ const config = {
     {
       ...shared,
       displayName: 'unit',
-      runner: 'jest-light-runner/child-process',
+      runner: '<rootDir>/scripts/lib/process-runner.mjs',
       testMatch: [
         '<rootDir>/src/**/*.test.ts',
         '<rootDir>/tests/oracle/**/*.test.ts',
