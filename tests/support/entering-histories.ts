@@ -1,7 +1,7 @@
 import type { StudioDatabase } from '@/data/database';
 import type { StudioContents } from '@/data/file/contents';
 import { pieceById } from '@/data/reading';
-import type { Entering } from '@/features/entry/entering/entering';
+import type { Entering } from '@/features/entry/entering/entering-parts';
 import type { ScreenCommand } from '@/workers/entry-protocol';
 import { musicXml } from './build-piece';
 import { enteringTab, type EnteringTab } from './entering-tabs';

@@ -4,10 +4,12 @@ import { readPieceToEnter, type EntryStore } from '@/data/entering';
 import type { StudioDatabase } from '@/data/database';
 import { createPieceLock } from '@/data/device/piece-lock';
 import type { EnterCommand, StoreFault } from '@/data/door/commands';
-import { noteCaret, runCommand, type Done } from '@/data/door/door';
+import { noteCaret } from '@/data/door/carets';
+import { runCommand, type Done } from '@/data/door/door';
 import { createStudio, type Studio } from '@/data/door/studio';
 import { editionOf } from '@/data/reading';
-import { createEntering, type Entering, type EnteringTold } from '@/features/entry/entering/entering';
+import { createEntering } from '@/features/entry/entering/entering';
+import type { Entering, EnteringTold } from '@/features/entry/entering/entering-parts';
 import { createEntryService } from '@/workers/entry-service';
 import type { PretendedLocks } from './locks';
 

@@ -268,26 +268,6 @@ export async function enteredSteps(database: StudioDatabase, id: string): Promis
   return { stretch, base, steps };
 }
 
-/** Where entering stood in a piece, as text; null where the music was changed since. */
-export async function caretIn(database: StudioDatabase, id: string, edition: string | null): Promise<string | null> {
-  const caret = await database.carets.get(id);
-  return caret && caret.edition === edition ? caret.typing : null;
-}
-
-/** Notes where entering stands, for a tab that goes on from there. Nothing where the music is another one by now. */
-export async function noteCaret(
-  database: StudioDatabase,
-  id: string,
-  edition: string | null,
-  typing: string,
-): Promise<void> {
-  await database.transaction('rw', database.pieces, database.carets, async () => {
-    const piece = await database.pieces.get(id);
-    if (piece !== undefined && (heldIn(piece, ['edition']) ?? null) === edition)
-      await database.carets.put({ piece: id, edition, typing });
-  });
-}
-
 /** The last thing that made the music what it is: a change of the field, or the entering that goes on from one. */
 function stretchOf(heads: readonly HistoryHead[], id: string): number {
   const isMusic = ({ fields }: HistoryHead): boolean =>

@@ -9,7 +9,8 @@ import { pianoSounder } from '@/features/shared/sound/sounder';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 import { coreWorker, entryWorker } from '@/workers/client';
 import { ID_PREFIXES, type Trouble } from '@/workers/protocol';
-import { createEntering, type Entering, type EnteringState, type EnteringTold } from './entering/entering';
+import { createEntering } from './entering/entering';
+import type { Entering, EnteringState, EnteringTold } from './entering/entering-parts';
 
 /** How long a note is heard when it is entered, and how loud. Unit: s; part of full. */
 const HEARD_S = 0.5;

@@ -6,7 +6,7 @@ import type { EnteringTab } from '../../../../tests/support/entering-tabs';
 import { contents, does, turns } from '../../../../tests/support/studio';
 import { until } from '../../../../tests/support/until';
 import type { ScreenCommand } from '@/workers/entry-protocol';
-import type { Entering } from './entering';
+import type { Entering } from './entering-parts';
 
 let world: EnteringWorld;
 let tabs: EnteringTab[] = [];

@@ -1,97 +1,17 @@
-import type { EntryView } from '@/core/views';
-import type { Grid, PlayedKey } from '@/core/read';
-import type { EntryStore, LockTold, PieceLock, PieceToEnter, StoreFault } from '@/data';
-import type { Asked } from '@/workers/guarded';
-import type { EntryPageAsked, EntryResume, EntryService, Pressed, ScreenCommand } from '@/workers/entry-protocol';
-import type { Answer, Trouble } from '@/workers/protocol';
-import { createKeeper, type Kept, type KeeperEnd } from './keeper';
+import type { LockTold, PieceLock, PieceToEnter } from '@/data';
+import type { EntryPageAsked, EntryResume, Pressed } from '@/workers/entry-protocol';
+import type { Answer } from '@/workers/protocol';
+import { createAsks, type Ask } from './asks';
+import {
+  NOTHING_SHOWN,
+  type Entering,
+  type EnteringParts,
+  type EnteringState,
+  type EnteringTold,
+} from './entering-parts';
+import { createKeeper, type KeeperEnd } from './keeper';
 import { sameSystems } from './same-systems';
-
-/** A piece that is being entered, as one tab shows it. */
-export interface EnteringState {
-  /** Null until the piece is open. */
-  readonly view: EntryView | null;
-  readonly musicXml: string | null;
-  /** Said of what is shown. */
-  readonly kept: Kept;
-  /** Whether another tab is entering this piece: it is shown here as it becomes, and the first key goes on here. */
-  readonly isElsewhere: boolean;
-  /** Why the last key did nothing. */
-  readonly notice: string | null;
-  /** Why the piece cannot be shown: it is not on the shelf, the store did not answer, or what the core says of it. */
-  readonly trouble: 'gone' | 'not-opened' | Trouble | null;
-  /** Rises where the piece was opened anew, since it was changed elsewhere. */
-  readonly opening: number;
-}
-
-/** What is told once, beside what is shown. `not-kept`: something that was entered last is not in the piece. */
-export type EnteringTold =
-  | { readonly kind: 'changed-elsewhere' }
-  | { readonly kind: 'held-elsewhere' }
-  | { readonly kind: 'not-kept'; readonly fault: StoreFault | null }
-  | { readonly kind: 'trouble'; readonly trouble: Trouble };
-
-type EntryWorker = Pick<Asked<EntryService>, 'open' | 'press' | 'setOut' | 'abc' | 'abcDone' | 'played'>;
-
-/** What entering is made of, apart from the page: the worker with the core, the store, and the lock that says who writes. */
-export interface EnteringParts {
-  readonly worker: EntryWorker;
-  readonly store: EntryStore;
-  readonly lock: (told: LockTold) => PieceLock;
-  /** The time of a key press, never the same twice. Unit: ms since 1970. */
-  readonly stamp: () => number;
-  readonly hear: (midis: readonly number[]) => void;
-  /** Whether anybody sees this tab; told by `seen` where that changes. */
-  readonly isSeen: () => boolean;
-}
-
-/** The entering of one piece in one tab. */
-export interface Entering {
-  /** Begins, and says whom things are told that are not shown. Gives what ends it: everything is settled first, then others may write. */
-  readonly begin: (tell: (told: EnteringTold) => void) => () => Promise<void>;
-  readonly state: () => EnteringState;
-  readonly listen: (tell: () => void) => () => void;
-  /** How the page is set out; the piece is opened with the first one. */
-  readonly setPage: (page: EntryPageAsked) => void;
-  readonly press: (command: ScreenCommand) => void;
-  /** Reads ABC into the piece as it is written. Gives what is wrong with it; null where nothing is. */
-  readonly abc: (text: string) => Promise<Trouble | null>;
-  readonly abcDone: () => void;
-  readonly played: (keys: readonly PlayedKey[], msPerQuarter: number, grid: Grid) => void;
-  /** This tab is looked at again. */
-  readonly seen: () => void;
-  /** Notes where entering stands: the tab may be gone the next moment. */
-  readonly hidden: () => void;
-  /** Resolves once everything that was pressed is kept, or told. */
-  readonly settled: () => Promise<void>;
-}
-
-/** Something that was asked for: a key press, or music that is read in. */
-interface Ask {
-  readonly number: number;
-  readonly send: (worker: EntryWorker, atMs: number) => Promise<Answer<Pressed>>;
-  /** Whether it is asked once more where the piece was opened anew before it was kept: in whatever music there is then, or in the same music alone. */
-  readonly again: 'in any music' | 'in the same music';
-  /** It will not be asked again. */
-  readonly drop: () => void;
-}
-
-/** What a worker answers that has no piece open: it was started anew. */
-const CLOSED = 'entry.closed';
-
-function isTurn({ kind }: ScreenCommand): boolean {
-  return kind === 'undo' || kind === 'redo';
-}
-
-const NOTHING_SHOWN: EnteringState = {
-  view: null,
-  musicXml: null,
-  kept: { kind: 'keeping' },
-  isElsewhere: false,
-  notice: null,
-  trouble: null,
-  opening: 0,
-};
+import { abcReading, CLOSED, keyPress, playedKeys } from './what-is-asked';
 
 /**
  * Enters a piece. One tab writes, the one that holds the piece's lock; in the others the piece is shown as the store has it. The lock is asked for with
@@ -105,16 +25,11 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
   let tell: (told: EnteringTold) => void = () => undefined;
   let page: EntryPageAsked | null = null;
   let role: 'none' | 'writer' | 'watcher' = 'none';
-  /** Asked for and not sent yet; sent and not known to be in the store. */
-  let queue: readonly Ask[] = [];
-  let sent: readonly Ask[] = [];
-  let asked = 0;
+  const asks = createAsks();
   /** Which opening of the piece the worker's answers belong to. */
   let generation = 0;
   let isOpen = false;
   let mustOpen = true;
-  /** Asks up to this one are still sent before the lock is given; null where nobody wants it. */
-  let givingUpTo: number | null = null;
   let giving: Promise<unknown> = Promise.resolve();
   /** The music and the place in it that are shown. */
   let shown: { readonly edition: string | null; readonly typing: string } | null = null;
@@ -138,8 +53,7 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
 
   const onEnd = (why: KeeperEnd): void => {
     if (why.kind === 'refused') {
-      // What was refused for its own sake would be refused again.
-      sent = [];
+      asks.forgetSent();
       tell({ kind: 'not-kept', fault: why.fault });
     }
     mustOpen = true;
@@ -147,7 +61,7 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
     drive();
   };
   const onKept = (): void => {
-    sent = sent.filter(({ number }) => number > keeper.keptUpTo());
+    asks.kept(keeper.keptUpTo());
     if (isOpen) publish();
   };
   const keeper = createKeeper(id, store, { changed: onKept, ended: onEnd });
@@ -171,7 +85,7 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
 
   /** Settles what was asked for before another tab wanted the lock; what comes now waits until this tab has it again. */
   const give = async (): Promise<'settled' | 'held'> => {
-    givingUpTo = asked;
+    asks.hold();
     drive();
     await allAnswered();
     const isHeld = store.isWaiting();
@@ -179,7 +93,7 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
       await noteCaret();
       role = 'watcher';
     }
-    givingUpTo = null;
+    asks.release();
     drive();
     return isHeld ? 'held' : 'settled';
   };
@@ -207,26 +121,23 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
         if (isToDo()) drive();
       });
   };
-  const due = (): readonly Ask[] => {
-    const end = givingUpTo;
-    return end === null ? queue : queue.filter(({ number }) => number <= end);
-  };
-  const isToDo = (): boolean => held !== null && page !== null && (due().length > 0 || (mustOpen && isToBeOpened()));
+  const isToDo = (): boolean =>
+    held !== null && page !== null && (asks.due().length > 0 || (mustOpen && isToBeOpened()));
   /** A tab that nobody sees is brought up to date once it is seen: the one that is entered into needs the time. */
-  const isToBeOpened = (): boolean => role !== 'watcher' || parts.isSeen() || queue.length > 0;
+  const isToBeOpened = (): boolean => role !== 'watcher' || parts.isSeen() || asks.areWaiting();
 
   const loop = async (): Promise<void> => {
     while (isToDo() && page !== null && held !== null) {
-      if (due().length > 0 && role === 'watcher') await takeLock(held.lock);
+      if (asks.due().length > 0 && role === 'watcher') await takeLock(held.lock);
       else if (mustOpen) await open(page, held.lock);
       else if (isOpen) sendAll();
-      else dropAll();
+      else asks.dropAll();
     }
   };
 
   const takeLock = async (lock: PieceLock): Promise<void> => {
     if ((await lock.take()) === 'held') {
-      dropAll();
+      asks.dropAll();
       tell({ kind: 'held-elsewhere' });
       return;
     }
@@ -240,23 +151,21 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
     mustOpen = false;
     isOpen = false;
     await keeper.settled();
-    // What is not in the store is asked for once more, in its order, before what came since.
-    queue = [...sent.filter(({ number }) => number > keeper.keptUpTo()), ...queue];
-    sent = [];
+    asks.again(keeper.keptUpTo());
     keeper.end();
     if (role === 'none') role = (await lock.tryTake()) ? 'writer' : 'watcher';
     const found = await store.open().catch(() => 'unreachable' as const);
     if (found === null || found === 'unreachable') return cannotOpen(found === null ? 'gone' : 'not-opened');
     const { musicXml, part, edition } = found.piece;
     const isOther = shown !== null && shown.edition !== edition;
-    if (isOther) dropTurns();
+    if (isOther && asks.dropTurns()) tell({ kind: 'not-kept', fault: null });
     const answer = await worker.open({ musicXml, part }, found.steps, on, resumeAt(found));
     if (!answer.ok) return cannotOpen(answer.trouble);
     if (isOther) isChanged = true;
     isFromStore = false;
     isOpen = true;
     shown = { edition, typing: answer.value.typing };
-    keeper.begin(found, (queue[0]?.number ?? asked + 1) - 1);
+    keeper.begin(found, asks.before());
     publish({
       view: answer.value.view,
       musicXml,
@@ -270,23 +179,8 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
   };
 
   const cannotOpen = (trouble: NonNullable<EnteringState['trouble']>): void => {
-    if (queue.length > 0) tell({ kind: 'not-kept', fault: null });
-    dropAll();
+    if (asks.dropAll()) tell({ kind: 'not-kept', fault: null });
     publish({ trouble });
-  };
-
-  const dropAll = (): void => {
-    const dropped = queue;
-    queue = [];
-    dropped.forEach(({ drop }) => drop());
-  };
-
-  /** What was asked for in other music than there is now, and makes no sense in this. */
-  const dropTurns = (): void => {
-    const dropped = queue.filter(({ again }) => again === 'in the same music');
-    queue = queue.filter((one) => !dropped.includes(one));
-    dropped.forEach(({ drop }) => drop());
-    if (dropped.length > 0) tell({ kind: 'not-kept', fault: null });
   };
 
   /** Where entering goes on: where the store says that it stood, if it was last entered elsewhere; else where it stood here. */
@@ -298,9 +192,7 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
   };
 
   const sendAll = (): void => {
-    const now = due();
-    queue = queue.filter((ask) => !now.includes(ask));
-    sent = [...sent, ...now];
+    const now = asks.take();
     if (isChanged) tell({ kind: 'changed-elsewhere' });
     isChanged = false;
     for (const ask of now) {
@@ -319,7 +211,7 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
       return drive();
     }
     if (!answer.ok) {
-      sent = sent.filter((one) => one !== ask);
+      asks.done(ask);
       return tell({ kind: 'trouble', trouble: answer.trouble });
     }
     const { view, notice, sounds, keep, typing } = answer.value;
@@ -329,7 +221,7 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
       if (edition === undefined) return;
       shown = { edition, typing };
     } else {
-      sent = sent.filter((one) => one !== ask);
+      asks.done(ask);
       shown = shown && { ...shown, typing };
     }
     publish({ view, notice, ...(keep ? { musicXml: keep.musicXml } : {}) });
@@ -343,9 +235,8 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
     });
   };
 
-  const ask = (send: Ask['send'], again: Ask['again'], drop: () => void = () => undefined): void => {
-    asked += 1;
-    queue = [...queue, { number: asked, send, again, drop }];
+  const ask = (one: Omit<Ask, 'number'>): void => {
+    asks.add(one);
     drive();
   };
 
@@ -353,7 +244,7 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
   const allAnswered = async (): Promise<void> => {
     let seen: Promise<unknown> | null = null;
     // What is answered may lead to more that is asked for.
-    while (driving !== null || seen !== answers || due().length > 0) {
+    while (driving !== null || seen !== answers || asks.due().length > 0) {
       seen = answers;
       await driving;
       await answers;
@@ -368,7 +259,7 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
     do {
       await allAnswered();
       await giving;
-    } while (queue.length > 0 && isToDo());
+    } while (asks.areWaiting() && isToDo());
   };
 
   const onStore = (): void => {
@@ -410,28 +301,19 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
       if (isOpen) setOut(wanted);
       else drive();
     },
-    press: (command) =>
-      // What was to be taken back, or done again, was a step of the music as it was then.
-      ask((to, atMs) => to.press(command, atMs), isTurn(command) ? 'in the same music' : 'in any music'),
+    press: (command) => ask(keyPress(command)),
     abc: (text) =>
-      new Promise((resolve) => {
-        const send: Ask['send'] = async (to, atMs) => {
+      new Promise((read) => {
+        const begins = (): void => {
           isAbc = true;
-          const answer = await to.abc(text, atMs);
-          if (!answer.ok) {
-            if (answer.trouble.code !== CLOSED) resolve(answer.trouble);
-            return answer;
-          }
-          resolve(answer.value.trouble);
-          return { ok: true, value: answer.value.pressed };
         };
-        ask(send, 'in the same music', () => resolve(null));
+        ask(abcReading(text, { begins, read }));
       }),
     abcDone: () => {
       isAbc = false;
       void worker.abcDone();
     },
-    played: (keys, msPerQuarter, grid) => ask((to, atMs) => to.played(keys, msPerQuarter, grid, atMs), 'in any music'),
+    played: (keys, msPerQuarter, grid) => ask(playedKeys(keys, msPerQuarter, grid)),
     seen: drive,
     hidden: () => void noteCaret(),
     settled,
