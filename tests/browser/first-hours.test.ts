@@ -49,7 +49,8 @@ describe('every command by its words', () => {
     for (const [typed, found, path] of [
       ['week', 'to the week', '/week'],
       ['lesson', 'to a lesson', '/lesson'],
-      ['record tam', 'to the record of Tam Oakhollow', '/record?pupil=demo-tam'],
+      ['record tam', 'to Tam Oakhollow’s record', '/record?pupil=demo-tam'],
+      ['tam lesson', 'to Tam Oakhollow’s lesson', '/lesson?pupil=demo-tam'],
       ['handout', 'to paper: handouts and other sheets to print', '/handout'],
       ['pupils', 'to the pupils', '/pupils'],
     ] as const) {

@@ -47,7 +47,7 @@ export function ChoiceBox({ choicesFor, onClose }: ChoiceBoxProps) {
     >
       <div className="modal-box mx-auto mt-[12dvh] flex max-h-[70dvh] max-w-xl flex-col gap-2 rounded-box p-3">
         <input
-          className="input h-11 w-full text-base"
+          className="input h-11 w-full shrink-0 text-base"
           role="combobox"
           aria-expanded
           aria-controls={list}
@@ -65,7 +65,8 @@ export function ChoiceBox({ choicesFor, onClose }: ChoiceBoxProps) {
         <ul id={list} role="listbox" aria-label={w.choices.whatCanBeDone} className="min-h-0 overflow-y-auto">
           {found.map((choice, i) => (
             <li
-              key={choice.words}
+              // Two pupils, or two pieces, may bear one name.
+              key={`${choice.words} ${i}`}
               id={`${list}-${i}`}
               role="option"
               aria-selected={i === chosen}
