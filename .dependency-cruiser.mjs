@@ -104,9 +104,9 @@ const config = {
       { path: '^node_modules/dexie' },
     ),
     rule(
-      'comlink-only-in-workers',
+      'comlink-only-at-the-crossing',
       'the worker boundary has one door',
-      { path: '^src/', pathNot: '^src/workers/' },
+      { path: '^src/', pathNot: '^src/(crossing|workers)/|\\.worker\\.ts$' },
       { path: '^node_modules/comlink' },
     ),
     rule(
@@ -114,6 +114,30 @@ const config = {
       'React stays in the screens',
       { path: '^src/', pathNot: '^src/(features|app|data)/' },
       { path: '^node_modules/(react|next)/' },
+    ),
+    rule(
+      'contract-on-the-core-alone',
+      'what is asked and answered knows neither who asks nor who answers',
+      { path: '^src/contract/', pathNot: TEST },
+      { path: '^src/(?!core/|contract/)' },
+    ),
+    rule(
+      'crossing-on-the-contract',
+      'how questions cross knows none of the services',
+      { path: '^src/crossing/', pathNot: TEST },
+      { path: '^src/(?!core/|contract/|crossing/)' },
+    ),
+    rule(
+      'print-on-the-contract',
+      'printing knows the engraver by what it answers',
+      { path: '^src/print/', pathNot: TEST },
+      { path: '^src/(?!core/|contract/|print/)' },
+    ),
+    rule(
+      'workers-and-data-apart',
+      'what is worked out and what is kept know nothing of each other',
+      { path: '^src/(workers|data)/', pathNot: TEST },
+      { path: '^src/(workers|data)/', pathNot: '^src/$1/' },
     ),
     rule(
       'data-below-features',

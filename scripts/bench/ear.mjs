@@ -43,7 +43,7 @@ const PIECE = 2048;
 
 /** An hour of listening without an end: what the ear holds after a quarter of it, and at the end. */
 async function anHour() {
-  const { createEarService } = await import('../../src/workers/ear-service.ts');
+  const { createEarService } = await import('../../src/workers/ear/ear-service.ts');
   const { HEARD_RATE } = await import('../../src/core/hearing/index.ts');
   const ear = createEarService(EAR_FILES);
   await ear.begin({ rate: HEARD_RATE, cents: 0, loudness: null });

@@ -31,7 +31,7 @@ export const EAR_FILES = {
 /** Both ears, as functions from a sound at the core's rate to what may have been struck, with what speaks for it. */
 export async function loadEars() {
   const hearing = await import('../../src/core/hearing/index.ts');
-  const { createSecondEar } = await import('../../src/workers/second-ear.ts');
+  const { createSecondEar } = await import('../../src/workers/ear/second-ear.ts');
   const { HEARD_RATE: rate, createListener, createResampler, onsetsIn } = hearing;
   const templates = new Float32Array((await EAR_FILES.read('templates.bin')).slice().buffer);
   let second = null;

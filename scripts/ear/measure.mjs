@@ -10,7 +10,7 @@ export async function measureEars(count, bars) {
   const { creditHeard, HEARD_RATE, isPlain } = await import('../../src/core/hearing/index.ts');
   const { judgePlaying } = await import('../../src/core/practice/index.ts');
   const { compare } = await import('../../tests/support/found-slips.ts');
-  const { createEarService } = await import('../../src/workers/ear-service.ts');
+  const { createEarService } = await import('../../src/workers/ear/ear-service.ts');
   const service = createEarService(EAR_FILES);
   const sums = { live: nothingYet(), both: nothingYet() };
   const seconds = { sound: 0, live: 0, after: 0 };

@@ -1,4 +1,5 @@
 import { mixed, object, string, type Schema } from 'yup';
+import { oneOf } from '@/contract/one-of';
 
 /** What can be asked of the scripting interface with a piece. */
 export const JOB_NAMES = ['transpose', 'report', 'ladder', 'stages', 'rote', 'handout', 'judge'] as const;
@@ -22,9 +23,7 @@ export interface Answered {
 }
 
 const jobSchema: Schema<Job> = object({
-  name: mixed<JobName>()
-    .oneOf([...JOB_NAMES])
-    .required(),
+  name: oneOf(JOB_NAMES),
   search: string().defined(),
   type: string().defined(),
   body: mixed<Uint8Array<ArrayBuffer>>(

@@ -8,8 +8,8 @@ import type { Sheet } from '@/core/sheets';
 import { musicAsked } from '@/print/music-asked';
 import { pdfOf } from '@/print/press';
 import { readTypeface, type Typeface } from '@/print/typeface';
-import { engravePage } from '@/workers/engraving';
-import type { EngravedSystem } from '@/workers/protocol';
+import { engravePage } from '@/workers/engrave/engraving';
+import type { EngravedSystem } from '@/contract/engraving-questions';
 
 /** What sheets are printed with on the server: the same engraver, fonts and code as in the browser. */
 interface Press {

@@ -2,7 +2,7 @@
 
 import { liveQuery } from 'dexie';
 import type { Result } from '@/core/base';
-import { storeWorker } from '@/workers/client';
+import { storeWorker } from './storing/store-client';
 import type { EnterCommand, StoreFault } from './door/commands';
 import { caretIn, noteCaret } from './door/carets';
 import { enteredSteps, type Done, type EnteredSteps } from './door/door';

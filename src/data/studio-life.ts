@@ -1,6 +1,6 @@
 'use client';
 
-import { storeWorker } from '@/workers/client';
+import { storeWorker } from './storing/store-client';
 import { deleteDatabase, NewerStudioError, openDatabase, type StudioDatabase } from './database';
 import { forgetTab, removeLeftovers } from './device/leftovers';
 import type { Command } from './door/commands';

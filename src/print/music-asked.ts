@@ -1,7 +1,7 @@
 import { engravedWidthPx, type PaperChoice } from '@/core/paper';
 import type { Sheet } from '@/core/sheets';
 import type { EngravingPage } from '@/core/write';
-import type { EngraveLayout } from '@/workers/protocol';
+import type { EngraveLayout } from '@/contract/engraving-questions';
 
 /** A page of a sheet as the engraver is asked for it. */
 export interface MusicAsked {

@@ -1,9 +1,9 @@
 import type { SheetMusic, SheetPlace } from '@/core/sheets';
-import { ID_PREFIXES, type EngravedSystem } from '@/workers/protocol';
+import { ID_PREFIXES, musicScale } from '@/core/paper';
+import type { EngravedSystem } from '@/contract/engraving-questions';
 import { glyphMarks, glyphWidth, keyboardMarks } from './hand-marks';
 import { box, movedBy, type PageMark } from './page';
 import { RISE, styleOf, words, type PagePiece, type Setting } from './piece';
-import { musicScale } from '@/core/paper';
 import { printedSvg } from './printed-svg';
 import { trackLines, type TrackSegment } from './track-layout';
 import { brokenText, textWidth } from './typeface';

@@ -1,4 +1,4 @@
-import type { EngravedSystem } from '@/workers/protocol';
+import type { EngravedSystem } from '@/contract/engraving-questions';
 import { pageSize, type HandoutPart, type PageSize, type PaperChoice, type Print } from '@/core/paper';
 import type { Ink, PageMark, PagePart, TextMark, Weight } from './page';
 import { textWidth, type TextStyle, type Typeface } from './typeface';

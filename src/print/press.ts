@@ -1,6 +1,6 @@
 import type { Sheet } from '@/core/sheets';
 import type { PaperChoice } from '@/core/paper';
-import type { EngravedSystem } from '@/workers/protocol';
+import type { EngravedSystem } from '@/contract/engraving-questions';
 import { drawPdf } from './draw-pdf';
 import { layOut } from './lay-out';
 import type { PrintedPage } from './page';

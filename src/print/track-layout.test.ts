@@ -2,9 +2,10 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import { engravedPiece } from '../../tests/support/engraved';
 import type { BenchView } from '@/core/views';
 import { unwrap } from '@/core/base';
-import { engravedSystem } from '@/workers/engraved-places';
-import { readPicture } from '@/workers/picture';
-import { ID_PREFIXES, type EngravedSystem } from '@/workers/protocol';
+import { engravedSystem } from '@/workers/engrave/engraved-places';
+import { readPicture } from '@/workers/engrave/picture';
+import { ID_PREFIXES } from '@/core/paper';
+import type { EngravedSystem } from '@/contract/engraving-questions';
 import { fitted, trackLines } from './track-layout';
 
 let view: BenchView;

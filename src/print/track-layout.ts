@@ -1,6 +1,6 @@
 import type { PositionView } from '@/core/views';
 import type { Finger, Hand } from '@/core/score';
-import type { EngravedSystem } from '@/workers/protocol';
+import type { EngravedSystem } from '@/contract/engraving-questions';
 
 /** A stretch of a hand track on one system. Places in the units of the picture: from the left edge of its first note head to the right edge
  * of its last. */

@@ -1,91 +1,27 @@
 'use client';
 
-import type { EarService } from './ear-protocol';
-import type { EntryService } from './entry-protocol';
-import type { FitService } from './fit-service';
-import type { Asked } from './guarded';
-import type { CoreService, EngraveService } from './protocol';
-import { startWorker } from './start-worker';
-import type { PrintService } from './print-protocol';
-import type { StoreService } from './store-service';
-import { supervised } from './supervised';
-
-const CORE_QUESTIONS = [
-  'ready',
-  'bringIn',
-  'regrid',
-  'shelf',
-  'bench',
-  'positions',
-  'performances',
-  'chords',
-  'fingers',
-  'partner',
-  'choices',
-  'ladder',
-  'survey',
-  'stages',
-  'stageAsPiece',
-  'namedBars',
-  'stageTable',
-  'practice',
-  'judge',
-  'credit',
-  'simulate',
-  'steps',
-  'parts',
-  'askedMusic',
-  'playedFile',
-  'keysOfPlayedFile',
-  'stop',
-  'sideBySide',
-  'atlasCard',
-  'plannerDiffers',
-  'drill',
-  'notes',
-  'pieceSheet',
-  'keySheet',
-  'weekSheet',
-  'save',
-] as const satisfies readonly (keyof CoreService)[];
-const ENTRY_QUESTIONS = [
-  'create',
-  'open',
-  'press',
-  'setOut',
-  'abc',
-  'abcDone',
-  'undoOrRedoKept',
-  'played',
-] as const satisfies readonly (keyof EntryService)[];
-const ENGRAVE_QUESTIONS = ['ready', 'engrave'] as const satisfies readonly (keyof EngraveService)[];
+import type { EarService } from '@/contract/ear-questions';
+import type { EntryService } from '@/contract/entry-questions';
+import type { FitService } from './fit/fit-service';
+import type { Asked } from '@/crossing/guarded';
+import type { CoreService } from '@/contract/core-questions';
+import type { EngraveService } from '@/contract/engraving-questions';
+import { startWorker } from '@/crossing/start-worker';
+import type { PrintService } from './print/print-questions';
+import { supervised } from '@/crossing/supervised';
 
 const core = supervised<CoreService>(
-  startWorker(() => new Worker(new URL('./core.worker', import.meta.url), { type: 'module' })),
-  CORE_QUESTIONS,
+  startWorker(() => new Worker(new URL('./core/core.worker', import.meta.url), { type: 'module' })),
 );
 const engraver = supervised<EngraveService>(
-  startWorker(() => new Worker(new URL('./engrave.worker', import.meta.url), { type: 'module' })),
-  ENGRAVE_QUESTIONS,
+  startWorker(() => new Worker(new URL('./engrave/engrave.worker', import.meta.url), { type: 'module' })),
 );
 const entry = supervised<EntryService>(
-  startWorker(() => new Worker(new URL('./entry.worker', import.meta.url), { type: 'module' })),
-  ENTRY_QUESTIONS,
+  startWorker(() => new Worker(new URL('./entry/entry.worker', import.meta.url), { type: 'module' })),
 );
-
-const store = supervised<StoreService>(
-  startWorker(() => new Worker(new URL('./store.worker', import.meta.url), { type: 'module' })),
-  ['ready', 'enter', 'remember', 'recall', 'forget'],
-);
-
-/** The keeping of what is entered, in a worker of its own. */
-export function storeWorker(): Asked<StoreService> {
-  return store;
-}
 
 const ear = supervised<EarService>(
-  startWorker(() => new Worker(new URL('./ear.worker', import.meta.url), { type: 'module' })),
-  ['begin', 'hear', 'end', 'tune', 'hearNote', 'tuningOf'],
+  startWorker(() => new Worker(new URL('./ear/ear.worker', import.meta.url), { type: 'module' })),
 );
 
 /** The ear, in its worker. Started when a microphone is first listened to, and kept. */
@@ -94,8 +30,7 @@ export function earWorker(): Asked<EarService> {
 }
 
 const printer = supervised<PrintService>(
-  startWorker(() => new Worker(new URL('./print.worker', import.meta.url), { type: 'module' })),
-  ['layOut', 'pdf', 'stop'],
+  startWorker(() => new Worker(new URL('./print/print.worker', import.meta.url), { type: 'module' })),
 );
 
 /** Printing, in its worker. Started with the first question and kept. */
@@ -133,8 +68,7 @@ export function fitterCount(): number {
 export function fitWorker(which: number): Asked<FitService> {
   fitters ??= Array.from({ length: fitterCount() }, () =>
     supervised<FitService>(
-      startWorker(() => new Worker(new URL('./fit.worker', import.meta.url), { type: 'module' })),
-      ['fit'],
+      startWorker(() => new Worker(new URL('./fit/fit.worker', import.meta.url), { type: 'module' })),
     ),
   );
   return fitters[which % fitters.length] as Asked<FitService>;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import type { EngraveLayout } from './protocol';
+import type { EngraveLayout } from '@/contract/engraving-questions';
 import { layoutName, remembering } from './questions';
 
 describe('remembering', () => {

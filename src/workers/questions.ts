@@ -6,22 +6,20 @@ import type { Mode } from '@/core/pitch';
 import type { KeyOrder } from '@/core/survey';
 import type { EngravingPage } from '@/core/write';
 import { coreWorker, earWorker, engraveWorker } from './client';
-import type { HeardRun } from './ear-protocol';
+import type { HeardRun } from '@/contract/ear-questions';
 import type {
-  Answer,
   BenchPageOptions,
-  BenchOptions,
-  EngravedSystem,
-  EngraveLayout,
   Performances,
-  PieceSource,
   StageRowView,
   StageTable,
   Surveyed,
   SurveyKey,
   SurveyUnwritable,
   SurveyMode,
-} from './protocol';
+} from '@/contract/core-questions';
+import type { EngravedSystem, EngraveLayout } from '@/contract/engraving-questions';
+import type { BenchOptions, PieceSource } from '@/contract/piece-asked';
+import type { Answer } from '@/contract/answer';
 
 /** How many answers are kept of each kind: a few keys to either side of the one that is shown. */
 const KEPT_ANSWERS = 12;

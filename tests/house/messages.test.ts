@@ -133,7 +133,7 @@ function sentencesIn(name: string): readonly string[] {
 const NOT_SAID = /^src\/(app\/(layout\.tsx|manifest\.ts|global-error\.tsx)|features\/shared\/engraving-style\.ts)/;
 
 describe('what the code says', () => {
-  const files = ['features', 'app', 'data', 'workers', 'print', 'offline'].flatMap((folder) =>
+  const files = ['features', 'app', 'contract', 'crossing', 'data', 'workers', 'print', 'offline'].flatMap((folder) =>
     filesIn(join(ROOT, 'src', folder)),
   );
 

@@ -7,7 +7,7 @@ import type { PrintedPage } from '@/print/page';
 import { expectRebuilt } from '../support/by-rote';
 import { DEMO_FILES } from '../support/demo-pieces';
 import { pagesOf } from '@/print/press';
-import type { EngravedSystem } from '@/workers/protocol';
+import type { EngravedSystem } from '@/contract/engraving-questions';
 import { createPress, engraved, printedPdf, type Press } from '../support/printing';
 import { countIn, readPdf, signsIn, type ReadPdf } from '../support/read-pdf';
 import { sheetPiece, sheetsOfKeys, sheetsOfPiece } from '../support/sheets';

@@ -1,6 +1,6 @@
 import { USUAL_WORDING } from '@/core/explain';
 import { USUAL_PLAYER } from '@/core/fingering';
-import type { BenchOptions } from '@/workers/protocol';
+import type { BenchOptions } from '@/contract/piece-asked';
 
 /** What the Bench asks for where a teacher chose nothing. */
 export const USUAL_BENCH: BenchOptions = {

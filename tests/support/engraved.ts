@@ -1,5 +1,5 @@
 import { benchView, type BenchView } from '@/core/views';
-import { ID_PREFIXES } from '@/workers/protocol';
+import { ID_PREFIXES } from '@/core/paper';
 import { demoFile } from './demo-pieces';
 import { moved, open } from './open';
 import { createVerovio } from './verovio';

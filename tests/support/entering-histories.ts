@@ -2,7 +2,7 @@ import type { StudioDatabase } from '@/data/database';
 import type { StudioContents } from '@/data/file/contents';
 import { pieceById } from '@/data/reading';
 import type { Entering } from '@/features/entry/entering/entering-parts';
-import type { ScreenCommand } from '@/workers/entry-protocol';
+import type { ScreenCommand } from '@/contract/entry-questions';
 import { musicXml } from './build-piece';
 import { enteringTab, type EnteringTab } from './entering-tabs';
 import { chance } from './histories';

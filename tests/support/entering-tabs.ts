@@ -10,7 +10,7 @@ import { createStudio, type Studio } from '@/data/door/studio';
 import { editionOf } from '@/data/reading';
 import { createEntering } from '@/features/entry/entering/entering';
 import type { Entering, EnteringTold } from '@/features/entry/entering/entering-parts';
-import { createEntryService } from '@/workers/entry-service';
+import { createEntryService } from '@/workers/entry/entry-service';
 import type { PretendedLocks } from './locks';
 
 /** A tab in which a piece is entered, without a screen: the controller, the core's service and the store are those of the application. */

@@ -5,7 +5,7 @@ import { readFontFile } from '@/api/press';
 import { musicAsked } from '@/print/music-asked';
 import { pdfOf, type EngravedMusic } from '@/print/press';
 import { readTypeface, type Typeface } from '@/print/typeface';
-import { engravePage } from '@/workers/engraving';
+import { engravePage } from '@/workers/engrave/engraving';
 import { createVerovio, type Engraver } from './verovio';
 
 /** What sheets are printed with, in Node. */

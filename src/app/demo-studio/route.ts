@@ -4,7 +4,7 @@ import { USUAL_LANGUAGE } from '@/core/explain';
 import { openPiece } from '@/core/piece';
 import { shelfView } from '@/core/views';
 import { CARD_LAYOUT, cardPrefix } from '@/features/shelf/card-layout';
-import { engravePage } from '@/workers/engraving';
+import { engravePage } from '@/workers/engrave/engraving';
 import type { EngravedAhead } from '@/workers/questions';
 import { LOG_ERROR, VerovioToolkit, enableLog } from 'verovio/esm';
 import createVerovioModule from 'verovio/wasm';

@@ -1,5 +1,6 @@
 export { recogniseFormat } from './recognise';
 export { readPiece, readPlainPiece, splitPieces, MAX_FILE_MB } from './read-piece';
+export { GRIDS } from './midi/grid';
 export type { Grid } from './midi/grid';
 export { readDraft } from './read-musicxml';
 export type { Reading } from './read-musicxml';

@@ -197,7 +197,7 @@ export interface EnterCommand {
   /** How many changes the history has now. */
   readonly count: number;
   /** Where entering stands now, as the core has it in text; not said where the piece is not open. */
-  readonly typing?: string | null;
+  readonly typing?: string | null | undefined;
 }
 
 /** One change of a history of entering: its place, whether it is done, itself as the core keeps it, and what it is in words. */

@@ -10,6 +10,7 @@ import { LISTS, type StudioContents } from './contents';
 import { stampSchema, type Stamp } from '../join/stamp';
 import { FILE_KINDS, type FileKind } from './rights';
 import { salvage } from './salvage';
+import { oneOf } from '@/contract/one-of';
 
 /** The form of the file: it rises with every change of form. 1 was written until the database's fourth version; 2 to 4 never were. */
 export const FILE_VERSION = 5;
@@ -81,9 +82,7 @@ function checksumIn(text: string): string {
 }
 
 const fileSchema = object({
-  newThumb: string()
-    .oneOf([...FILE_KINDS])
-    .required(),
+  newThumb: oneOf(FILE_KINDS),
   version: number().integer().min(1).required(),
   savedAt: string().defined(),
   counts: mixed<Record<string, number>>().optional(),

@@ -1,7 +1,8 @@
-import { array, mixed, number, object, string, type InferType } from 'yup';
-import { LABEL_KINDS, type LabelKind } from '@/core/annotate';
+import { array, number, object, string, type InferType } from 'yup';
+import { LABEL_KINDS } from '@/core/annotate';
 import { sheetSchema, USUAL_SHEET } from './sheet-fields';
 import type { Shape } from './understand';
+import { oneOf } from '@/contract/one-of';
 
 /** The keyboard at the foot of the Bench: whole keys, the front of the keys alone, or none. */
 export const KEYBOARD_SIZES = ['full', 'strip', 'away'] as const;
@@ -21,37 +22,27 @@ const deskSchema = object({
   pupil: string().nullable().defined(),
   zoom: number().integer().min(50).max(200).required(),
   /** Whether the music is as large as one whole pair of systems allows, or as large as `zoom` says. */
-  sizing: mixed<'fit' | 'set'>().oneOf(['fit', 'set']).required(),
-  labels: array(
-    mixed<LabelKind>()
-      .oneOf([...LABEL_KINDS])
-      .required(),
-  ).required(),
-  tracks: mixed<'shown' | 'hidden'>().oneOf(['shown', 'hidden']).required(),
+  sizing: oneOf(['fit', 'set']),
+  labels: array(oneOf(LABEL_KINDS)).required(),
+  tracks: oneOf(['shown', 'hidden']),
   /** Whether the paper for entering leaves room beside it. */
-  entering: mixed<'wide' | 'narrow'>().oneOf(['wide', 'narrow']).required(),
+  entering: oneOf(['wide', 'narrow']),
   /** How much of the keyboard is seen at the foot of the Bench; by the screen until the teacher says. */
-  keyboard: mixed<KeyboardSize | 'by-screen'>()
-    .oneOf([...KEYBOARD_SIZES, 'by-screen'])
-    .required(),
+  keyboard: oneOf([...KEYBOARD_SIZES, 'by-screen']),
   /** The panel beside the paper, and the tools of the page: folded away, or there. */
-  beside: mixed<'open' | 'folded'>().oneOf(['open', 'folded']).required(),
-  tools: mixed<'open' | 'folded'>().oneOf(['open', 'folded']).required(),
+  beside: oneOf(['open', 'folded']),
+  tools: oneOf(['open', 'folded']),
   /** The rail of stages under the keys: there, or away. What a stage leaves out: faint in the whole music, or not there. */
-  rail: mixed<'open' | 'folded'>().oneOf(['open', 'folded']).required(),
-  leftOut: mixed<'faint' | 'absent'>().oneOf(['faint', 'absent']).required(),
+  rail: oneOf(['open', 'folded']),
+  leftOut: oneOf(['faint', 'absent']),
   /** How large the music is on the music stand, in per cent. */
   stand: number().integer().min(50).max(250).required(),
   /** How the last sheet was put together. */
   sheet: sheetSchema.required(),
   /** How the list of pupils is ordered. */
-  pupilOrder: mixed<PupilOrder>()
-    .oneOf([...PUPIL_ORDERS])
-    .required(),
+  pupilOrder: oneOf(PUPIL_ORDERS),
   /** How the cards of the shelf are ordered. */
-  shelfOrder: mixed<ShelfOrder>()
-    .oneOf([...SHELF_ORDERS])
-    .required(),
+  shelfOrder: oneOf(SHELF_ORDERS),
 });
 export type Desk = InferType<typeof deskSchema>;
 

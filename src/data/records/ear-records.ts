@@ -1,9 +1,10 @@
 import { boolean, mixed, number, object, string, type InferType } from 'yup';
+import { oneOf } from '@/contract/one-of';
 
 /** What was found out of the piano in front of this browser's microphone: how much higher than usual it is tuned (cents), how loud a note is (as the ear
  * counts it), and how far the noise lies below it (dB). */
 export const tuningSchema = object({
-  id: mixed<'microphone'>().oneOf(['microphone']).required(),
+  id: oneOf(['microphone']),
   cents: number().min(-60).max(60).required(),
   loudness: number().positive().required(),
   clearDb: number().required(),

@@ -1,13 +1,15 @@
-import { mixed, number } from 'yup';
+import { number } from 'yup';
 import { GREATEST_SPAN_MM, LEAST_SPAN_MM } from '@/core/keyboard';
+import { oneOf, oneOfWritten } from '@/contract/one-of';
+import { INNER_SCHOOLS, LEVELS, OUTER_SCHOOLS, REPEAT_SCHOOLS } from '@/core/fingering';
 
 /** What a hand may be asked for, how far it reaches in mm, and by which school. */
 export const handFields = {
-  level: mixed<'1' | '2' | '3' | '4'>().oneOf(['1', '2', '3', '4']).required(),
+  level: oneOfWritten(LEVELS),
   spanMm: number().min(LEAST_SPAN_MM).max(GREATEST_SPAN_MM).required(),
-  outer: mixed<'allow' | 'avoid'>().oneOf(['allow', 'avoid']).required(),
-  inner: mixed<'interval' | 'black'>().oneOf(['interval', 'black']).required(),
-  repeat: mixed<'keep' | 'change'>().oneOf(['keep', 'change']).required(),
+  outer: oneOf(OUTER_SCHOOLS),
+  inner: oneOf(INNER_SCHOOLS),
+  repeat: oneOf(REPEAT_SCHOOLS),
 };
 
 /** What counts where nothing is said of a hand. */

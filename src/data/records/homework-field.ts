@@ -1,5 +1,5 @@
 import { array, object } from 'yup';
-import { practiceStepSchema } from '@/workers/practice-schemas';
+import { practiceStepSchema } from '@/contract/practice-schemas';
 import { forWhom } from './stage-fields';
 
 /** The teacher's steps for practising a piece: for a pupil and a key, or for all. */

@@ -1,5 +1,5 @@
 import { number, object, string, type InferType } from 'yup';
-import { oneOf } from '@/workers/one-of';
+import { oneOf } from '@/contract/one-of';
 import { FORM } from './form';
 import { day } from './pupil-record';
 import type { Shape } from './understand';

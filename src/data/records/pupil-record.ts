@@ -2,7 +2,7 @@ import { array, mixed, number, object, string, type InferType } from 'yup';
 import { isDay } from '@/core/calendar';
 import { GREATEST_SPAN_MM, LEAST_SPAN_MM } from '@/core/keyboard';
 import { KEY_STATES, type KeyState } from '@/core/teaching';
-import { oneOf } from '@/workers/one-of';
+import { oneOf } from '@/contract/one-of';
 import { FORM } from './form';
 import { handFields, USUAL_HAND } from './hand-fields';
 import type { Shape } from './understand';

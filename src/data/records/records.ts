@@ -1,25 +1,21 @@
 import { array, mixed, number, object, string, type InferType } from 'yup';
-import { FIND_KINDS, type FindKind } from '@/core/practice';
-import { MARK_KINDS, type MarkKind } from '@/core/annotate';
-import type { Finger } from '@/core/score';
+import { FIND_KINDS } from '@/core/practice';
+import { MARK_KINDS } from '@/core/annotate';
 import { inKeyOrder } from './field';
 import { FORM } from './form';
 import { homeworkSchema } from './homework-field';
 import { forWhom, NO_STAGES, stageFields } from './stage-fields';
 import type { Shape } from './understand';
+import { oneOf } from '@/contract/one-of';
 
 /** What the teacher decided of a piece: fingers, hand notes put away with a reason, marks for the pupil. */
 export const decidedSchema = object({
-  fingers: array(
-    object({ ...forWhom, note: string().required(), finger: mixed<Finger>().oneOf([1, 2, 3, 4, 5]).required() }),
-  ).required(),
+  fingers: array(object({ ...forWhom, note: string().required(), finger: oneOf([1, 2, 3, 4, 5]) })).required(),
   aside: array(object({ ...forWhom, flag: string().required(), reason: string().defined() })).required(),
   marks: array(
     object({
       ...forWhom,
-      kind: mixed<MarkKind>()
-        .oneOf([...MARK_KINDS])
-        .required(),
+      kind: oneOf(MARK_KINDS),
       note: string().required(),
       text: string().defined(),
     }),
@@ -40,7 +36,7 @@ export const MOST_TAG_LETTERS = 40;
 export const pieceRecordSchema = object({
   id: string().required(),
   form,
-  origin: mixed<'demo' | 'own'>().oneOf(['demo', 'own']).required(),
+  origin: oneOf(['demo', 'own']),
   fileName: string().defined(),
   musicXml: string().required(),
   addedAt: number().required(),
@@ -68,7 +64,7 @@ export const pieceRecordSchema = object({
   /** Words that the teacher put on the card, to find it by. */
   tags: array(string().trim().required().max(MOST_TAG_LETTERS)).required(),
   /** On the shelf, or put away in the archive. */
-  place: mixed<'shelf' | 'archive'>().oneOf(['shelf', 'archive']).required(),
+  place: oneOf(['shelf', 'archive']),
   /** The pupil by whose hand-over the piece came here; not said of a piece that came otherwise. Never told to others. */
   handedTo: string().default(undefined).optional(),
   /** When it was opened last; null where it never was. */
@@ -157,12 +153,10 @@ const findRecordSchema = object({
   id: string().required(),
   form,
   pupil: string().nullable().defined(),
-  kind: mixed<FindKind>()
-    .oneOf([...FIND_KINDS])
-    .required(),
+  kind: oneOf(FIND_KINDS),
   /** The question in words, and whether it was answered right. */
   asked: string().defined(),
-  verdict: mixed<'right' | 'wrong'>().oneOf(['right', 'wrong']).required(),
+  verdict: oneOf(['right', 'wrong']),
   tookMs: number().min(0).required(),
   atMs: number().required(),
 });

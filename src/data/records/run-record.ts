@@ -3,7 +3,7 @@ import { PLAY_FAULT_KINDS, STRICTNESSES, type PlayFaultKind, type Strictness } f
 import { STEP_WAYS, type StepWay } from '@/core/homework';
 import type { Hand } from '@/core/score';
 import type { Shape } from './understand';
-import { oneOf } from '@/workers/one-of';
+import { oneOf } from '@/contract/one-of';
 
 /** On what a run was played. */
 export const PLAYED_ON = ['screen', 'midi', 'microphone', 'simulated'] as const;
@@ -21,7 +21,7 @@ const runSchema = object({
   title: string().defined(),
   edition: string().nullable().defined(),
   /** Whether it was the piece, or the five fingers of its key. */
-  music: mixed<'piece' | 'warm-up'>().oneOf(['piece', 'warm-up']).required(),
+  music: oneOf(['piece', 'warm-up']),
   /** As `D-major`. */
   key: string().required(),
   stage: string().nullable().defined(),
@@ -39,7 +39,7 @@ const runSchema = object({
   playedOn: oneOf<PlayedOn>(PLAYED_ON),
   atMs: number().required(),
   tookMs: number().min(0).required(),
-  outcome: mixed<'clean' | 'unclean' | 'ticked'>().oneOf(['clean', 'unclean', 'ticked']).required(),
+  outcome: oneOf(['clean', 'unclean', 'ticked']),
   /** How many notes were asked for, and how many were right. */
   written: number().integer().min(0).required(),
   right: number().integer().min(0).required(),

@@ -1,4 +1,4 @@
-import { array, boolean, mixed, object, string, type InferType } from 'yup';
+import { array, boolean, object, string, type InferType } from 'yup';
 import {
   BAR_WORDS,
   FINGER_WORDS,
@@ -15,36 +15,37 @@ import { day } from './pupil-record';
 import { templateSchema } from './sheet-fields';
 import { ids } from './stage-fields';
 import type { Shape } from './understand';
-import { oneOf } from '@/workers/one-of';
+import { oneOf, oneOfWritten } from '@/contract/one-of';
+import { CLOSE_CHORD_SCHOOLS, DIALS } from '@/core/fingering';
+import { KEYBOARD_SIZES } from '@/core/keyboard';
+import { COURTESIES } from '@/core/notation';
+import { FINGERS_WANTED } from '@/contract/piece-asked';
+import { KEY_ORDERS } from '@/core/survey';
+import { SPELLINGS } from '@/core/transpose';
 
 export const LOOKS = ['system', 'paper', 'lamplight'] as const;
-export type Look = (typeof LOOKS)[number];
+type Look = (typeof LOOKS)[number];
 
-const dial = mixed<'less' | 'usual' | 'more'>().oneOf(['less', 'usual', 'more']).required();
+const dial = oneOf(DIALS);
 
 /** The teacher's settings. */
 const settingsSchema = object({
-  look: mixed<Look>()
-    .oneOf([...LOOKS])
-    .required(),
-  /** What becomes of the fingers: new ones where the hand needs them, or the printed ones as they are. */
-  fingering: mixed<'plan' | 'keep'>().oneOf(['plan', 'keep']).required(),
+  look: oneOf(LOOKS),
+  fingering: oneOf(FINGERS_WANTED),
   /** Any hand: where no pupil is chosen. */
   ...handFields,
   /** From which level on chords in close position open the hand by a step. */
-  closeChords: mixed<'level-2' | 'level-3'>().oneOf(['level-2', 'level-3']).required(),
+  closeChords: oneOf(CLOSE_CHORD_SCHOOLS),
   thumbOffBlack: dial,
   keepPrinted: dial,
   moveOverStretch: dial,
-  keyOrder: mixed<'ease' | 'fifths' | 'shape'>().oneOf(['ease', 'fifths', 'shape']).required(),
-  spelling: mixed<'strict' | 'plain'>().oneOf(['strict', 'plain']).required(),
-  courtesy: mixed<'none' | 'bar' | 'octaves' | 'bar-plain' | 'octaves-plain'>()
-    .oneOf(['none', 'bar', 'octaves', 'bar-plain', 'octaves-plain'])
-    .required(),
+  keyOrder: oneOf(KEY_ORDERS),
+  spelling: oneOf(SPELLINGS),
+  courtesy: oneOf(COURTESIES),
   /** How many keys the pupil's keyboard has. */
-  keyboard: mixed<'88' | '76' | '61'>().oneOf(['88', '76', '61']).required(),
+  keyboard: oneOfWritten(KEYBOARD_SIZES),
   /** Whether notes that the signature alters are marked for beginners. */
-  reminders: mixed<'none' | 'signature'>().oneOf(['none', 'signature']).required(),
+  reminders: oneOf(['none', 'signature']),
   /** Whether the demo studio was put away, so that it does not come back by itself. */
   demoPutAway: boolean().required(),
   /** Keys for entering that the teacher changed: what it is for, and the key. */
@@ -55,7 +56,7 @@ const settingsSchema = object({
   stageOrder: ids,
   stagesLeft: ids,
   /** After how many days without a studio file one is asked for; never. */
-  fileReminder: mixed<'week' | 'month' | 'never'>().oneOf(['week', 'month', 'never']).required(),
+  fileReminder: oneOf(['week', 'month', 'never']),
   /** How the teacher calls things. */
   language: oneOf(LANGUAGE_NAMES),
   barWord: oneOf(BAR_WORDS),

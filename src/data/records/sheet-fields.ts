@@ -1,6 +1,6 @@
 import { array, object, string, type InferType } from 'yup';
 import { CARD_KINDS, HANDOUT_PARTS, LEFT_OUT, MUSIC_SIZES, PAPERS, PRINTS, SHEET_KINDS, TURNS } from '@/core/paper';
-import { oneOf } from '@/workers/one-of';
+import { oneOf } from '@/contract/one-of';
 
 /** How a sheet is put together and what it is printed on. */
 export const sheetSchema = object({
@@ -12,13 +12,13 @@ export const sheetSchema = object({
   /** The parts of a handout in their order, and those that are not on it. */
   order: array(oneOf(HANDOUT_PARTS)).required(),
   left: array(oneOf(HANDOUT_PARTS)).required(),
-  tracks: oneOf(['shown', 'hidden'] as const),
+  tracks: oneOf(['shown', 'hidden']),
   /** To whom a rote sheet speaks, and whether keys have names on it. */
-  voice: oneOf(['teacher', 'child'] as const),
-  naming: oneOf(['named', 'none'] as const),
+  voice: oneOf(['teacher', 'child']),
+  naming: oneOf(['named', 'none']),
   /** What is to be written in on a blank sheet, and whether the answers come with it. */
   leave: oneOf(LEFT_OUT),
-  answers: oneOf(['with', 'without'] as const),
+  answers: oneOf(['with', 'without']),
   cards: array(oneOf(CARD_KINDS)).required(),
 });
 export type SheetChoice = InferType<typeof sheetSchema>;

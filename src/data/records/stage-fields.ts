@@ -1,6 +1,6 @@
-import { array, mixed, object, string } from 'yup';
-import type { Finger, Hand } from '@/core/score';
-import { EASINGS, type Easing } from '@/core/stages';
+import { array, object, string } from 'yup';
+import { EASINGS } from '@/core/stages';
+import { oneOf } from '@/contract/one-of';
 
 /** For whom and where something was decided: a pupil by id or any hand (null), one key as `Bb-major` or every key (null). */
 export const forWhom = { pupil: string().nullable().defined(), key: string().nullable().defined() };
@@ -19,16 +19,12 @@ export const stageFields = {
       id: string().required(),
       title: string().required().max(60),
       words: string().defined().max(300),
-      hand: mixed<Hand | 'both'>().oneOf(['right', 'left', 'both']).required(),
+      hand: oneOf(['right', 'left', 'both']),
       /** Null for all bars; each by its number and the first note that it had. */
       bars: array(object({ bar: string().required(), note: string().nullable().defined() }))
         .nullable()
         .defined(),
-      easings: array(
-        mixed<Easing>()
-          .oneOf([...EASINGS])
-          .required(),
-      ).required(),
+      easings: array(oneOf(EASINGS)).required(),
     }),
   ).required(),
   stageFingers: array(
@@ -36,7 +32,7 @@ export const stageFields = {
       stage: string().required(),
       ...forWhom,
       note: string().required(),
-      finger: mixed<Finger>().oneOf([1, 2, 3, 4, 5]).required(),
+      finger: oneOf([1, 2, 3, 4, 5]),
     }),
   ).required(),
 };

@@ -4,7 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { USUAL_WORDING } from '@/core/explain';
 import type { Player } from '@/core/fingering';
 import { pianoSounder } from '@/features/shared/sound/sounder';
-import type { BenchOptions } from '@/workers/protocol';
+import type { BenchOptions } from '@/contract/piece-asked';
 import { askPerformances } from '@/workers/questions';
 
 /** A piece that is heard as it stands, and which of its notes sound just now. */

@@ -33,7 +33,7 @@ import { useRail } from './use-rail';
 import { useRememberedKey } from './use-remembered-key';
 import { useTakenUp } from './use-taken-up';
 import { useWords } from '@/features/shared/words/use-words';
-import type { Trouble } from '@/workers/protocol';
+import type { Trouble } from '@/contract/answer';
 
 interface BenchPieceProps {
   readonly piece: PieceRecord;

@@ -1,12 +1,13 @@
 'use client';
 
+import type { Grid } from '@/core/read';
 import { isEntered, type PieceRecord } from '@/data';
 import { changeGrid } from '@/features/shared/bring-in';
 import { useMessages } from '@/features/shared/messages';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** What the rhythm of a MIDI file can be set to, in parts of a quarter; 0 is the grid that is found. */
-const grids = (w: Words): readonly (readonly [number, string])[] => [
+const grids = (w: Words): readonly (readonly [Grid | 0, string])[] => [
   [0, w.bench.gridThatFits],
   ...([1, 2, 4, 8, 3, 6] as const).map((parts) => [parts, w.says.gridWords(parts)] as const),
 ];

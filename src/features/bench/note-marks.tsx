@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import type { MarkKind } from '@/core/annotate';
-import { ID_PREFIXES, type EngravedSystem } from '@/workers/protocol';
+import { ID_PREFIXES } from '@/core/paper';
+import type { EngravedSystem } from '@/contract/engraving-questions';
 
 interface NoteMarksProps {
   readonly system: EngravedSystem;

@@ -3,7 +3,8 @@
 import { memo, useCallback, useMemo } from 'react';
 import type { BenchView, HandNoteView } from '@/core/views';
 import { EngravedPage } from '@/features/shared/engraved-page';
-import { ID_PREFIXES, type EngravedSystem, type EngraveLayout } from '@/workers/protocol';
+import { ID_PREFIXES } from '@/core/paper';
+import type { EngravedSystem, EngraveLayout } from '@/contract/engraving-questions';
 import { HandTracks } from '@/features/shared/hand-track';
 import { NoteMarks } from './note-marks';
 import type { PaperMark } from './paper-mark';

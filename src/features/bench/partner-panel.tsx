@@ -8,7 +8,7 @@ import { fitWords, instruments, readsWords } from '@/features/shared/partner-wor
 import { useAnswer } from '@/features/shared/use-answer';
 import { useSame } from '@/features/shared/use-same';
 import { coreWorker } from '@/workers/client';
-import type { PieceSource } from '@/workers/protocol';
+import type { PieceSource } from '@/contract/piece-asked';
 import { go } from './bench-address';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 

@@ -5,7 +5,7 @@ import type { Ladder } from '@/core/views';
 import type { Mode } from '@/core/pitch';
 import type { KeyOrder } from '@/core/survey';
 import { useAnswer, type Answered } from '@/features/shared/use-answer';
-import type { BenchOptions, PieceSource } from '@/workers/protocol';
+import type { BenchOptions, PieceSource } from '@/contract/piece-asked';
 import { askLadder, type LadderOnTheWay } from '@/workers/questions';
 
 /** How many keys are done; `isStopped` where the teacher ended the work. */

@@ -4,7 +4,8 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { barAt, soundingAt, spanOfBars, type ListenOptions, type Span } from '@/core/playback';
 import { createPlayer, type Player, type PlayerOptions } from '@/features/shared/sound/player';
 import { pianoSounder } from '@/features/shared/sound/sounder';
-import type { BenchOptions, Performances, PieceSource } from '@/workers/protocol';
+import type { Performances } from '@/contract/core-questions';
+import type { BenchOptions, PieceSource } from '@/contract/piece-asked';
 import { askPerformances } from '@/workers/questions';
 
 /** How the piece is listened to. `loop` is the bars that go round, as indexes; null plays to the end. */

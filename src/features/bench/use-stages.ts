@@ -7,7 +7,7 @@ import { useAnswer } from '@/features/shared/use-answer';
 import { useSame } from '@/features/shared/use-same';
 import { stagesKeptOf, stageSourceOf, stageSources } from '@/features/shared/stage-source';
 import { coreWorker } from '@/workers/client';
-import type { BenchOptions, PieceSource, StageSource } from '@/workers/protocol';
+import type { BenchOptions, PieceSource, StageSource } from '@/contract/piece-asked';
 import type { BenchFor } from './bench-for';
 
 /** The stages of the piece on the Bench, and the one that is shown. */

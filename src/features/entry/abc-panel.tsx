@@ -2,7 +2,7 @@
 
 import { useEffect, useRef, useState } from 'react';
 import type { EntryView } from '@/core/views';
-import type { Trouble } from '@/workers/protocol';
+import type { Trouble } from '@/contract/answer';
 import { Coded } from '@/features/shared/words/coded';
 import type { Asks } from './use-entering';
 import { useWords } from '@/features/shared/words/use-words';

@@ -2,7 +2,7 @@
 
 import { useEffect, useRef, useState } from 'react';
 import { DYNAMICS } from '@/core/edit';
-import type { ScreenCommand } from '@/workers/entry-protocol';
+import type { ScreenCommand } from '@/contract/entry-questions';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** What is asked for in a little box: loudness, a syllable under the note, words over it. */

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { CaretView, EnteredView } from '@/core/views';
-import { ID_PREFIXES, type EngravedSystem } from '@/workers/protocol';
+import { ID_PREFIXES } from '@/core/paper';
+import type { EngravedSystem } from '@/contract/engraving-questions';
 import { caretPlace, soonPlace } from './caret-place';
 
 const staves = [

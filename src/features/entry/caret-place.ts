@@ -1,5 +1,6 @@
 import type { CaretView, EnteredView } from '@/core/views';
-import { ID_PREFIXES, type EngravedBar, type EngravedSystem } from '@/workers/protocol';
+import { ID_PREFIXES } from '@/core/paper';
+import type { EngravedBar, EngravedSystem } from '@/contract/engraving-questions';
 
 /** A place on a line, in the units of its picture. */
 export interface CaretPlace {

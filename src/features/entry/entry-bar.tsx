@@ -5,7 +5,7 @@ import { memo, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { useScreen } from '@/features/shared/use-screen';
 import type { EntryView } from '@/core/views';
 import { keyOfSignature, type Mode } from '@/core/pitch';
-import type { ScreenCommand } from '@/workers/entry-protocol';
+import type { ScreenCommand } from '@/contract/entry-questions';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 interface EntryBarProps {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { checkedCommand } from '@/workers/entry-protocol';
+import { commandSchema } from '@/contract/entry-questions';
 import { entryKeys, keyFor, keysWith, pressedKey, printedKey, takenBy } from './entry-keys';
 import { WORDS } from '../../../tests/support/usual-words';
 
@@ -44,7 +44,7 @@ describe('what the keys ask for', () => {
       action.kind === 'ask' || action.kind === 'frame' || action.kind === 'leave' ? [] : [action],
     );
     expect(asked.length).toBeGreaterThan(40);
-    for (const action of asked) expect(checkedCommand(action)).toBe(action);
+    for (const action of asked) expect(commandSchema.validateSync(action, { strict: true })).toBe(action);
   });
 });
 

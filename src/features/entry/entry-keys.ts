@@ -2,8 +2,8 @@
 import type { Row, InputMethod } from '@/core/entry';
 import { stepOfLetter } from '@/core/pitch';
 import type { Finger } from '@/core/score';
-import type { ScreenCommand } from '@/workers/entry-protocol';
-import { type Words } from '@/features/shared/words/use-words';
+import type { ScreenCommand } from '@/contract/entry-questions';
+import type { Words } from '@/features/shared/words/use-words';
 
 /** What a key of the entering screen is for: a command, or something the screen itself does. */
 export type EntryAction =

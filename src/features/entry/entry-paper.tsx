@@ -4,7 +4,7 @@ import { memo, useEffect, useMemo, useRef, type ComponentProps } from 'react';
 import type { CaretView, EntryView, PositionView, SystemPage } from '@/core/views';
 import { engravedZoom } from '@/features/shared/paper-size';
 import { useSame } from '@/features/shared/use-same';
-import type { EngraveLayout } from '@/workers/protocol';
+import type { EngraveLayout } from '@/contract/engraving-questions';
 import { EnteredLine } from './entered-line';
 
 interface EntryPaperProps {

@@ -5,7 +5,7 @@ import type { EntryView } from '@/core/views';
 import type { InputMethod } from '@/core/entry';
 import type { Kept } from './entering/keeper';
 import { HandsGlyph } from '@/features/shared/hand-glyph';
-import type { ScreenCommand } from '@/workers/entry-protocol';
+import type { ScreenCommand } from '@/contract/entry-questions';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** The ways of entering, with ABC beside those of the core: it is written into a field. */

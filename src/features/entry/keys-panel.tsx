@@ -4,7 +4,7 @@ import { memo, useEffect, useState } from 'react';
 import type { EntryView } from '@/core/views';
 import { change } from '@/data';
 import { useMessages } from '@/features/shared/messages';
-import type { ScreenCommand } from '@/workers/entry-protocol';
+import type { ScreenCommand } from '@/contract/entry-questions';
 import {
   entryKeys,
   groupNames,

@@ -1,5 +1,6 @@
 import type { OpenCurve } from '@/core/views';
-import { ID_PREFIXES, type EngravedBar, type EngravedSystem } from '@/workers/protocol';
+import { ID_PREFIXES } from '@/core/paper';
+import type { EngravedBar, EngravedSystem } from '@/contract/engraving-questions';
 
 /** How far a curve stands off its note, how high it bends, how thick it is, and how far it reaches back to the beginning of a line. Unit: spaces of the staff. */
 const OFF = { tie: 0.5, slur: 1.1 } as const;

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import type { EntryView } from '@/core/views';
 import type { Row } from '@/core/entry';
-import type { ScreenCommand } from '@/workers/entry-protocol';
+import type { ScreenCommand } from '@/contract/entry-questions';
 import { printedKey, type EntryKey } from './entry-keys';
 import { useWords } from '@/features/shared/words/use-words';
 

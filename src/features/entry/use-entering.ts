@@ -8,7 +8,8 @@ import { useMessages, type Message } from '@/features/shared/messages';
 import { pianoSounder } from '@/features/shared/sound/sounder';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 import { coreWorker, entryWorker } from '@/workers/client';
-import { ID_PREFIXES, type Trouble } from '@/workers/protocol';
+import { ID_PREFIXES } from '@/core/paper';
+import type { Trouble } from '@/contract/answer';
 import { createEntering } from './entering/entering';
 import type { Entering, EnteringState, EnteringTold } from './entering/entering-parts';
 

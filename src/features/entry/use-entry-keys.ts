@@ -2,7 +2,7 @@
 
 import { useEffect, useEffectEvent, useRef } from 'react';
 import type { EntryView } from '@/core/views';
-import type { ScreenCommand } from '@/workers/entry-protocol';
+import type { ScreenCommand } from '@/contract/entry-questions';
 import { keyFor, pressedKey, type EntryAction, type EntryKey } from './entry-keys';
 
 interface EntryKeysFor {

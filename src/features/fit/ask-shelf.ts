@@ -2,8 +2,8 @@ import type { Player } from '@/core/fingering';
 import type { PieceFit } from '@/core/survey';
 import { fitName, fitStamp, shelfFits, type KeptFit, type PieceRecord } from '@/data';
 import { fitterCount, fitWorker } from '@/workers/client';
-import { createPool } from '@/workers/pool';
-import type { Answer } from '@/workers/protocol';
+import { createPool } from '@/workers/fit/pool';
+import type { Answer } from '@/contract/answer';
 
 /** What is known of the shelf so far. */
 export interface Known {

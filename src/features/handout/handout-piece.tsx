@@ -76,7 +76,10 @@ function useOwnKey(piece: PieceRecord, { settings, pupil }: ForWhom): string | n
 
 const NO_STEPS = { kept: null, ownStages: [] };
 
+/** What the browser calls a paper. */
+const PAPER_NAMES: Readonly<Record<SheetChoice['paper'], string>> = { a4: 'A4', letter: 'letter' };
+
 /** Each page of the screen is a page of paper when the browser prints. */
 function paperRule({ paper, turn }: SheetChoice): string {
-  return `@page { size: ${paper === 'a4' ? 'A4' : 'letter'} ${turn === 'upright' ? 'portrait' : 'landscape'}; margin: 0; }`;
+  return `@page { size: ${PAPER_NAMES[paper]} ${turn === 'upright' ? 'portrait' : 'landscape'}; margin: 0; }`;
 }

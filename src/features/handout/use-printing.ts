@@ -12,7 +12,7 @@ import { sheetFileName } from '@/features/shared/printing/sheet-file-name';
 import { saveFile } from '@/features/shared/save-file';
 import { useWords } from '@/features/shared/words/use-words';
 import { coreWorker } from '@/workers/client';
-import type { Answer, Trouble } from '@/workers/protocol';
+import type { Answer, Trouble } from '@/contract/answer';
 import { musicPicture, musicPng } from './music-files';
 import type { SheetSource } from './use-sheets';
 

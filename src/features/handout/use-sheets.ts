@@ -8,14 +8,14 @@ import type { Sheet, SheetRequest } from '@/core/sheets';
 import type { PieceRecord, SheetChoice } from '@/data';
 import type { ForWhom } from '@/features/shared/for-whom';
 import { usePieceOptions, type PieceOptions } from '@/features/shared/piece-options';
-import { askPages } from '@/workers/print-job';
+import { askPages } from '@/workers/print/print-job';
 import { requestOf } from '@/features/shared/printing/request-of';
 import { stageSourceOf } from '@/features/shared/stage-source';
 import { useAnswer, type Answered } from '@/features/shared/use-answer';
 import { useSame } from '@/features/shared/use-same';
 import { useWords } from '@/features/shared/words/use-words';
 import { coreWorker } from '@/workers/client';
-import type { Answer } from '@/workers/protocol';
+import type { Answer } from '@/contract/answer';
 import type { HandoutAddress } from './handout-address';
 
 /** What is asked of the core for a sheet in any key. */

@@ -3,7 +3,7 @@ import { ArrowLeft, BookOpenCheck, Footprints, Hand } from 'lucide-react';
 import type { PieceRecord } from '@/data';
 import { addressOf } from '@/features/shared/address-of';
 import { useWords } from '@/features/shared/words/use-words';
-import type { Trouble } from '@/workers/protocol';
+import type { Trouble } from '@/contract/answer';
 import type { PracticeAddress } from './practice-address';
 
 interface PracticeHeadProps {

@@ -6,7 +6,7 @@ import { EngravedPage } from '@/features/shared/engraved-page';
 import { keyboardRange } from '@/features/shared/keyboard-map';
 import { useSize } from '@/features/shared/use-size';
 import { useWords } from '@/features/shared/words/use-words';
-import { ID_PREFIXES } from '@/workers/protocol';
+import { ID_PREFIXES } from '@/core/paper';
 import { KeysToPlay } from './keys-to-play';
 import type { Run } from './use-run';
 

@@ -6,7 +6,7 @@ import type { StruckKey } from '@/core/asked';
 import { WEAKNESSES, type Pupil, type Weakness } from '@/core/simulation';
 import type { Instrument } from '@/features/shared/devices/use-instrument';
 import { useWords } from '@/features/shared/words/use-words';
-import type { Answer } from '@/workers/protocol';
+import type { Answer } from '@/contract/answer';
 import { performAloud } from './perform-aloud';
 import type { Run } from './use-run';
 

@@ -15,8 +15,9 @@ import { useAnswer } from '@/features/shared/use-answer';
 import { useSame } from '@/features/shared/use-same';
 import { useWords } from '@/features/shared/words/use-words';
 import { coreWorker } from '@/workers/client';
-import type { HeardRun } from '@/workers/ear-protocol';
-import type { Answer, BenchOptions, PieceSource, Trouble } from '@/workers/protocol';
+import type { HeardRun } from '@/contract/ear-questions';
+import type { BenchOptions, PieceSource } from '@/contract/piece-asked';
+import type { Answer, Trouble } from '@/contract/answer';
 
 /** What is practised of a piece: the piece in a key and a stage, or the five fingers of that key; bars as indexes. */
 export interface PractisedWhat {

@@ -9,7 +9,7 @@ import { keptFor } from '@/features/shared/kept-steps';
 import { useAnswer } from '@/features/shared/use-answer';
 import { useSame } from '@/features/shared/use-same';
 import { coreWorker } from '@/workers/client';
-import type { Trouble } from '@/workers/protocol';
+import type { Trouble } from '@/contract/answer';
 import type { PracticeAddress } from './practice-address';
 import { usePractisedPiece } from './use-practised';
 

@@ -1,11 +1,13 @@
 'use client';
 
+import type { Grid } from '@/core/read';
 import { object, string } from 'yup';
 import { change, decidedSchema, homeworkSchema, stagesBesideSchema, type NewPiece, type PieceRecord } from '@/data';
 import { coreWorker } from '@/workers/client';
-import type { Beside, Trouble } from '@/workers/protocol';
+import type { Beside } from '@/contract/core-questions';
+import type { Trouble } from '@/contract/answer';
 import { fromBase64, toBase64 } from './base64';
-import { type Words } from '@/features/shared/words/use-words';
+import type { Words } from '@/features/shared/words/use-words';
 
 /** What became of the dropped files. */
 export interface BroughtIn {
@@ -33,7 +35,7 @@ function decisionsIn(beside: Beside): Partial<NewPiece> {
 
 /** Reads a piece's MIDI file again with its rhythm set to another grid (0 finds one). The notes that were read before
  * are replaced, in one edit that can be undone, unless they were changed meanwhile. */
-export async function changeGrid(w: Words, piece: PieceRecord, grid: number, words: string): Promise<Trouble | null> {
+export async function changeGrid(w: Words, piece: PieceRecord, grid: Grid | 0, words: string): Promise<Trouble | null> {
   if (!piece.midi) return null;
   const bytes = fromBase64(piece.midi.file);
   const answer = await coreWorker().regrid(bytes, grid === 0 ? null : grid, w.wording);

@@ -2,8 +2,8 @@
 
 import { ownAddress } from '@/features/shared/own-address';
 import { array, mixed, number, object, string } from 'yup';
-import { engraveLayoutSchema } from '@/workers/protocol-schemas';
-import type { EngravedSystem } from '@/workers/protocol';
+import { engraveLayoutSchema } from '@/contract/engraving-checks';
+import type { EngravedSystem } from '@/contract/engraving-questions';
 import { takeEngravedAhead, type EngravedAhead } from '@/workers/questions';
 import { lessonSchema, planEntrySchema, plainRuns, pupilSchema, type DemoRecords } from '@/data';
 import { inThePresent } from './demo-term';

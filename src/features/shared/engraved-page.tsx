@@ -12,7 +12,7 @@ import {
 } from 'react';
 import { createPortal, flushSync } from 'react-dom';
 import type { EngravingPage } from '@/core/write';
-import type { EngravedSystem, EngraveLayout } from '@/workers/protocol';
+import type { EngravedSystem, EngraveLayout } from '@/contract/engraving-questions';
 import { askEngraving } from '@/workers/questions';
 import { ENGRAVING_STYLE } from './engraving-style';
 import { bringIntoSight, noteAt } from './engraved-notes';

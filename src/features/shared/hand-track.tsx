@@ -1,7 +1,8 @@
 import { memo } from 'react';
 import type { PositionView } from '@/core/views';
 import { HandStrokes } from './hand-glyph';
-import { ID_PREFIXES, type EngravedSystem } from '@/workers/protocol';
+import { ID_PREFIXES } from '@/core/paper';
+import type { EngravedSystem } from '@/contract/engraving-questions';
 import { fitted, trackLines, type TrackLineLayout, type TrackSegment } from '@/print/track-layout';
 
 interface HandTracksProps {

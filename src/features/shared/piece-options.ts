@@ -5,7 +5,7 @@ import type { Level, Player } from '@/core/fingering';
 import type { Wording } from '@/core/explain';
 import type { Decisions } from '@/core/piece';
 import { decidedFor, type PieceRecord, type PupilRecord, type Settings } from '@/data';
-import type { BenchOptions, PieceSource } from '@/workers/protocol';
+import type { BenchOptions, PieceSource } from '@/contract/piece-asked';
 import { useSame } from './use-same';
 import { useWords } from './words/use-words';
 

@@ -1,6 +1,6 @@
 import type { StagesKept } from '@/core/views';
 import type { PieceRecord, PupilRecord, Settings } from '@/data';
-import type { PieceSource, StageSource } from '@/workers/protocol';
+import type { PieceSource, StageSource } from '@/contract/piece-asked';
 
 /** The stage of a piece that is asked for, as the worker wants it; null for the whole piece. */
 export function stageSourceOf(piece: PieceRecord, pupil: PupilRecord | null, id: string | null): StageSource | null {

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { Answer, Trouble } from '@/workers/protocol';
+import type { Answer, Trouble } from '@/contract/answer';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** What a worker said to the last question; `value` is the last good answer, kept while the next one is on its way. */

@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
 import { change } from '@/data';
 import { entryWorker } from '@/workers/client';
-import type { Trouble } from '@/workers/protocol';
+import type { Trouble } from '@/contract/answer';
 import { useWords } from '@/features/shared/words/use-words';
 
 /** What a new piece begins with. `opening` is its key, time and pick-up in a few letters, as `G 3/4 1`. */

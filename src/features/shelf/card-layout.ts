@@ -1,4 +1,4 @@
-import type { EngraveLayout } from '@/workers/protocol';
+import type { EngraveLayout } from '@/contract/engraving-questions';
 
 /** How the opening on a card is engraved: one long line, in small print. */
 export const CARD_LAYOUT: EngraveLayout = { widthPx: 380, zoom: 34, breaks: 'none' };

@@ -6,7 +6,7 @@ import type { PieceRecord } from '@/data';
 import type { Wording } from '@/core/explain';
 import type { ShelfView } from '@/core/views';
 import { coreWorker } from '@/workers/client';
-import type { Trouble } from '@/workers/protocol';
+import type { Trouble } from '@/contract/answer';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** What a card knows of its piece, and the words it is found by. */

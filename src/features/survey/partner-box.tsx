@@ -1,15 +1,14 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { Mode } from '@/core/pitch';
-import { keyText, sameKey } from '@/core/pitch';
+import { type Mode, keyText, sameKey } from '@/core/pitch';
 import { type PartnerKey, type PartnerOptions, PARTNER_NAMES, type Partner } from '@/core/survey';
 import type { PupilRecord } from '@/data';
 import { RangeFields, useComfortableRange } from '@/features/shared/comfortable-range';
 import { fitWords, instruments, readsWords } from '@/features/shared/partner-words';
 import { coreWorker } from '@/workers/client';
 import { useSame } from '@/features/shared/use-same';
-import type { PieceSource } from '@/workers/protocol';
+import type { PieceSource } from '@/contract/piece-asked';
 import type { RankedKey } from './ranked';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 

@@ -1,6 +1,6 @@
 import { parseKey, type Key } from '@/core/pitch';
 import { inOrder, inOwnOrder } from '@/core/survey';
-import type { SurveyKey } from '@/workers/protocol';
+import type { SurveyKey } from '@/contract/core-questions';
 import type { Order } from './survey-address';
 
 /** A key with its place in the order that is wanted; places count from 1. */

@@ -13,7 +13,7 @@ import { stagesKeptOf } from '@/features/shared/stage-source';
 import { changeQuery } from '@/features/shared/use-query';
 import { useSame } from '@/features/shared/use-same';
 import { useWords, type Words } from '@/features/shared/words/use-words';
-import type { StageRowView, WayStepView } from '@/workers/protocol';
+import type { StageRowView, WayStepView } from '@/contract/core-questions';
 import { useStageTable, type StageTableState } from './use-stage-table';
 
 interface StagesByKeyProps {

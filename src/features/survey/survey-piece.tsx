@@ -11,7 +11,7 @@ import { choosePupil } from '@/features/shared/choose-pupil';
 import type { ForWhom } from '@/features/shared/for-whom';
 import { ScreenKeys } from '@/features/shared/key-help';
 import { ownOrderOf, withOwnOrder } from '@/features/shared/own-order';
-import type { SurveyKey, SurveyUnwritable } from '@/workers/protocol';
+import type { SurveyKey, SurveyUnwritable } from '@/contract/core-questions';
 import { usePieceOptions } from '@/features/shared/piece-options';
 import { pieceTitle } from '@/features/shared/piece-title';
 import { PupilSelect } from '@/features/shared/pupil-select';

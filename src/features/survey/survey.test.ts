@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import Papa from 'papaparse';
-import type { SurveyKey } from '@/workers/protocol';
+import type { SurveyKey } from '@/contract/core-questions';
 import { columns, surveyCsv } from './numbers';
 import { ranked } from './ranked';
 import { WORDS } from '../../../tests/support/usual-words';

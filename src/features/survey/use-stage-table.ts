@@ -1,7 +1,8 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { StageRowView, StageTable, Trouble } from '@/workers/protocol';
+import type { StageRowView, StageTable } from '@/contract/core-questions';
+import type { Trouble } from '@/contract/answer';
 import { askStageTable, type StageTableAsked } from '@/workers/questions';
 
 /** What is known of the stages in all keys so far. */

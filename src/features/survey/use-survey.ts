@@ -2,7 +2,8 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { PieceOptions } from '@/features/shared/piece-options';
-import type { SurveyKey, Surveyed, SurveyMode, SurveyUnwritable, Trouble } from '@/workers/protocol';
+import type { SurveyKey, Surveyed, SurveyMode, SurveyUnwritable } from '@/contract/core-questions';
+import type { Trouble } from '@/contract/answer';
 import { askSurvey, type SurveyOnTheWay } from '@/workers/questions';
 
 /** What is known of the keys so far. `of` is how many there will be. */

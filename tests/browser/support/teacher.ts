@@ -4,6 +4,7 @@ import { join, relative } from 'node:path';
 import { expect } from '@jest/globals';
 import puppeteer, {
   type Browser,
+  type ClickOptions,
   type GoToOptions,
   type KeyboardTypeOptions,
   type Page,
@@ -105,7 +106,7 @@ export async function newTab(
  * machine shows the page before. Who waits in vain is told what was there. */
 function patient(page: Page): Page {
   page.setDefaultTimeout(PATIENCE_MS);
-  const { select, type, focus, hover, goto, reload, waitForSelector, waitForFunction } = page;
+  const { click, select, type, focus, hover, goto, reload, waitForSelector, waitForFunction } = page;
   const once = (selector: string) => page.waitForSelector(selector);
   const inVain = async (cause: unknown): Promise<never> => {
     throw new Error(`${String(cause)}\n${await seenOn(page)}`, { cause });
@@ -126,6 +127,10 @@ function patient(page: Page): Page {
       const answer = await reload.call(page, options);
       await page.waitForFunction(isAlive);
       return answer;
+    },
+    click: async (selector: string, options?: ClickOptions) => {
+      await page.waitForFunction(answersToPress, {}, await once(selector));
+      return click.call(page, selector, options);
     },
     select: async (selector: string, ...values: string[]) => {
       await once(selector);
@@ -155,6 +160,11 @@ function noteThisVisit(): void {
 function isAlive(): boolean {
   const isOurs = document.querySelector('script[src*="/_next/"]') !== null;
   return !isOurs || Object.keys(document.documentElement).some((key) => key.startsWith('__react'));
+}
+
+/** Whether a button can be pressed, in the browser. One that has gone is looked for again by who presses it. */
+function answersToPress(found: Element | null): boolean {
+  return !found?.isConnected || !found.matches(':disabled');
 }
 
 /** Where a page is and what stands on it, for whoever waited in vain. */

@@ -21,7 +21,8 @@ export interface Gridded {
 const DIVISIONS = [1, 2, 4, 3, 6, 8] as const;
 
 /** The grids that a teacher can choose: parts of a quarter. */
-export type Grid = 1 | 2 | 3 | 4 | 6 | 8;
+export const GRIDS = [1, 2, 3, 4, 6, 8] as const;
+export type Grid = (typeof GRIDS)[number];
 
 /** How far from the grid a note may stand without being called moved. Unit: quarters. */
 const STILL = 0.02;

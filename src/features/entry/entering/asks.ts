@@ -1,5 +1,5 @@
-import type { Answer } from '@/workers/protocol';
-import type { Pressed } from '@/workers/entry-protocol';
+import type { Answer } from '@/contract/answer';
+import type { Pressed } from '@/contract/entry-questions';
 import type { EntryWorker } from './entering-parts';
 
 /** Something that was asked for: a key press, or music that is read in. */

@@ -1,9 +1,9 @@
 import type { EntryView } from '@/core/views';
 import type { Grid, PlayedKey } from '@/core/read';
 import type { EntryStore, LockTold, PieceLock, StoreFault } from '@/data';
-import type { Asked } from '@/workers/guarded';
-import type { EntryPageAsked, EntryService, ScreenCommand } from '@/workers/entry-protocol';
-import type { Trouble } from '@/workers/protocol';
+import type { Asked } from '@/crossing/guarded';
+import type { EntryPageAsked, EntryService, ScreenCommand } from '@/contract/entry-questions';
+import type { Trouble } from '@/contract/answer';
 import type { Kept } from './keeper';
 
 /** A piece that is being entered, as one tab shows it. */

@@ -5,7 +5,7 @@ import { enteringWorld, type EnteringWorld } from '../../../../tests/support/ent
 import type { EnteringTab } from '../../../../tests/support/entering-tabs';
 import { contents, does, turns } from '../../../../tests/support/studio';
 import { until } from '../../../../tests/support/until';
-import type { ScreenCommand } from '@/workers/entry-protocol';
+import type { ScreenCommand } from '@/contract/entry-questions';
 import type { Entering } from './entering-parts';
 
 let world: EnteringWorld;

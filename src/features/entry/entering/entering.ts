@@ -1,6 +1,6 @@
 import type { LockTold, PieceLock, PieceToEnter } from '@/data';
-import type { EntryPageAsked, EntryResume, Pressed } from '@/workers/entry-protocol';
-import type { Answer } from '@/workers/protocol';
+import type { EntryPageAsked, EntryResume, Pressed } from '@/contract/entry-questions';
+import type { Answer } from '@/contract/answer';
 import { createAsks, type Ask } from './asks';
 import {
   NOTHING_SHOWN,

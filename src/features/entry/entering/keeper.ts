@@ -1,5 +1,5 @@
 import { editionAfter, type EntryStore, type PieceToEnter, type StoreFault } from '@/data';
-import type { EntryToKeep } from '@/workers/entry-protocol';
+import type { EntryToKeep } from '@/contract/entry-questions';
 
 /** How what is shown stands to the store. `kept`: the store has acknowledged it, under this name. `waiting`: there is no room on the device. */
 export type Kept =

@@ -1,6 +1,6 @@
 import type { Grid, PlayedKey } from '@/core/read';
-import type { ScreenCommand } from '@/workers/entry-protocol';
-import type { Trouble } from '@/workers/protocol';
+import type { ScreenCommand } from '@/contract/entry-questions';
+import type { Trouble } from '@/contract/answer';
 import type { Ask } from './asks';
 
 /** What a worker answers that has no piece open: it was started anew. */

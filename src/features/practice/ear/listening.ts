@@ -4,8 +4,8 @@ import type { HeardByOne } from '@/core/hearing';
 import type { TuningRecord } from '@/data';
 import type { OpenMicrophone } from '@/features/shared/devices/microphone';
 import { earWorker } from '@/workers/client';
-import type { HeardRun } from '@/workers/ear-protocol';
-import type { Answer } from '@/workers/protocol';
+import type { HeardRun } from '@/contract/ear-questions';
+import type { Answer } from '@/contract/answer';
 import { endListening } from '@/workers/questions';
 
 /** A run that is listened to. Times in ms of `performance.now()`. */

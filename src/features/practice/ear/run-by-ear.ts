@@ -3,8 +3,8 @@
 import type { StruckKey } from '@/core/asked';
 import type { Credited } from '@/core/hearing';
 import type { KeyMove } from '@/features/shared/devices/key-device';
-import type { HeardRun } from '@/workers/ear-protocol';
-import type { Answer } from '@/workers/protocol';
+import type { HeardRun } from '@/contract/ear-questions';
+import type { Answer } from '@/contract/answer';
 import { listenToRun } from './listening';
 import { recordSound } from './record-sound';
 import type { Microphone } from './use-microphone';

@@ -8,7 +8,7 @@ import { cardTitle } from '@/features/shared/teaching/card-title';
 import { weekWords } from '@/features/shared/teaching/day-words';
 import type { Words } from '@/features/shared/words/use-words';
 import { coreWorker } from '@/workers/client';
-import type { Answer } from '@/workers/protocol';
+import type { Answer } from '@/contract/answer';
 
 /** What the sheets of a week are made from. */
 export interface ClassWeek {

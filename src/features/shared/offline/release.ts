@@ -1,8 +1,9 @@
 'use client';
 
 import { ownAddress, SHELF } from '@/features/shared/own-address';
-import { mixed, number, object, string } from 'yup';
+import { mixed, number, object } from 'yup';
 import type { FromWorker, ToWorker } from '@/offline/files';
+import { oneOf } from '@/contract/one-of';
 
 /** How much of the application is in this browser. */
 export type Kept =
@@ -88,12 +89,12 @@ async function register(): Promise<ServiceWorkerRegistration | null> {
 }
 
 const fetchedSchema = object({
-  kind: string().oneOf(['fetched']).required(),
+  kind: oneOf(['fetched']),
   done: number().integer().min(0).required(),
   of: number().integer().min(1).required(),
 });
 const failedSchema = object({
-  kind: string().oneOf(['failed']).required(),
+  kind: oneOf(['failed']),
   why: mixed().oneOf(['room', 'network']).required(),
 });
 

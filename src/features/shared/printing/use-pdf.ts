@@ -5,7 +5,7 @@ import type { PaperChoice } from '@/core/paper';
 import type { Sheet } from '@/core/sheets';
 import { useMessages } from '@/features/shared/messages';
 import { useWords } from '@/features/shared/words/use-words';
-import { makePdf } from '@/workers/print-job';
+import { makePdf } from '@/workers/print/print-job';
 
 /** How far a file is: pages that are drawn, of so many; `of` is 0 while the music is engraved. */
 export interface PrintProgress {

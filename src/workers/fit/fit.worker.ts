@@ -1,0 +1,6 @@
+import { expose } from 'comlink';
+import { stayAlive } from '@/crossing/alive';
+import { createFitService } from './fit-service';
+
+expose(createFitService());
+stayAlive();
