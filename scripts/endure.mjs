@@ -1,5 +1,6 @@
 // The tests that live through chance (those that ask `tests/support/rounds`), at full length: five thousand histories, five hundred pieces in all stages, fifty
-// thousand spoiled files, a hundred tabs killed, every demo piece at every size in each key. The check runs a part of each.
+// thousand spoiled files, a hundred tabs killed, every demo piece at every size in each key, every screen at every size by lamplight, a worker ended over every
+// kind of question. The check runs a part of each.
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureBuilt } from './lib/build.mjs';

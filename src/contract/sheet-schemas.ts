@@ -75,6 +75,7 @@ export const weekToldSchema: Schema<WeekTold> = object({
 export const sheetSchema: Schema<Sheet> = object({
   title: string().defined(),
   language: string().required(),
+  pageOf: string().required(),
   foot: string().defined(),
   blocks: array(object({ kind: string().required() })).required(),
 }) as unknown as Schema<Sheet>;

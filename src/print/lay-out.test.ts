@@ -13,7 +13,13 @@ beforeAll(async () => {
   press = await createPress();
 });
 
-const sheetOf = (blocks: readonly SheetBlock[], foot = ''): Sheet => ({ title: 'Sheet', language: 'en', foot, blocks });
+const sheetOf = (blocks: readonly SheetBlock[], foot = ''): Sheet => ({
+  title: 'Sheet',
+  language: 'en',
+  pageOf: 'Page %1 of %2',
+  foot,
+  blocks,
+});
 const laidOut = (sheet: Sheet, paper: PaperChoice = USUAL_PAPER): readonly PrintedPage[] => {
   const music = engraved(press, [sheet], paper);
   return layOut(

@@ -35,7 +35,7 @@ export function layOut(setting: Setting, sheet: Sheet): readonly PrintedPage[] {
   return pages.map((parts, i) => ({
     width,
     height,
-    parts: [...parts, footPart(setting, sheet.foot, [i + 1, pages.length])],
+    parts: [...parts, footPart(setting, sheet, [i + 1, pages.length])],
   }));
 }
 
@@ -111,9 +111,10 @@ function heightOf(pieces: readonly PagePiece[], isFirst: boolean): number {
 const FOOT_TEXT = 8.5;
 
 /** The number of the page and the studio's line, as one line of words. */
-function footPart(setting: Setting, foot: string, [number, of]: readonly [number, number]): PagePart {
+function footPart(setting: Setting, { pageOf, foot }: Sheet, [number, of]: readonly [number, number]): PagePart {
   const { page } = setting;
-  const said = [`Page ${number} of ${of}`, foot].filter((one) => one !== '').join(' · ');
+  const numbered = pageOf.replace('%1', `${number}`).replace('%2', `${of}`);
+  const said = [numbered, foot].filter((one) => one !== '').join(' · ');
   const at = [page.margin, page.height - page.margin] as const;
   const marks = [words(setting, said, at, { size: FOOT_TEXT, ink: 'grey' })];
   return { role: 'foot', alt: '', marks, place: null };

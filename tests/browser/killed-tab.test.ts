@@ -6,7 +6,7 @@ import { beginPiece, opensPiece } from './support/entering';
 import { arriveAtShelf, goTo, newTab, type Teacher } from './support/teacher';
 
 /** How many tabs each browser loses. */
-const KILLS = [rounds(5, 50), rounds(5, 50)];
+const KILLS = [rounds(4, 50), rounds(4, 50)];
 
 /** A window that has little to draw. Unit: px. */
 const SMALL = { width: 640, height: 400 };

@@ -7,8 +7,8 @@ import { arriveAtShelf, goTo, newTab, press, sees, seesKey, type Teacher } from 
 import { clearStores, openTab, stored, worldOfTabs } from './support/world-of-tabs';
 
 /** How many histories are lived through. */
-const HISTORIES = rounds(20, 200);
-const ENTERED = rounds(3, 300);
+const HISTORIES = rounds(12, 200);
+const ENTERED = rounds(2, 300);
 
 const ALL = ['pieces', 'pupils', 'plan', 'answers', 'runs', 'kept', 'aside', 'history', 'changes'];
 

@@ -4,7 +4,7 @@ import type { Version } from '../piece';
 import { mapMeasures, struckNotes, type MeasureItem, type NoteItem, type Score } from '../score';
 import { isElement, withAttribute, withChildren, type XmlElement } from '../xml';
 import { engravingPage, NO_TEXTS, systemBreaks, type Layer } from '../write';
-import { cautionBlocks, LANGUAGE, titleBlock, type SheetFor, type SheetPiece } from './handout';
+import { cautionBlocks, inLanguage, titleBlock, type SheetFor, type SheetPiece } from './handout';
 import type { Sheet, SheetBlock, SheetMusic } from './sheet';
 
 /** A piece with something left out for the pupil to write in; `answers` adds the whole of it on a page of its own. */
@@ -28,7 +28,7 @@ export function blankSheet(
   ];
   return {
     title: shortened(of.piece.score.title),
-    language: LANGUAGE,
+    ...inLanguage(says),
     foot: to.foot,
     blocks: [
       title,

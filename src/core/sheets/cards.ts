@@ -4,7 +4,7 @@ import { parsePitch, type Key, type Pitch } from '../pitch';
 import { keyCard } from '../reference';
 import type { Hand } from '../score';
 import { notesPage } from '../views';
-import { LANGUAGE } from './handout';
+import { inLanguage } from './handout';
 import { fivePlace } from './key-sheets';
 import type { Sheet, SheetCard } from './sheet';
 
@@ -15,7 +15,7 @@ const GUIDE_NOTES = ['C2', 'F3', 'C3', 'C4', 'G4', 'C5', 'C6'];
 export function cardSheet(says: Language, kinds: readonly CardKind[], keys: readonly Key[], foot: string): Sheet {
   const cards = kinds.flatMap((kind) => cardsOf(says, kind, keys));
   const title = says.sheet.cardsTitle;
-  return { title, language: LANGUAGE, foot, blocks: [{ kind: 'cards', cards }] };
+  return { title, ...inLanguage(says), foot, blocks: [{ kind: 'cards', cards }] };
 }
 
 function cardsOf(says: Language, kind: CardKind, keys: readonly Key[]): readonly SheetCard[] {

@@ -1,13 +1,13 @@
 import { shortened, type Language } from '../explain';
 import { fingerPage } from '../views';
-import { cautionBlocks, LANGUAGE, titleBlock, type SheetFor, type SheetPiece } from './handout';
+import { cautionBlocks, inLanguage, titleBlock, type SheetFor, type SheetPiece } from './handout';
 import type { Sheet } from './sheet';
 
 /** A piece without a staff: finger numbers, with the words under them, beside the keys on which the hands begin. */
 export function fingerSheet(says: Language, of: SheetPiece, to: SheetFor): Sheet {
   return {
     title: shortened(of.piece.score.title),
-    language: LANGUAGE,
+    ...inLanguage(says),
     foot: to.foot,
     blocks: [
       titleBlock(says, of, to),

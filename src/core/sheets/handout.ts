@@ -51,14 +51,16 @@ export function handoutSheet(says: Language, of: SheetPiece, to: SheetFor, choic
   );
   return {
     title: shortened(of.piece.score.title),
-    language: LANGUAGE,
+    ...inLanguage(says),
     foot: to.foot,
     blocks: [titleBlock(says, of, to), ...blocks, ...cautionBlocks(says, of.after)],
   };
 }
 
-/** English is the one language there is; `longer` is no language. */
-export const LANGUAGE = 'en';
+/** What a sheet says of its language, whatever is on it. */
+export function inLanguage(says: Language): Pick<Sheet, 'language' | 'pageOf'> {
+  return { language: says.sheet.language, pageOf: says.sheet.pageOf };
+}
 
 export function titleBlock(says: Language, { piece, after, stage }: SheetPiece, { pupil }: SheetFor): SheetBlock {
   const under = says.sheet.underTitle(says.key(after.key), stage?.title ?? null, pupil);

@@ -4,7 +4,7 @@ import type { DrillKind, DrillRhythm } from '../practice';
 import { fingerOn, fiveFingers } from '../reference';
 import type { Hand } from '../score';
 import { drillView, type Ladder } from '../views';
-import { blackFingers, keyBlocks, LANGUAGE } from './handout';
+import { blackFingers, keyBlocks, inLanguage } from './handout';
 import type { Sheet, SheetBlock, SheetPlace, SheetRow } from './sheet';
 
 /** The survey of a piece on a page: its keys in their order, each with its signs and what it asks. */
@@ -21,7 +21,7 @@ export function overviewSheet(says: Language, ladder: Ladder, foot: string): She
   });
   return {
     title,
-    language: LANGUAGE,
+    ...inLanguage(says),
     foot,
     blocks: [
       { kind: 'title', text: title, under: says.sheet.overviewUnder },
@@ -41,7 +41,7 @@ export function positionSheet(says: Language, keys: readonly Key[], foot: string
   ]);
   const title = says.sheet.positionSheet(keys.map(says.key).join(', '));
   const own: SheetBlock = { kind: 'title', text: title, under: '' };
-  return { title, language: LANGUAGE, foot, blocks: keys.length === 1 ? [own, ...blocks.slice(1)] : [own, ...blocks] };
+  return { title, ...inLanguage(says), foot, blocks: keys.length === 1 ? [own, ...blocks.slice(1)] : [own, ...blocks] };
 }
 
 /** The five-finger pattern of a key under a hand. */
@@ -68,7 +68,7 @@ export function drillSheet(says: Language, { columns, ...options }: DrillSheetOp
   const drill = drillView(says, options, columns);
   return {
     title: drill.title,
-    language: LANGUAGE,
+    ...inLanguage(says),
     foot,
     blocks: [
       { kind: 'title', text: drill.title, under: says.drillAims()[options.kind] },

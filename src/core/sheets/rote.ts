@@ -2,7 +2,7 @@ import { shortened, type Language, type RoteBlock, type RoteStyle } from '../exp
 import { midiNumber } from '../pitch';
 import { roteOf, type RoteSheet } from '../rote';
 import type { Finger } from '../score';
-import { blackFingers, cautionBlocks, LANGUAGE, type SheetFor, type SheetPiece } from './handout';
+import { blackFingers, cautionBlocks, inLanguage, type SheetFor, type SheetPiece } from './handout';
 import type { Sheet, SheetBlock, SheetPlace } from './sheet';
 
 /** The keys on which each hand begins, as pictures: whoever has nothing but the sheet finds the first keys on them. */
@@ -26,7 +26,7 @@ export function roteSheet(says: Language, { piece, after }: SheetPiece, to: Shee
   ];
   return {
     title: shortened(piece.score.title),
-    language: LANGUAGE,
+    ...inLanguage(says),
     foot: to.foot,
     blocks: [
       { kind: 'title', text: shortened(told.title), under: '' },

@@ -8,6 +8,8 @@ export interface Sheet {
   readonly title: string;
   /** The language of its words, as a document names it. */
   readonly language: string;
+  /** What stands at the foot of a page: `%1` is its number, `%2` how many there are. */
+  readonly pageOf: string;
   readonly blocks: readonly SheetBlock[];
   /** What stands at the foot of each page beside its number: the studio and a line of its own; empty for none. */
   readonly foot: string;

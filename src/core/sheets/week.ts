@@ -1,5 +1,5 @@
 import type { Language } from '../explain';
-import { LANGUAGE } from './handout';
+import { inLanguage } from './handout';
 import type { Sheet, SheetBlock } from './sheet';
 
 /** A card of a pupil's week as its sheet tells it, in words. */
@@ -25,7 +25,7 @@ export function weekSheet(says: Language, { pupil, week, cards }: WeekTold, foot
   ]);
   return {
     title: `${pupil}: ${week}`,
-    language: LANGUAGE,
+    ...inLanguage(says),
     foot,
     blocks: [{ kind: 'title', text: pupil, under: week }, ...blocks, ...logBlocks(says, LOG_ROWS.week)],
   };
@@ -39,7 +39,7 @@ export function logSheet(says: Language, foot: string): Sheet {
   const [, ...table] = logBlocks(says, LOG_ROWS.own);
   return {
     title: says.sheet.practiceLog,
-    language: LANGUAGE,
+    ...inLanguage(says),
     foot,
     blocks: [
       { kind: 'title', text: says.sheet.practiceLog, under: '' },

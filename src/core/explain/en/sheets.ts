@@ -8,6 +8,10 @@ export const CAUTION = 'If your hand hurts, stop and rest.';
 /** What stands on printed sheets beside the music and the sentences of the core. */
 export function sheetWords(t: Terms) {
   return {
+    /** The language as a document names it. */
+    language: 'en',
+    /** At the foot of a page: `%1` is its number, `%2` how many there are. */
+    pageOf: 'Page %1 of %2',
     underTitle: (key: string, stage: string | null, pupil: string | null): string =>
       [key, stage, pupil === null ? null : `for ${pupil}`].filter((part) => part !== null).join(' · '),
     music: (title: string, key: string): string => `Music: ${title} in ${key}`,
