@@ -24,7 +24,6 @@ import { KEY_ORDERS } from '@/core/survey';
 import { SPELLINGS } from '@/core/transpose';
 
 export const LOOKS = ['system', 'paper', 'lamplight'] as const;
-type Look = (typeof LOOKS)[number];
 
 const dial = oneOf(DIALS);
 
