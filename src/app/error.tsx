@@ -1,7 +1,7 @@
 'use client';
 
 import { usePathname } from 'next/navigation';
-import { TroublePage } from '@/features/shared/trouble-page';
+import { TroublePage } from '@/features/shared/shell/trouble-page';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** What a screen is called, by the first part of its address. */

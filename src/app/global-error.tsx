@@ -1,6 +1,6 @@
 'use client';
 
-import { TroublePage } from '@/features/shared/trouble-page';
+import { TroublePage } from '@/features/shared/shell/trouble-page';
 import './globals.css';
 
 /** Where what is around every screen came to grief. */

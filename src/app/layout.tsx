@@ -1,7 +1,7 @@
 import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
-import { AppShell } from '@/features/shared/app-shell';
-import { MessagesProvider } from '@/features/shared/messages';
+import { AppShell } from '@/features/shared/shell/app-shell';
+import { MessagesProvider } from '@/features/shared/shell/messages';
 import { WordsProvider } from '@/features/shared/words/use-words';
 import './globals.css';
 

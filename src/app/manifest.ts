@@ -1,5 +1,5 @@
 import type { MetadataRoute } from 'next';
-import { ownAddress, SHELF } from '@/features/shared/own-address';
+import { ownAddress, SHELF } from '@/features/shared/address/own-address';
 
 /** What an installed New Thumb is called and looks like. */
 export default function manifest(): MetadataRoute.Manifest {

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
-import { toBase64 } from '@/features/shared/base64';
+import { toBase64 } from '@/features/shared/files/base64';
 import { writePlayedFile } from '@/core/write';
 import type { Studio } from '@/data/door/studio';
 import { aRun } from '../support/studio';

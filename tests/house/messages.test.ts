@@ -130,7 +130,8 @@ function sentencesIn(name: string): readonly string[] {
 }
 
 /** A description that stands in the head of the page and in the manifest, before there is a language; styles, with their comments. */
-const NOT_SAID = /^src\/(app\/(layout\.tsx|manifest\.ts|global-error\.tsx)|features\/shared\/engraving-style\.ts)/;
+const NOT_SAID =
+  /^src\/(app\/(layout\.tsx|manifest\.ts|global-error\.tsx)|features\/shared\/music\/engraving-style\.ts)/;
 
 describe('what the code says', () => {
   const files = ['features', 'app', 'contract', 'crossing', 'data', 'workers', 'print', 'offline'].flatMap((folder) =>

@@ -1,10 +1,10 @@
 'use client';
 
-import { ownAddress } from '@/features/shared/own-address';
+import { ownAddress } from '@/features/shared/address/own-address';
 import Link from 'next/link';
 import { Download } from 'lucide-react';
-import { ScreenKeys } from '@/features/shared/key-help';
-import { useSaveStudio } from '@/features/shared/save-studio';
+import { ScreenKeys } from '@/features/shared/keys/key-help';
+import { useSaveStudio } from '@/features/shared/files/save-studio';
 import { useWords } from '@/features/shared/words/use-words';
 import { RemoveAll } from './remove-all';
 

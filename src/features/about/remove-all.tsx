@@ -1,6 +1,6 @@
 'use client';
 
-import { SHELF } from '@/features/shared/own-address';
+import { SHELF } from '@/features/shared/address/own-address';
 import { useState } from 'react';
 import { Trash2 } from 'lucide-react';
 import { removeEverything, usePieceCount, usePupils } from '@/data';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { keyText } from '@/core/pitch';
-import { readQuery } from '@/features/shared/use-query';
+import { readQuery } from '@/features/shared/address/use-query';
 import { SHAPE } from './atlas-address';
 
 const atlas = (said: string) => readQuery(SHAPE, new URLSearchParams(said));

@@ -12,8 +12,8 @@ import {
 } from '@/core/practice';
 import { parseKey, type Key } from '@/core/pitch';
 import type { Hand } from '@/core/score';
-import { listOf, oneOf, text } from '@/features/shared/query-fields';
-import { changeQuery, useQuery, type QueryOf } from '@/features/shared/use-query';
+import { listOf, oneOf, text } from '@/features/shared/address/query-fields';
+import { changeQuery, useQuery, type QueryOf } from '@/features/shared/address/use-query';
 
 /** The parts of the Atlas. */
 export const PARTS = ['positions', 'cards', 'drills', 'finding'] as const;

@@ -1,11 +1,11 @@
 'use client';
 
 import { useMemo } from 'react';
-import { choosePupil } from '@/features/shared/choose-pupil';
-import { useForWhom, type ForWhom } from '@/features/shared/for-whom';
-import { ScreenKeys } from '@/features/shared/key-help';
-import { usePlayerOf } from '@/features/shared/piece-options';
-import { PupilSelect } from '@/features/shared/pupil-select';
+import { choosePupil } from '@/features/shared/pupils/choose-pupil';
+import { useForWhom, type ForWhom } from '@/features/shared/pupils/for-whom';
+import { ScreenKeys } from '@/features/shared/keys/key-help';
+import { usePlayerOf } from '@/features/shared/pieces/piece-options';
+import { PupilSelect } from '@/features/shared/pupils/pupil-select';
 import { PARTS, show, useAtlasAddress, type AtlasAddress, type AtlasPart } from './atlas-address';
 import { Cards } from './cards';
 import { Drills } from './drills';

@@ -2,8 +2,8 @@
 
 import { number, string } from 'yup';
 import { DIRECTIONS, type Direction } from '@/core/pitch';
-import { field, oneOf, text } from '@/features/shared/query-fields';
-import { changeQuery, queryNow, readQuery, useQuery, type QueryOf } from '@/features/shared/use-query';
+import { field, oneOf, text } from '@/features/shared/address/query-fields';
+import { changeQuery, queryNow, readQuery, useQuery, type QueryOf } from '@/features/shared/address/use-query';
 
 /** The forms of the minor scale. */
 export const MINOR_FORMS = ['harmonic', 'natural', 'melodic'] as const;

@@ -4,21 +4,21 @@ import { BookOpen, Ear, Ellipsis, ListOrdered, PencilLine, Printer, SlidersHoriz
 import { parseKey } from '@/core/pitch';
 import type { FileFormat } from '@/core/base';
 import { change, type Desk, type PieceRecord, type PupilRecord, type Settings } from '@/data';
-import { FoldOut } from '@/features/shared/fold-out';
-import type { Screen } from '@/features/shared/use-screen';
+import { FoldOut } from '@/features/shared/parts/fold-out';
+import type { Screen } from '@/features/shared/parts/use-screen';
 import { go, type BenchAddress } from './bench-address';
-import { BenchTools, WayFields, type BenchToolsProps } from './bench-tools';
-import { keyName } from './key-strip';
-import { OwnKey } from './own-key';
-import { leave } from './paper-tools';
+import { BenchTools, WayFields, type BenchToolsProps } from './commands/bench-tools';
+import { keyName } from './keys/key-strip';
+import { OwnKey } from './keys/own-key';
+import { leave } from './paper/paper-tools';
 import { PupilChoice } from './pupil-choice';
-import { allFormats, SaveButtons, SaveList } from './save-buttons';
-import { RailButton } from './stage-rail';
+import { allFormats, SaveButtons, SaveList } from './commands/save-buttons';
+import { RailButton } from './stages/stage-rail';
 import type { BenchAnswers } from './use-bench';
 import { useWords, type Words } from '@/features/shared/words/use-words';
-import { withKey } from '@/features/shared/key-caps';
-import { BENCH_KEYS } from './key-names';
-import { addressOf } from '@/features/shared/address-of';
+import { withKey } from '@/features/shared/keys/key-caps';
+import { BENCH_KEYS } from './keys/key-names';
+import { addressOf } from '@/features/shared/address/address-of';
 
 interface BenchHeadProps {
   readonly piece: PieceRecord;

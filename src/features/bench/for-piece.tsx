@@ -2,8 +2,8 @@
 
 import type { ReactNode } from 'react';
 import { usePiece, type PieceRecord } from '@/data';
-import { useForWhom, type ForWhom } from '@/features/shared/for-whom';
-import { MissingPiece, WhichPiece } from '@/features/shared/which-piece';
+import { useForWhom, type ForWhom } from '@/features/shared/pupils/for-whom';
+import { MissingPiece, WhichPiece } from '@/features/shared/pieces/which-piece';
 import { useBenchAddress, type BenchAddress } from './bench-address';
 
 interface ForPieceProps {

@@ -4,10 +4,10 @@ import Link from 'next/link';
 import { memo, useRef, useState } from 'react';
 import { UserPen, UserPlus } from 'lucide-react';
 import type { PupilRecord, Settings } from '@/data';
-import { addressOf } from '@/features/shared/address-of';
-import { choosePupil } from '@/features/shared/choose-pupil';
-import { NewPupil } from '@/features/shared/new-pupil';
-import { PupilSelect } from '@/features/shared/pupil-select';
+import { addressOf } from '@/features/shared/address/address-of';
+import { choosePupil } from '@/features/shared/pupils/choose-pupil';
+import { NewPupil } from '@/features/shared/pupils/new-pupil';
+import { PupilSelect } from '@/features/shared/pupils/pupil-select';
 import { useWords } from '@/features/shared/words/use-words';
 
 interface PupilChoiceProps {

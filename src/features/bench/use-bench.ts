@@ -4,19 +4,19 @@ import { useCallback, useMemo } from 'react';
 import type { BenchView } from '@/core/views';
 import { parseKey } from '@/core/pitch';
 import type { PieceRecord, PupilRecord } from '@/data';
-import { useDecisions, usePlayerOf } from '@/features/shared/piece-options';
-import { stagesBeside, stageSourceOf } from '@/features/shared/stage-source';
+import { useDecisions, usePlayerOf } from '@/features/shared/pieces/piece-options';
+import { stagesBeside, stageSourceOf } from '@/features/shared/pieces/stage-source';
 import type { BenchFor } from './bench-for';
-import { useStaged, type StagesAnswers } from './use-stages';
+import { useStaged, type StagesAnswers } from './stages/use-stages';
 import { useWords } from '@/features/shared/words/use-words';
-import { useAnswer, type Answered } from '@/features/shared/use-answer';
+import { useAnswer, type Answered } from '@/features/shared/parts/use-answer';
 import type { Beside, BenchPageOptions } from '@/contract/core-questions';
 import type { EngraveLayout } from '@/contract/engraving-questions';
 import type { BenchOptions, PieceSource } from '@/contract/piece-asked';
 import type { Answer } from '@/contract/answer';
 import { askBench, askEngraving } from '@/workers/questions';
 import { addressNow, type BenchAddress } from './bench-address';
-import { useLadder, type LadderAnswers } from './use-ladder';
+import { useLadder, type LadderAnswers } from './keys/use-ladder';
 
 /** Everything the Bench asks the core for: the piece in the wanted key, and the ladder of all keys. */
 export interface BenchAnswers extends LadderAnswers {

@@ -4,7 +4,7 @@ import Image from 'next/image';
 import { useCallback, useEffect, useState } from 'react';
 import { ImagePlus, PanelLeft, X } from 'lucide-react';
 import { change, keepPhoto, usePhotoOf, type Desk } from '@/data';
-import { useMessages } from '@/features/shared/messages';
+import { useMessages } from '@/features/shared/shell/messages';
 import { useWords } from '@/features/shared/words/use-words';
 
 interface BesideToolsProps {

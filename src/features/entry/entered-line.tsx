@@ -1,7 +1,7 @@
 import { memo, useCallback, useMemo } from 'react';
 import type { CaretView, EnteredView, PositionView, SystemPage, MiscountView } from '@/core/views';
-import { EngravedPage } from '@/features/shared/engraved-page';
-import { HandTracks } from '@/features/shared/hand-track';
+import { EngravedPage } from '@/features/shared/music/engraved-page';
+import { HandTracks } from '@/features/shared/music/hand-track';
 import { ID_PREFIXES } from '@/core/paper';
 import type { EngravedSystem, EngraveLayout } from '@/contract/engraving-questions';
 import { OpenCurveShape } from './open-curve';

@@ -2,7 +2,7 @@
 
 import { ChevronDown } from 'lucide-react';
 import { memo, useState, type KeyboardEvent, type ReactNode } from 'react';
-import { useScreen } from '@/features/shared/use-screen';
+import { useScreen } from '@/features/shared/parts/use-screen';
 import type { EntryView } from '@/core/views';
 import { keyOfSignature, type Mode } from '@/core/pitch';
 import type { ScreenCommand } from '@/contract/entry-questions';

@@ -1,7 +1,7 @@
 import { memo, useMemo } from 'react';
 import type { EntryView } from '@/core/views';
 import type { InputMethod } from '@/core/entry';
-import { KeyboardMap, keyboardRange } from '@/features/shared/keyboard-map';
+import { KeyboardMap, keyboardRange } from '@/features/shared/keys/keyboard-map';
 import { useWords } from '@/features/shared/words/use-words';
 
 interface EntryDockProps {

@@ -2,8 +2,8 @@
 
 import { memo, useEffect, useMemo, useRef, type ComponentProps } from 'react';
 import type { CaretView, EntryView, PositionView, SystemPage } from '@/core/views';
-import { engravedZoom } from '@/features/shared/paper-size';
-import { useSame } from '@/features/shared/use-same';
+import { engravedZoom } from '@/features/shared/music/paper-size';
+import { useSame } from '@/features/shared/parts/use-same';
 import type { EngraveLayout } from '@/contract/engraving-questions';
 import { EnteredLine } from './entered-line';
 

@@ -3,8 +3,8 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { useDesk, usePiece, useSettings, type PieceRecord } from '@/data';
-import { text } from '@/features/shared/query-fields';
-import { useQuery } from '@/features/shared/use-query';
+import { text } from '@/features/shared/address/query-fields';
+import { useQuery } from '@/features/shared/address/use-query';
 import { EntryPiece } from './entry-piece';
 import { useWords } from '@/features/shared/words/use-words';
 

@@ -4,7 +4,7 @@ import { memo } from 'react';
 import type { EntryView } from '@/core/views';
 import type { InputMethod } from '@/core/entry';
 import type { Kept } from './entering/keeper';
-import { HandsGlyph } from '@/features/shared/hand-glyph';
+import { HandsGlyph } from '@/features/shared/music/hand-glyph';
 import type { ScreenCommand } from '@/contract/entry-questions';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 

@@ -3,7 +3,7 @@
 import { memo, useEffect, useState } from 'react';
 import type { EntryView } from '@/core/views';
 import { change } from '@/data';
-import { useMessages } from '@/features/shared/messages';
+import { useMessages } from '@/features/shared/shell/messages';
 import type { ScreenCommand } from '@/contract/entry-questions';
 import {
   entryKeys,

@@ -4,7 +4,7 @@ import { memo, useState } from 'react';
 import { typedAsLetters } from '@/core/explain';
 import { parsePitch, midiNumber } from '@/core/pitch';
 import type { EntryView } from '@/core/views';
-import { useMessages } from '@/features/shared/messages';
+import { useMessages } from '@/features/shared/shell/messages';
 import { pianoSounder } from '@/features/shared/sound/sounder';
 import { GRIDS, type GridChosen, type Piano } from './use-piano';
 import { useWords } from '@/features/shared/words/use-words';

@@ -3,8 +3,8 @@
 import { useEffect, useEffectEvent, useState, useSyncExternalStore } from 'react';
 import type { PositionView } from '@/core/views';
 import { entryStore, pieceLock, storeFaultWords, type PieceRecord } from '@/data';
-import { beginLiveEntry } from '@/features/shared/live-entry';
-import { useMessages, type Message } from '@/features/shared/messages';
+import { beginLiveEntry } from '@/features/shared/files/live-entry';
+import { useMessages, type Message } from '@/features/shared/shell/messages';
 import { pianoSounder } from '@/features/shared/sound/sounder';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 import { coreWorker, entryWorker } from '@/workers/client';

@@ -1,7 +1,7 @@
 import { useCallback } from 'react';
 import type { EntryView } from '@/core/views';
-import { useMessages } from '@/features/shared/messages';
-import { useUndo } from '@/features/shared/use-undo';
+import { useMessages } from '@/features/shared/shell/messages';
+import { useUndo } from '@/features/shared/history/use-undo';
 import type { Asked } from './ask-box';
 import type { EntryAction } from './entry-keys';
 import type { Asks } from './use-entering';

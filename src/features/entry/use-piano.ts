@@ -5,7 +5,7 @@ import { computerKeys, midiKeys, screenKeys, simulatedKeys } from '@/features/sh
 import { DeviceTrouble, type KeyMove } from '@/features/shared/devices/key-device';
 import { isLoadedForMidi, loadsForMidi } from '@/features/shared/devices/own-page';
 import { struckTogether, takeDown } from '@/features/shared/devices/struck-together';
-import { useMessages } from '@/features/shared/messages';
+import { useMessages } from '@/features/shared/shell/messages';
 import { pianoSounder } from '@/features/shared/sound/sounder';
 import type { Asks } from './use-entering';
 import { useWords } from '@/features/shared/words/use-words';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { readQuery } from '@/features/shared/use-query';
+import { readQuery } from '@/features/shared/address/use-query';
 import { SHAPE } from './fit-address';
 
 const fit = (said: string) => readQuery(SHAPE, new URLSearchParams(said));

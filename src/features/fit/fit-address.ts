@@ -3,8 +3,8 @@
 import { array, string } from 'yup';
 import type { FitFilter } from '@/core/survey';
 import type { Finger } from '@/core/score';
-import { listOf, oneOf, text } from '@/features/shared/query-fields';
-import { changeQuery, useQuery, type QueryOf } from '@/features/shared/use-query';
+import { listOf, oneOf, text } from '@/features/shared/address/query-fields';
+import { changeQuery, useQuery, type QueryOf } from '@/features/shared/address/use-query';
 
 const tonics = array(
   string()

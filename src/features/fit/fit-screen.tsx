@@ -2,11 +2,11 @@
 
 import { useEffect, useMemo, useState } from 'react';
 import { askShelf, countEach, type FitQuestion } from '@/core/survey';
-import { choosePupil } from '@/features/shared/choose-pupil';
-import { useForWhom, type ForWhom } from '@/features/shared/for-whom';
-import { ScreenKeys } from '@/features/shared/key-help';
-import { usePlayerOf } from '@/features/shared/piece-options';
-import { ANY_HAND, PupilSelect } from '@/features/shared/pupil-select';
+import { choosePupil } from '@/features/shared/pupils/choose-pupil';
+import { useForWhom, type ForWhom } from '@/features/shared/pupils/for-whom';
+import { ScreenKeys } from '@/features/shared/keys/key-help';
+import { usePlayerOf } from '@/features/shared/pieces/piece-options';
+import { ANY_HAND, PupilSelect } from '@/features/shared/pupils/pupil-select';
 import { filterChoices, FilterList } from './filter-list';
 import { FittingList } from './fitting-list';
 import { ask, filterName, useFitAddress, type FitAddress } from './fit-address';

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { parseKey } from '@/core/pitch';
 import type { FitKey, Fitting } from '@/core/survey';
 import type { PupilRecord } from '@/data';
-import { HandsGlyph } from '@/features/shared/hand-glyph';
+import { HandsGlyph } from '@/features/shared/music/hand-glyph';
 import { placeNamed } from './place-named';
 import { useWords } from '@/features/shared/words/use-words';
 

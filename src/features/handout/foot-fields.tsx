@@ -1,7 +1,7 @@
 'use client';
 
 import { change, type Settings } from '@/data';
-import { useTypedNote } from '@/features/shared/use-typed-note';
+import { useTypedNote } from '@/features/shared/parts/use-typed-note';
 import { useWords } from '@/features/shared/words/use-words';
 
 /** What stands at the foot of each page. */

@@ -2,8 +2,8 @@
 
 import { array, string, type Schema } from 'yup';
 import { SHEET_KINDS, type SheetKind } from '@/core/paper';
-import { field, listOf, oneOf, text } from '@/features/shared/query-fields';
-import { changeQuery, useQuery, type QueryOf } from '@/features/shared/use-query';
+import { field, listOf, oneOf, text } from '@/features/shared/address/query-fields';
+import { changeQuery, useQuery, type QueryOf } from '@/features/shared/address/use-query';
 
 const KEY = /^[A-G](#|b)?-[a-z]+$/;
 

@@ -1,6 +1,6 @@
-import { ownAddress } from '@/features/shared/own-address';
+import { ownAddress } from '@/features/shared/address/own-address';
 import type { PageMark, PrintedPage } from '@/print/page';
-import { toBase64 } from '@/features/shared/base64';
+import { toBase64 } from '@/features/shared/files/base64';
 
 type Music = Extract<PageMark, { readonly kind: 'music' }>;
 

@@ -1,7 +1,7 @@
 import type { HandoutPart } from '@/core/paper';
 import type { PrintedPage } from '@/print/page';
 import { PagePicture } from '@/features/shared/printing/page-picture';
-import type { Answered } from '@/features/shared/use-answer';
+import type { Answered } from '@/features/shared/parts/use-answer';
 import { CarriedParts, PartOnPage, regionsOf } from './carried-parts';
 import { useWords } from '@/features/shared/words/use-words';
 

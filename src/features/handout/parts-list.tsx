@@ -2,7 +2,7 @@
 
 import type { HandoutPart } from '@/core/paper';
 import type { SheetChoice } from '@/data';
-import { Grip, SortableList, useSortableEntry } from '@/features/shared/sortable-list';
+import { Grip, SortableList, useSortableEntry } from '@/features/shared/parts/sortable-list';
 import { useWords } from '@/features/shared/words/use-words';
 
 interface PartsListProps {

@@ -2,7 +2,7 @@ import type { StruckKey } from '@/core/asked';
 import { outcomeOf, type StepWay } from '@/core/homework';
 import type { JudgedView } from '@/core/views';
 import { change, keepRecording, type PlayedOn, type RunRecord } from '@/data';
-import { toBase64 } from '@/features/shared/base64';
+import { toBase64 } from '@/features/shared/files/base64';
 import { coreWorker } from '@/workers/client';
 import type { PractisedWhat } from './use-practised';
 import type { PlayedKeys } from './use-run';

@@ -2,7 +2,7 @@
 
 import { useEffect, useRef } from 'react';
 import type { Moment } from '@/core/views';
-import { KeyboardMap } from '@/features/shared/keyboard-map';
+import { KeyboardMap } from '@/features/shared/keys/keyboard-map';
 import { pianoSounder } from '@/features/shared/sound/sounder';
 import { useWords } from '@/features/shared/words/use-words';
 

@@ -1,8 +1,8 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { ScreenKeys } from '@/features/shared/key-help';
-import { useMessages } from '@/features/shared/messages';
+import { ScreenKeys } from '@/features/shared/keys/key-help';
+import { useMessages } from '@/features/shared/shell/messages';
 import { useWords } from '@/features/shared/words/use-words';
 import type { JudgedNext, JudgedView, PracticeView } from '@/core/views';
 import { Cautions } from './cautions';

@@ -3,8 +3,8 @@
 import { number, string } from 'yup';
 import { STRICTNESSES, type Strictness } from '@/core/practice';
 import type { Hand } from '@/core/score';
-import { field, oneOf, text } from '@/features/shared/query-fields';
-import { changeQuery, useQuery, type QueryOf } from '@/features/shared/use-query';
+import { field, oneOf, text } from '@/features/shared/address/query-fields';
+import { changeQuery, useQuery, type QueryOf } from '@/features/shared/address/use-query';
 
 export const WAYS = ['along', 'wait', 'free'] as const;
 export type Way = (typeof WAYS)[number];

@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import { ArrowLeft, BookOpenCheck, Footprints, Hand } from 'lucide-react';
 import type { PieceRecord } from '@/data';
-import { addressOf } from '@/features/shared/address-of';
+import { addressOf } from '@/features/shared/address/address-of';
 import { useWords } from '@/features/shared/words/use-words';
 import type { Trouble } from '@/contract/answer';
 import type { PracticeAddress } from './practice-address';

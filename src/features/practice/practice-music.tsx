@@ -2,9 +2,9 @@
 
 import { useMemo, useRef } from 'react';
 import type { PracticeView } from '@/core/views';
-import { EngravedPage } from '@/features/shared/engraved-page';
-import { keyboardRange } from '@/features/shared/keyboard-map';
-import { useSize } from '@/features/shared/use-size';
+import { EngravedPage } from '@/features/shared/music/engraved-page';
+import { keyboardRange } from '@/features/shared/keys/keyboard-map';
+import { useSize } from '@/features/shared/parts/use-size';
 import { useWords } from '@/features/shared/words/use-words';
 import { ID_PREFIXES } from '@/core/paper';
 import { KeysToPlay } from './keys-to-play';

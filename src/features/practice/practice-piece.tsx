@@ -3,8 +3,8 @@
 import { useCallback } from 'react';
 import type { JudgedNext, JudgedView } from '@/core/views';
 import type { PieceRecord } from '@/data';
-import type { ForWhom } from '@/features/shared/for-whom';
-import { useSame } from '@/features/shared/use-same';
+import type { ForWhom } from '@/features/shared/pupils/for-whom';
+import { useSame } from '@/features/shared/parts/use-same';
 import { useWords } from '@/features/shared/words/use-words';
 import { useTellRoom } from './ear/use-tell-room';
 import { keepRun, runOf } from './keep-run';

@@ -2,8 +2,8 @@
 
 import type { Wording } from '@/core/explain';
 import { usePiece, type PupilRecord } from '@/data';
-import { useForWhom } from '@/features/shared/for-whom';
-import { MissingPiece, WhichPiece } from '@/features/shared/which-piece';
+import { useForWhom } from '@/features/shared/pupils/for-whom';
+import { MissingPiece, WhichPiece } from '@/features/shared/pieces/which-piece';
 import { useWords, WordsFor } from '@/features/shared/words/use-words';
 import { usePracticeAddress } from './practice-address';
 import { PracticePiece } from './practice-piece';

@@ -5,10 +5,10 @@ import { STEP_OPENINGS, STEP_WAYS, type PracticeStep, type StepOpening, type Ste
 import { fifteenKeys, keyText, parseKey } from '@/core/pitch';
 import type { Hand } from '@/core/score';
 import type { PieceRecord } from '@/data';
-import type { ForWhom } from '@/features/shared/for-whom';
-import { stagesKeptOf } from '@/features/shared/stage-source';
-import { useAnswer } from '@/features/shared/use-answer';
-import { useSame } from '@/features/shared/use-same';
+import type { ForWhom } from '@/features/shared/pupils/for-whom';
+import { stagesKeptOf } from '@/features/shared/pieces/stage-source';
+import { useAnswer } from '@/features/shared/parts/use-answer';
+import { useSame } from '@/features/shared/parts/use-same';
 import { useWords } from '@/features/shared/words/use-words';
 import { coreWorker } from '@/workers/client';
 import { BarsChoice } from './bars-choice';

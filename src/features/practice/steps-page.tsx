@@ -5,7 +5,7 @@ import { Check, CircleCheck } from 'lucide-react';
 import type { PracticeStep } from '@/core/homework';
 import type { JudgedNext, JudgedView } from '@/core/views';
 import type { PieceRecord } from '@/data';
-import type { ForWhom } from '@/features/shared/for-whom';
+import type { ForWhom } from '@/features/shared/pupils/for-whom';
 import { useWords } from '@/features/shared/words/use-words';
 import { keepRun, runOf, tickOf, type RunOfWhat } from './keep-run';
 import { useTellRoom } from './ear/use-tell-room';

@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import { Check } from 'lucide-react';
 import type { PracticeView } from '@/core/views';
-import { ScreenKeys } from '@/features/shared/key-help';
+import { ScreenKeys } from '@/features/shared/keys/key-help';
 import { useWords } from '@/features/shared/words/use-words';
 import { PracticeMusic } from './practice-music';
 import { Cautions } from './cautions';

@@ -2,9 +2,9 @@
 
 import type { PracticeStep } from '@/core/homework';
 import { change, type PieceRecord } from '@/data';
-import type { ForWhom } from '@/features/shared/for-whom';
+import type { ForWhom } from '@/features/shared/pupils/for-whom';
 import { useWords } from '@/features/shared/words/use-words';
-import { keptFor } from '@/features/shared/kept-steps';
+import { keptFor } from '@/features/shared/pieces/kept-steps';
 import type { Steps } from './use-steps';
 
 /** The list of steps that a teacher changes. */

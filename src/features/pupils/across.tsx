@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { acrossPupils } from '@/core/teaching';
 import { useBriefs, type PupilRecord } from '@/data';
 import { keyWords } from '@/features/shared/teaching/key-words';
-import { useSame } from '@/features/shared/use-same';
+import { useSame } from '@/features/shared/parts/use-same';
 import { useWords } from '@/features/shared/words/use-words';
 import { NumbersTable } from './charts/chart-figure';
 

@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { memo } from 'react';
 import { BellOff, CalendarDays, GraduationCap, KeyRound } from 'lucide-react';
 import type { PieceRecord } from '@/data';
-import { addressOf } from '@/features/shared/address-of';
+import { addressOf } from '@/features/shared/address/address-of';
 import { cardTitle } from '@/features/shared/teaching/card-title';
 import { msWords } from '@/features/shared/teaching/day-words';
 import { keyWords } from '@/features/shared/teaching/key-words';

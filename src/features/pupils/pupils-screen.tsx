@@ -16,14 +16,14 @@ import {
   useSettings,
   type PupilRecord,
 } from '@/data';
-import { addressOf } from '@/features/shared/address-of';
-import { ScreenKeys } from '@/features/shared/key-help';
-import { NewPupil } from '@/features/shared/new-pupil';
-import { oneOf, text } from '@/features/shared/query-fields';
+import { addressOf } from '@/features/shared/address/address-of';
+import { ScreenKeys } from '@/features/shared/keys/key-help';
+import { NewPupil } from '@/features/shared/pupils/new-pupil';
+import { oneOf, text } from '@/features/shared/address/query-fields';
 import { useOwnKeys } from '@/features/shared/teaching/use-own-keys';
-import { useGrowing } from '@/features/shared/use-growing';
-import { useSame } from '@/features/shared/use-same';
-import { changeQuery, useQuery } from '@/features/shared/use-query';
+import { useGrowing } from '@/features/shared/parts/use-growing';
+import { useSame } from '@/features/shared/parts/use-same';
+import { changeQuery, useQuery } from '@/features/shared/address/use-query';
 import { useWords } from '@/features/shared/words/use-words';
 import { Across } from './across';
 import { PupilLine } from './pupil-line';

@@ -2,8 +2,8 @@
 
 import { Download, Trash2 } from 'lucide-react';
 import { change, usePieces, usePupils, useSetAside, type SetAside } from '@/data';
-import { pieceTitle } from '@/features/shared/piece-title';
-import { saveFile } from '@/features/shared/save-file';
+import { pieceTitle } from '@/features/shared/pieces/piece-title';
+import { saveFile } from '@/features/shared/files/save-file';
 import { handQuestions, questions, studioQuestions } from './questions';
 import { wordQuestions } from './word-questions';
 import { useWords, type Words } from '@/features/shared/words/use-words';

@@ -13,7 +13,7 @@ import {
 } from '@/data';
 import { ComingList } from '@/features/shared/teaching/coming-list';
 import { Busy, shownFirst } from './busy';
-import { useMessages } from '@/features/shared/messages';
+import { useMessages } from '@/features/shared/shell/messages';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** So many places that cannot be read are listed. */

@@ -2,7 +2,7 @@
 
 import { FileCheck2 } from 'lucide-react';
 import { change, keepInFile, useKeptFile, useLastSaved } from '@/data';
-import { useMessages } from '@/features/shared/messages';
+import { useMessages } from '@/features/shared/shell/messages';
 import { useWords } from '@/features/shared/words/use-words';
 
 const NAME = 'studio.newthumb-studio.json';

@@ -10,7 +10,7 @@ import {
   useOwnEarFigures,
   type Room,
 } from '@/data';
-import { useMessages } from '@/features/shared/messages';
+import { useMessages } from '@/features/shared/shell/messages';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 const KB = 1_000;

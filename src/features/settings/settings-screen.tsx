@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useEffect } from 'react';
 import { useSettings } from '@/data';
-import { ScreenKeys } from '@/features/shared/key-help';
+import { ScreenKeys } from '@/features/shared/keys/key-help';
 import { AsideBox } from './aside-box';
 import { OfflineBox } from './offline-box';
 import { handQuestions, questions, studioQuestions } from './questions';

@@ -3,7 +3,7 @@
 import { useEffect, useEffectEvent, useState } from 'react';
 import { GREATEST_SPAN_MM, LEAST_SPAN_MM, ROUGH_SPANS } from '@/core/keyboard';
 import { change } from '@/data';
-import { reachTyped } from '@/features/shared/reach-typed';
+import { reachTyped } from '@/features/shared/pupils/reach-typed';
 import { useWords } from '@/features/shared/words/use-words';
 
 /** How long after the last key a figure is kept: the 9 of 99 is none. Unit: ms. */

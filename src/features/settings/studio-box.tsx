@@ -3,10 +3,10 @@
 import { useRef, useState } from 'react';
 import { Download, Upload } from 'lucide-react';
 import { change, compareWithStudio, readStudioFile, usePieces } from '@/data';
-import { loadDemoStudio } from '@/features/shared/demo-studio';
-import { useTakeFiles } from '@/features/shared/use-take-files';
-import { useMessages } from '@/features/shared/messages';
-import { useSaveStudio } from '@/features/shared/save-studio';
+import { loadDemoStudio } from '@/features/shared/demo/demo-studio';
+import { useTakeFiles } from '@/features/shared/files/use-take-files';
+import { useMessages } from '@/features/shared/shell/messages';
+import { useSaveStudio } from '@/features/shared/files/save-studio';
 import { Busy, shownFirst } from './busy';
 import { FilePreview, type Looked } from './file-preview';
 import { KeptFileBox } from './kept-file-box';

@@ -3,7 +3,7 @@
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import type { PieceRecord } from '@/data';
-import { useWidth } from '@/features/shared/use-size';
+import { useWidth } from '@/features/shared/parts/use-size';
 import { PieceCard } from './piece-card';
 import type { PieceFacts } from './use-piece-facts';
 

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { Tag } from 'lucide-react';
 import { change, MOST_TAG_LETTERS, type PieceRecord } from '@/data';
-import { FoldOut } from '@/features/shared/fold-out';
+import { FoldOut } from '@/features/shared/parts/fold-out';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 interface CardTagsProps {

@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { readOpening } from '@/core/edit';
 import { typedAsLetters } from '@/core/explain';
 import { parseKey } from '@/core/pitch';
-import { useBeginPiece } from '@/features/shared/use-begin-piece';
+import { useBeginPiece } from '@/features/shared/pieces/use-begin-piece';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 interface NewPieceProps {

@@ -1,7 +1,7 @@
 import type { PositionView } from '@/core/views';
 import { parseKey, signatureOf } from '@/core/pitch';
 import type { PieceRecord, ShelfOrder } from '@/data';
-import { pieceTitle } from '@/features/shared/piece-title';
+import { pieceTitle } from '@/features/shared/pieces/piece-title';
 import type { PieceFacts } from './use-piece-facts';
 
 /** Which cards are wanted: words that all must be there, a tag, and whether they are on the shelf or in the archive. */

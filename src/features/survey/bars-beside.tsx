@@ -2,9 +2,9 @@
 
 import { Fragment, useMemo, useState } from 'react';
 import type { BarInKeys, HandInBarShown } from '@/core/views';
-import type { PieceOptions } from '@/features/shared/piece-options';
-import { HandsGlyph } from '@/features/shared/hand-glyph';
-import { useAnswer, type Answered } from '@/features/shared/use-answer';
+import type { PieceOptions } from '@/features/shared/pieces/piece-options';
+import { HandsGlyph } from '@/features/shared/music/hand-glyph';
+import { useAnswer, type Answered } from '@/features/shared/parts/use-answer';
 import { coreWorker } from '@/workers/client';
 import type { RankedKey } from './ranked';
 import { shortKey } from './short-key';

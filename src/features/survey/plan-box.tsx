@@ -4,11 +4,11 @@ import Link from 'next/link';
 import { ListPlus, X } from 'lucide-react';
 import { parseKey } from '@/core/pitch';
 import { change, usePlan, type PieceRecord, type PlanEntry, type PupilRecord } from '@/data';
-import { addressOf } from '@/features/shared/address-of';
-import { stageTitleOf } from '@/features/shared/stage-title';
+import { addressOf } from '@/features/shared/address/address-of';
+import { stageTitleOf } from '@/features/shared/pieces/stage-title';
 import { HandOverMenu } from '@/features/shared/teaching/hand-over-menu';
-import { useMessages } from '@/features/shared/messages';
-import { pieceTitle } from '@/features/shared/piece-title';
+import { useMessages } from '@/features/shared/shell/messages';
+import { pieceTitle } from '@/features/shared/pieces/piece-title';
 import type { RankedKey } from './ranked';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 

@@ -1,8 +1,8 @@
 'use client';
 
 import { array, mixed, string } from 'yup';
-import { field, listOf, oneOf, text } from '@/features/shared/query-fields';
-import { changeQuery, useQuery, type QueryOf } from '@/features/shared/use-query';
+import { field, listOf, oneOf, text } from '@/features/shared/address/query-fields';
+import { changeQuery, useQuery, type QueryOf } from '@/features/shared/address/use-query';
 
 /** How keys can be ranked: by the core's orders, or by the teacher's own. */
 export const ORDERS = ['ease', 'fifths', 'shape', 'own'] as const;

@@ -1,8 +1,8 @@
 'use client';
 
 import { usePiece } from '@/data';
-import { useForWhom } from '@/features/shared/for-whom';
-import { MissingPiece, WhichPiece } from '@/features/shared/which-piece';
+import { useForWhom } from '@/features/shared/pupils/for-whom';
+import { MissingPiece, WhichPiece } from '@/features/shared/pieces/which-piece';
 import { SurveyPiece } from './survey-piece';
 import { useSurveyAddress } from './survey-address';
 import { useWords } from '@/features/shared/words/use-words';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { PieceOptions } from '@/features/shared/piece-options';
+import type { PieceOptions } from '@/features/shared/pieces/piece-options';
 import type { SurveyKey, Surveyed, SurveyMode, SurveyUnwritable } from '@/contract/core-questions';
 import type { Trouble } from '@/contract/answer';
 import { askSurvey, type SurveyOnTheWay } from '@/workers/questions';

@@ -1,8 +1,8 @@
 import { useEffect, useRef, type MouseEvent, type RefObject } from 'react';
 import type { BenchView } from '@/core/views';
 import type { Desk, Settings } from '@/data';
-import { Paper } from '../paper';
-import type { BenchPlayer } from '../use-player';
+import { Paper } from '../paper/paper';
+import type { BenchPlayer } from '../sound/use-player';
 import type { StandPaper } from './use-stand-page';
 
 const NOTHING: readonly string[] = [];

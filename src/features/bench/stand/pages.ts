@@ -1,4 +1,4 @@
-import type { Engraved } from '@/features/shared/engraved-page';
+import type { Engraved } from '@/features/shared/music/engraved-page';
 
 /** A page of the music stand: the systems that are seen at once. */
 export interface StandPage {

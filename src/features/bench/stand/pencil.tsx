@@ -1,8 +1,8 @@
 import { Circle, Eraser } from 'lucide-react';
 import type { BenchView } from '@/core/views';
 import type { Finger } from '@/core/score';
-import type { PaperMark } from '../paper-mark';
-import type { DecisionActions } from '../use-decide';
+import type { PaperMark } from '../paper/paper-mark';
+import type { DecisionActions } from '../beside/use-decide';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** What the pencil does to the note it touches. */

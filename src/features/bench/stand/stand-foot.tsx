@@ -1,7 +1,7 @@
 import { useRef, type ReactNode } from 'react';
-import { useFootRoom } from '@/features/shared/use-foot-room';
+import { useFootRoom } from '@/features/shared/parts/use-foot-room';
 import { ChevronLeft, ChevronRight, Play, Square } from 'lucide-react';
-import type { BenchPlayer } from '../use-player';
+import type { BenchPlayer } from '../sound/use-player';
 import type { StandPaper } from './use-stand-page';
 import { useWords } from '@/features/shared/words/use-words';
 

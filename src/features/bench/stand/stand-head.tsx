@@ -1,8 +1,8 @@
 import Link from 'next/link';
-import { HistoryButtons } from '@/features/shared/history-buttons';
+import { HistoryButtons } from '@/features/shared/history/history-buttons';
 import { ArrowLeft, EyeOff, Pencil as PencilIcon, Sun, ZoomIn, ZoomOut } from 'lucide-react';
 import { useWords } from '@/features/shared/words/use-words';
-import { withKey } from '@/features/shared/key-caps';
+import { withKey } from '@/features/shared/keys/key-caps';
 import { STAND_KEYS } from './stand-keys';
 
 interface StandHeadProps {

@@ -1,5 +1,5 @@
-import type { ScreenKey } from '@/features/shared/use-keys';
-import { keyLetters } from '../use-key-typing';
+import type { ScreenKey } from '@/features/shared/keys/use-keys';
+import { keyLetters } from '../keys/use-key-typing';
 import { type Words } from '@/features/shared/words/use-words';
 
 /** What the keys of the music stand work on. */

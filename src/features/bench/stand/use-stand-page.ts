@@ -2,14 +2,14 @@
 
 import { useCallback, useMemo, useRef, useState, type RefObject } from 'react';
 import { decidedFor, type Desk, type PieceRecord, type PupilRecord } from '@/data';
-import type { Engraved } from '@/features/shared/engraved-page';
-import { useSame } from '@/features/shared/use-same';
-import { useSize } from '@/features/shared/use-size';
-import type { PaperSpace } from '../fit';
-import type { PaperMark } from '../paper-mark';
+import type { Engraved } from '@/features/shared/music/engraved-page';
+import { useSame } from '@/features/shared/parts/use-same';
+import { useSize } from '@/features/shared/parts/use-size';
+import type { PaperSpace } from '../paper/fit';
+import type { PaperMark } from '../paper/paper-mark';
 import type { BenchPage } from '../use-bench';
-import { useFit } from '../use-fit';
-import { pageOf } from '../use-paper-page';
+import { useFit } from '../paper/use-fit';
+import { pageOf } from '../paper/use-paper-page';
 import { pageOfBar, standPages, type StandPage } from './pages';
 
 /** What the music stand shows: the new key alone, page by page. */

@@ -4,7 +4,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { keepTuning, useTuning, type TuningRecord } from '@/data';
 import { openMicrophone, type MicrophoneGone, type OpenMicrophone } from '@/features/shared/devices/microphone';
 import { DeviceTrouble } from '@/features/shared/devices/key-device';
-import { useMessages } from '@/features/shared/messages';
+import { useMessages } from '@/features/shared/shell/messages';
 import { useWords } from '@/features/shared/words/use-words';
 import { earWorker } from '@/workers/client';
 

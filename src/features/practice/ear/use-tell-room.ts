@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback } from 'react';
-import { useMessages } from '@/features/shared/messages';
+import { useMessages } from '@/features/shared/shell/messages';
 import { useWords } from '@/features/shared/words/use-words';
 
 /** Tells where there was no room for the sound of a run. */

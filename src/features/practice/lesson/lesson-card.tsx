@@ -5,11 +5,11 @@ import { Check, Ear, FastForward, Music4, Play } from 'lucide-react';
 import { weeksAfter, type Week } from '@/core/calendar';
 import { faultsByBar } from '@/core/teaching';
 import { change, factOf, type PieceRecord, type PlanEntry, type RunRecord } from '@/data';
-import { addressOf } from '@/features/shared/address-of';
+import { addressOf } from '@/features/shared/address/address-of';
 import { cardTitle } from '@/features/shared/teaching/card-title';
-import { changeQuery } from '@/features/shared/use-query';
+import { changeQuery } from '@/features/shared/address/use-query';
 import { useWords } from '@/features/shared/words/use-words';
-import type { ForWhom } from '@/features/shared/for-whom';
+import type { ForWhom } from '@/features/shared/pupils/for-whom';
 import { RecordRun } from '../record/record-run';
 import { RunLine } from '../record/run-line';
 

@@ -3,7 +3,7 @@
 import type { Day } from '@/core/calendar';
 import { change, type PupilRecord } from '@/data';
 import { dayWords } from '@/features/shared/teaching/day-words';
-import { useTypedNote } from '@/features/shared/use-typed-note';
+import { useTypedNote } from '@/features/shared/parts/use-typed-note';
 import { useWords } from '@/features/shared/words/use-words';
 
 interface LessonNoteProps {

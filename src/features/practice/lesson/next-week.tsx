@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { CalendarCheck } from 'lucide-react';
 import { taughtWeeks, weeksAfter, type FirstDay, type Holiday, type Week } from '@/core/calendar';
 import { change, type PieceRecord, type PlanEntry, type PupilRecord } from '@/data';
-import { addressOf } from '@/features/shared/address-of';
+import { addressOf } from '@/features/shared/address/address-of';
 import { cardTitle } from '@/features/shared/teaching/card-title';
 import { weekWords } from '@/features/shared/teaching/day-words';
 import { useWords } from '@/features/shared/words/use-words';

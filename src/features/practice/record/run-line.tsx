@@ -1,7 +1,7 @@
 import { Check, CircleDashed, PencilLine } from 'lucide-react';
 import { parseKey } from '@/core/pitch';
 import type { PieceRecord, RunRecord } from '@/data';
-import { stageTitleOf } from '@/features/shared/stage-title';
+import { stageTitleOf } from '@/features/shared/pieces/stage-title';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 const SIGNS = { clean: Check, unclean: CircleDashed, ticked: PencilLine } as const;

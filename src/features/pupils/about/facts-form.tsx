@@ -6,8 +6,8 @@ import { object, string, type InferType } from 'yup';
 import { typedAsLetters } from '@/core/explain';
 import { midiNumber, parsePitch, spellKey } from '@/core/pitch';
 import { change, MOST_GROUP_LETTERS, MOST_NAME_LETTERS, type PupilRecord } from '@/data';
-import { Labelled } from '@/features/shared/labelled';
-import { useKeptForm } from '@/features/shared/use-kept-form';
+import { Labelled } from '@/features/shared/parts/labelled';
+import { useKeptForm } from '@/features/shared/parts/use-kept-form';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 const MOST_NOTE_LETTERS = 2000;

@@ -9,10 +9,10 @@ import { object, string } from 'yup';
 import { dayOf, isDay } from '@/core/calendar';
 import { GREATEST_SPAN_MM, LEAST_SPAN_MM, ROUGH_SPANS } from '@/core/keyboard';
 import { ABILITIES, change, type Ability, type PupilRecord } from '@/data';
-import { Labelled } from '@/features/shared/labelled';
-import { reachTyped } from '@/features/shared/reach-typed';
+import { Labelled } from '@/features/shared/parts/labelled';
+import { reachTyped } from '@/features/shared/pupils/reach-typed';
 import { dayWords } from '@/features/shared/teaching/day-words';
-import { useKeptForm } from '@/features/shared/use-kept-form';
+import { useKeptForm } from '@/features/shared/parts/use-kept-form';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 // Charts bring a large script along: it comes with the first of them.

@@ -5,7 +5,7 @@ import { Trash2 } from 'lucide-react';
 import { useForm } from 'react-hook-form';
 import { number, object, string, type InferType } from 'yup';
 import { change, type PupilRecord } from '@/data';
-import { useKeptForm } from '@/features/shared/use-kept-form';
+import { useKeptForm } from '@/features/shared/parts/use-kept-form';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 const formSchema = (w: Words) =>

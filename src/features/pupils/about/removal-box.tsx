@@ -4,8 +4,8 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Download } from 'lucide-react';
 import { change, erasePupilForGood, pupilText, useLessons, usePlan, useRunCount, type PupilRecord } from '@/data';
-import { useMessages } from '@/features/shared/messages';
-import { saveFile } from '@/features/shared/save-file';
+import { useMessages } from '@/features/shared/shell/messages';
+import { saveFile } from '@/features/shared/files/save-file';
 import { fileWord } from '@/features/shared/teaching/file-word';
 import { useWords } from '@/features/shared/words/use-words';
 

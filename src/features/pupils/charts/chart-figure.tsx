@@ -4,8 +4,8 @@ import { useId, useState, type ReactElement } from 'react';
 import { Download } from 'lucide-react';
 import Papa from 'papaparse';
 import { ResponsiveContainer } from 'recharts';
-import { useGrowing } from '@/features/shared/use-growing';
-import { saveFile } from '@/features/shared/save-file';
+import { useGrowing } from '@/features/shared/parts/use-growing';
+import { saveFile } from '@/features/shared/files/save-file';
 import { useWords } from '@/features/shared/words/use-words';
 
 /** The numbers of a picture: what stands over each column, and the rows. */

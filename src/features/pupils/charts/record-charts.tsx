@@ -13,8 +13,8 @@ import {
   type RunFact,
 } from '@/core/teaching';
 import type { PupilRecord, Settings } from '@/data';
-import { addressOf } from '@/features/shared/address-of';
-import { useGrowing } from '@/features/shared/use-growing';
+import { addressOf } from '@/features/shared/address/address-of';
+import { useGrowing } from '@/features/shared/parts/use-growing';
 import { keyWords } from '@/features/shared/teaching/key-words';
 import { useWords } from '@/features/shared/words/use-words';
 import { FaultBarsChart, FaultKindsChart, KeysChart, MinutesChart, PieceChart } from './practice-charts';

@@ -12,9 +12,9 @@ import {
   type PlanEntry,
   type PupilRecord,
 } from '@/data';
-import { pieceTitle } from '@/features/shared/piece-title';
+import { pieceTitle } from '@/features/shared/pieces/piece-title';
 import { cardTitle } from '@/features/shared/teaching/card-title';
-import { useSame } from '@/features/shared/use-same';
+import { useSame } from '@/features/shared/parts/use-same';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 /** What was changed here and on a pupil’s device without either knowing: both are shown, and the teacher chooses. */

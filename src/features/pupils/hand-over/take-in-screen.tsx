@@ -13,9 +13,9 @@ import {
   type ComingRecord,
   type LookedOver,
 } from '@/data';
-import { addressOf } from '@/features/shared/address-of';
-import { keepChosen } from '@/features/shared/choose-pupil';
-import { useMessages } from '@/features/shared/messages';
+import { addressOf } from '@/features/shared/address/address-of';
+import { keepChosen } from '@/features/shared/pupils/choose-pupil';
+import { useMessages } from '@/features/shared/shell/messages';
 import { ComingList, RefusedList } from '@/features/shared/teaching/coming-list';
 import { handedIn, isHandOverLink } from '@/features/shared/teaching/hand-over-link';
 import { useHanded, type NamedHanded } from '@/features/shared/teaching/handed';

@@ -6,7 +6,7 @@ import { parseKey, type Key } from '@/core/pitch';
 import { fiveFingers } from '@/core/reference';
 import type { KeyState, RunFact } from '@/core/teaching';
 import type { PupilRecord, Settings } from '@/data';
-import { HandsGlyph } from '@/features/shared/hand-glyph';
+import { HandsGlyph } from '@/features/shared/music/hand-glyph';
 import { useWords } from '@/features/shared/words/use-words';
 import { KeyDetails } from './key-details';
 import { NextKeyBox } from './next-key-box';

@@ -12,9 +12,9 @@ import {
   type RunFact,
 } from '@/core/teaching';
 import { usePiecesOf, usePlan, type PupilRecord, type Settings } from '@/data';
-import { ownOrderOf } from '@/features/shared/own-order';
-import { usePlayerOf } from '@/features/shared/piece-options';
-import { useSame } from '@/features/shared/use-same';
+import { ownOrderOf } from '@/features/shared/pieces/own-order';
+import { usePlayerOf } from '@/features/shared/pieces/piece-options';
+import { useSame } from '@/features/shared/parts/use-same';
 import { useLadders } from './use-ladders';
 
 const MODES: readonly Mode[] = ['major', 'minor'];

@@ -13,10 +13,10 @@ import {
   type PupilRecord,
   type Settings,
 } from '@/data';
-import { addressOf } from '@/features/shared/address-of';
-import { stageTitleOf } from '@/features/shared/stage-title';
+import { addressOf } from '@/features/shared/address/address-of';
+import { stageTitleOf } from '@/features/shared/pieces/stage-title';
 import { keyWords } from '@/features/shared/teaching/key-words';
-import { useTypedNote } from '@/features/shared/use-typed-note';
+import { useTypedNote } from '@/features/shared/parts/use-typed-note';
 import { useWords } from '@/features/shared/words/use-words';
 import { POSITIONS } from '../keys/use-key-standings';
 import { copyFor } from './lanes';

@@ -3,13 +3,13 @@
 import { zipSync } from 'fflate';
 import { ChevronDown, FileDown } from 'lucide-react';
 import { useDesk } from '@/data';
-import { ActionList } from '@/features/shared/action-list';
-import { FoldOut } from '@/features/shared/fold-out';
-import { useMessages } from '@/features/shared/messages';
+import { ActionList } from '@/features/shared/parts/action-list';
+import { FoldOut } from '@/features/shared/parts/fold-out';
+import { useMessages } from '@/features/shared/shell/messages';
 import { PrintingStatus } from '@/features/shared/printing/print-progress';
 import { paperOf } from '@/features/shared/printing/request-of';
 import { usePdf } from '@/features/shared/printing/use-pdf';
-import { saveFile } from '@/features/shared/save-file';
+import { saveFile } from '@/features/shared/files/save-file';
 import { fileWord } from '@/features/shared/teaching/file-word';
 import { useWords } from '@/features/shared/words/use-words';
 import { USUAL_PAPER } from '@/core/paper';

@@ -1,9 +1,9 @@
 import type { Week } from '@/core/calendar';
 import type { Sheet, WeekTold } from '@/core/sheets';
 import type { Desk, PieceRecord, PlanEntry, PupilRecord, Settings } from '@/data';
-import { pieceOptionsOf } from '@/features/shared/piece-options';
+import { pieceOptionsOf } from '@/features/shared/pieces/piece-options';
 import { footOf, requestOf } from '@/features/shared/printing/request-of';
-import { stageSourceOf } from '@/features/shared/stage-source';
+import { stageSourceOf } from '@/features/shared/pieces/stage-source';
 import { cardTitle } from '@/features/shared/teaching/card-title';
 import { weekWords } from '@/features/shared/teaching/day-words';
 import type { Words } from '@/features/shared/words/use-words';

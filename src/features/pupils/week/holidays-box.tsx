@@ -7,7 +7,7 @@ import { object, string, type InferType } from 'yup';
 import { isDay } from '@/core/calendar';
 import { change, type Settings } from '@/data';
 import { dayWords } from '@/features/shared/teaching/day-words';
-import { useKeptForm } from '@/features/shared/use-kept-form';
+import { useKeptForm } from '@/features/shared/parts/use-kept-form';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 
 const MOST_NAME_LETTERS = 60;

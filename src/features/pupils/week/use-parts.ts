@@ -3,8 +3,8 @@
 import { useMemo } from 'react';
 import type { PartsView } from '@/core/views';
 import type { PieceRecord, PupilRecord, Settings } from '@/data';
-import { usePieceOptions } from '@/features/shared/piece-options';
-import { useAnswer } from '@/features/shared/use-answer';
+import { usePieceOptions } from '@/features/shared/pieces/piece-options';
+import { useAnswer } from '@/features/shared/parts/use-answer';
 import { coreWorker } from '@/workers/client';
 
 interface ForWhom {

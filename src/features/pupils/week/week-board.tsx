@@ -20,7 +20,7 @@ import type { RunFact } from '@/core/teaching';
 import { change, type PieceRecord, type PlanEntry, type PupilRecord, type Settings } from '@/data';
 import { cardTitle } from '@/features/shared/teaching/card-title';
 import { weekWords } from '@/features/shared/teaching/day-words';
-import { useGrowing } from '@/features/shared/use-growing';
+import { useGrowing } from '@/features/shared/parts/use-growing';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 import { copyFor, putDown, WAITING, type Lane } from './lanes';
 import { CardLine, WeekCard } from './week-card';

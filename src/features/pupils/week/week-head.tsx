@@ -4,10 +4,10 @@ import Link from 'next/link';
 import { ChevronLeft, ChevronRight, GraduationCap } from 'lucide-react';
 import { weeksAfter, type FirstDay, type Week } from '@/core/calendar';
 import type { PupilRecord } from '@/data';
-import { addressOf } from '@/features/shared/address-of';
+import { addressOf } from '@/features/shared/address/address-of';
 import { HandOverMenu } from '@/features/shared/teaching/hand-over-menu';
 import { weekWords } from '@/features/shared/teaching/day-words';
-import { changeQuery } from '@/features/shared/use-query';
+import { changeQuery } from '@/features/shared/address/use-query';
 import { useWords } from '@/features/shared/words/use-words';
 import { groupsOf } from '../rows';
 

@@ -13,9 +13,9 @@ import {
   type PupilRecord,
   type Settings,
 } from '@/data';
-import { ScreenKeys } from '@/features/shared/key-help';
-import { text, type FieldReader } from '@/features/shared/query-fields';
-import { changeQuery, useQuery } from '@/features/shared/use-query';
+import { ScreenKeys } from '@/features/shared/keys/key-help';
+import { text, type FieldReader } from '@/features/shared/address/query-fields';
+import { changeQuery, useQuery } from '@/features/shared/address/use-query';
 import { useWords } from '@/features/shared/words/use-words';
 import { AddCard } from './add-card';
 import { pupilLanes, weekLanes } from './lanes';

@@ -4,7 +4,7 @@ import { parseKey } from '@/core/pitch';
 import { fiveFingers } from '@/core/reference';
 import type { FirstDay, Week } from '@/core/calendar';
 import type { PieceRecord, PlanEntry, PupilRecord } from '@/data';
-import { HandsGlyph } from '@/features/shared/hand-glyph';
+import { HandsGlyph } from '@/features/shared/music/hand-glyph';
 import { cardTitle } from '@/features/shared/teaching/card-title';
 import { weekWords } from '@/features/shared/teaching/day-words';
 import { useWords } from '@/features/shared/words/use-words';

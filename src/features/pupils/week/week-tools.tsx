@@ -4,8 +4,8 @@ import { CalendarArrowDown, CalendarOff, FastForward, Plus, Printer, Rows3 } fro
 import { useState } from 'react';
 import { calendarFile, taughtWeeks, weeksAfter, type Week } from '@/core/calendar';
 import { change, planAhead, type PieceRecord, type PlanEntry, type PupilRecord, type Settings } from '@/data';
-import { useMessages } from '@/features/shared/messages';
-import { saveFile } from '@/features/shared/save-file';
+import { useMessages } from '@/features/shared/shell/messages';
+import { saveFile } from '@/features/shared/files/save-file';
 import { fileWord } from '@/features/shared/teaching/file-word';
 import { useWords } from '@/features/shared/words/use-words';
 import { CALENDAR_WEEKS, calendarOf } from './calendar-of';

@@ -3,11 +3,11 @@
 import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
 import { usePieces, usePupils } from '@/data';
-import { addressOf } from '../address-of';
-import { pieceTitle } from '../piece-title';
-import { PLACES, PUPIL_PAGES } from '../place-list';
+import { addressOf } from '../address/address-of';
+import { pieceTitle } from '../pieces/piece-title';
+import { PLACES, PUPIL_PAGES } from '../shell/place-list';
 import { startTour, TOUR_PIECE } from '../tour/tour-state';
-import { useUndo } from '../use-undo';
+import { useUndo } from '../history/use-undo';
 import type { Choice } from './find-choices';
 import { useWords } from '@/features/shared/words/use-words';
 

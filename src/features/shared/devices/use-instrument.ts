@@ -2,7 +2,7 @@
 
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { StruckKey } from '@/core/asked';
-import { useMessages } from '@/features/shared/messages';
+import { useMessages } from '@/features/shared/shell/messages';
 import { useWords } from '@/features/shared/words/use-words';
 import { computerKeys, midiKeys, screenKeys, simulatedKeys } from './devices';
 import { DeviceTrouble, type KeyMove } from './key-device';

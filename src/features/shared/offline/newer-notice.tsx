@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { Notice } from '@/features/shared/notice';
+import { Notice } from '@/features/shared/parts/notice';
 import { useWords } from '@/features/shared/words/use-words';
 import { takeNewer } from './release';
 import { useRelease } from './use-release';

@@ -1,6 +1,6 @@
 'use client';
 
-import { ownAddress, SHELF } from '@/features/shared/own-address';
+import { ownAddress, SHELF } from '@/features/shared/address/own-address';
 import { mixed, number, object } from 'yup';
 import type { FromWorker, ToWorker } from '@/offline/files';
 import { oneOf } from '@/contract/one-of';

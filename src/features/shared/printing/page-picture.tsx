@@ -1,4 +1,4 @@
-import { ownAddress } from '@/features/shared/own-address';
+import { ownAddress } from '@/features/shared/address/own-address';
 import { memo } from 'react';
 import { INKS, type PageMark, type PrintedPage } from '@/print/page';
 

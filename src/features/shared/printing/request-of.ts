@@ -1,7 +1,7 @@
 import type { Wording } from '@/core/explain';
 import type { SheetRequest } from '@/core/sheets';
 import { decidedFor, type Desk, type PieceRecord, type PupilRecord, type Settings, type SheetChoice } from '@/data';
-import { keptFor } from '@/features/shared/kept-steps';
+import { keptFor } from '@/features/shared/pieces/kept-steps';
 
 /** What a sheet is asked with beside its piece: the teacher's choice, the marks and labels of the Bench, and the steps for this pupil in this key. */
 export function requestOf(

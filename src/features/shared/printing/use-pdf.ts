@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import type { PaperChoice } from '@/core/paper';
 import type { Sheet } from '@/core/sheets';
-import { useMessages } from '@/features/shared/messages';
+import { useMessages } from '@/features/shared/shell/messages';
 import { useWords } from '@/features/shared/words/use-words';
 import { makePdf } from '@/workers/print/print-job';
 

@@ -1,6 +1,6 @@
 'use client';
 
-import { ownAddress } from '@/features/shared/own-address';
+import { ownAddress } from '@/features/shared/address/own-address';
 import { getContext, MembraneSynth, Sampler, start } from 'tone';
 import type { Sounder } from './sounding';
 

@@ -1,6 +1,6 @@
 import type { PieceRecord, PlanEntry } from '@/data';
-import { pieceTitle } from '@/features/shared/piece-title';
-import { stageTitleOf } from '@/features/shared/stage-title';
+import { pieceTitle } from '@/features/shared/pieces/piece-title';
+import { stageTitleOf } from '@/features/shared/pieces/stage-title';
 import type { Words } from '@/features/shared/words/use-words';
 import { keyWords } from './key-words';
 

@@ -1,7 +1,7 @@
 'use client';
 
 import type { ComingRecord, RecordFacts, RefusedRecord } from '@/data';
-import { pieceTitle } from '@/features/shared/piece-title';
+import { pieceTitle } from '@/features/shared/pieces/piece-title';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 import { cardTitle } from './card-title';
 import { dayWords } from './day-words';

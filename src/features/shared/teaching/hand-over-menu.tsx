@@ -1,13 +1,13 @@
 'use client';
 
-import { BASE_PATH } from '@/features/shared/own-address';
+import { BASE_PATH } from '@/features/shared/address/own-address';
 import { useState } from 'react';
 import { ChevronDown, FileDown, Link2, QrCode, Reply, Send } from 'lucide-react';
 import type { Week } from '@/core/calendar';
 import { handOverText, type PupilRecord } from '@/data';
-import { FoldOut } from '@/features/shared/fold-out';
-import { useMessages } from '@/features/shared/messages';
-import { saveFile } from '@/features/shared/save-file';
+import { FoldOut } from '@/features/shared/parts/fold-out';
+import { useMessages } from '@/features/shared/shell/messages';
+import { saveFile } from '@/features/shared/files/save-file';
 import { useWords } from '@/features/shared/words/use-words';
 import { fileWord } from './file-word';
 import { linkOf, qrOf, type QrPicture } from './hand-over-link';

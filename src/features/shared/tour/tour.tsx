@@ -5,7 +5,7 @@ import { useEffect, useRef, useSyncExternalStore } from 'react';
 import { X } from 'lucide-react';
 import { goToStop, onTour, STOPS, tourStop } from './tour-state';
 import { useWords } from '@/features/shared/words/use-words';
-import { withKey } from '../key-caps';
+import { withKey } from '../keys/key-caps';
 
 /** The tour: five stops on a demo piece. It can be left at any time, and never comes back by itself. Nothing is blocked: what it speaks of can be tried. */
 export function Tour() {

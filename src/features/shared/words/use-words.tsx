@@ -3,7 +3,7 @@
 import { createContext, use, useMemo, type ReactNode } from 'react';
 import { USUAL_WORDING, wordsOf, type Wording, type Words } from '@/core/explain';
 import { useSettings, wordingOf } from '@/data';
-import { useSame } from '../use-same';
+import { useSame } from '../parts/use-same';
 
 export type { Words };
 
