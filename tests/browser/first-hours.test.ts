@@ -59,6 +59,14 @@ describe('every command by its words', () => {
       expect(await say(typed)).toBe(found);
       await page.waitForFunction((wanted: string) => location.pathname + location.search === wanted, {}, path);
     }
+  });
+
+  it('goes on from screens that have no keys of their own', async () => {
+    await goTo(page, '/lesson?pupil=demo-tam');
+    expect(await say('record tam')).toBe('to Tam Oakhollow’s record');
+    await page.waitForFunction(() => location.pathname === '/record');
+    expect(await say('week')).toBe('to the week');
+    await page.waitForFunction(() => location.pathname === '/week');
     await goTo(page, '/bench?piece=harbour-stairs');
     await page.waitForSelector('[data-role=paper] figure[aria-busy=false]');
   });

@@ -22,16 +22,38 @@ interface ScreenKeysProps {
   readonly choices?: ((typed: string) => readonly Choice[]) | undefined;
 }
 
+/** How many screens listen to these keys themselves just now. */
+let listening = 0;
+
+/** For screens that have no keys of their own: what can be done everywhere is listed and found there too. */
+export function UsualKeys() {
+  return <KeysAndWords keys={NO_KEYS} isOurs={() => listening === 0} />;
+}
+
+const NO_KEYS: readonly ScreenKey[] = [];
+
 /** Listens to a screen's keys, lists them when `?` is pressed, and finds all that can be done by its words. */
-export function ScreenKeys({ keys, choices }: ScreenKeysProps) {
+export function ScreenKeys(props: ScreenKeysProps) {
+  useEffect(() => {
+    listening += 1;
+    return () => {
+      listening -= 1;
+    };
+  }, []);
+  return <KeysAndWords {...props} isOurs={always} />;
+}
+
+const always = (): boolean => true;
+
+function KeysAndWords({ keys, choices, isOurs }: ScreenKeysProps & { readonly isOurs: () => boolean }) {
   const [shown, setShown] = useState<'keys' | 'choices' | null>(null);
   const all = useMemo(
     () => [
       ...keys,
-      { key: '?', does: '', act: () => setShown('keys') },
-      { key: 'Control+k', does: '', act: () => setShown('choices') },
+      { key: '?', does: '', act: () => isOurs() && setShown('keys') },
+      { key: 'Control+k', does: '', act: () => isOurs() && setShown('choices') },
     ],
-    [keys],
+    [keys, isOurs],
   );
   useKeys(all);
   const close = useCallback((): void => setShown(null), []);

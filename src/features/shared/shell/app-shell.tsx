@@ -9,6 +9,7 @@ import { openConsoleDoor } from './console-door';
 import { DropPlace } from '../files/drop-place';
 import { FileButton } from '../files/file-button';
 import { HandsGlyph } from '../music/hand-glyph';
+import { UsualKeys } from '../keys/key-help';
 import { HistoryButtons } from '../history/history-buttons';
 import { NewerStudioPage } from './newer-studio-page';
 import { Places } from './places';
@@ -66,6 +67,7 @@ export function AppShell({ children }: { readonly children: ReactNode }) {
       <main className={isFramed ? 'min-h-0 flex-1 overflow-y-auto print:overflow-visible' : ''}>
         <UnlessStoreFails state={store}>{children}</UnlessStoreFails>
       </main>
+      <UsualKeys />
       <DropPlace onFiles={take} />
       <Tour />
     </div>
