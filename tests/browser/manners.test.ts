@@ -3,6 +3,7 @@ import type { Page } from 'puppeteer-core';
 import { findings, findingsInBothLooks, overflow } from './support/axe';
 import {
   arriveAtShelf,
+  drop,
   goTo,
   hasTools,
   openAt,
@@ -135,6 +136,20 @@ describe('wrong addresses', () => {
     await sees(teacher.page, 'Which piece?');
     await press(teacher.page, 'Echo Well');
     await seesKey(teacher.page, 'C-major');
+  });
+});
+
+describe('what went wrong', () => {
+  it('is told on one other screen at most', async () => {
+    const { page } = teacher;
+    await goTo(page, '/');
+    await seesCards(page, 12);
+    await drop(page, [{ name: 'shopping.txt', text: 'bread, milk' }]);
+    await page.waitForSelector('[data-message=trouble]');
+    await goTo(page, '/settings');
+    expect(await page.$('[data-message=trouble]')).not.toBeNull();
+    await goTo(page, '/week');
+    await page.waitForFunction(() => document.querySelector('[data-message=trouble]') === null);
   });
 });
 

@@ -7,6 +7,7 @@ import type { PupilRecord } from '@/data';
 import { ask, filterName } from './fit-address';
 import { placeNamed } from './place-named';
 import { useWords, type Words } from '@/features/shared/words/use-words';
+import { Checkbox } from '@/features/shared/parts/checkbox';
 
 /** A filter as it would be asked now, in words; `details` are what else it could be about. */
 export interface FilterChoice {
@@ -96,9 +97,7 @@ export function FilterList({ choices, counts, chosen }: FilterListProps) {
         return (
           <div key={filter.kind}>
             <label className="flex min-h-9 cursor-pointer items-center gap-2">
-              <input
-                type="checkbox"
-                className="size-5 shrink-0 accent-primary"
+              <Checkbox
                 data-filter={filter.kind}
                 checked={isOn}
                 onChange={(event) => set(filter, event.target.checked)}

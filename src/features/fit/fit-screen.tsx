@@ -14,6 +14,7 @@ import { KeysAsked } from './keys-asked';
 import { readAhead, type ReadAhead } from './ask-shelf';
 import { useFits, type ShelfFits } from './use-fits';
 import { useWords } from '@/features/shared/words/use-words';
+import { ProgressBar } from '@/features/shared/parts/progress-bar';
 
 /** The whole shelf asked at once: what fits this pupil, and in which key. */
 export function FitScreen() {
@@ -117,12 +118,7 @@ function Progress({ shelf }: { readonly shelf: ShelfFits }) {
     <span className="ml-auto flex items-center gap-3 text-sm" role="status" data-role="fit-progress">
       {state === 'working' && fits.length < pieces ? (
         <>
-          <progress
-            className="h-2 w-40 accent-primary"
-            max={Math.max(1, pieces)}
-            value={fits.length}
-            aria-label={w.fit.piecesThatAreKnown}
-          />
+          <ProgressBar done={fits.length} of={Math.max(1, pieces)} words={w.fit.piecesThatAreKnown} />
           {w.fit.ofPieces(fits.length, pieces)}
           <button type="button" className="btn btn-sm h-9 font-normal" onClick={stop}>
             {w.shared.stop}

@@ -4,6 +4,7 @@ import type { HandoutPart } from '@/core/paper';
 import type { SheetChoice } from '@/data';
 import { Grip, SortableList, useSortableEntry } from '@/features/shared/parts/sortable-list';
 import { useWords } from '@/features/shared/words/use-words';
+import { Checkbox } from '@/features/shared/parts/checkbox';
 
 interface PartsListProps {
   readonly sheet: SheetChoice;
@@ -32,9 +33,7 @@ export function PartsList({ sheet, onPut }: PartsListProps) {
         </ul>
       </SortableList>
       <label className="ml-8 flex min-h-9 items-center gap-2 pointer-coarse:ml-11 pointer-coarse:min-h-11">
-        <input
-          type="checkbox"
-          className="checkbox checkbox-sm"
+        <Checkbox
           checked={tracks === 'shown'}
           onChange={(event) => onPut({ tracks: event.target.checked ? 'shown' : 'hidden' })}
         />
@@ -57,12 +56,7 @@ function PartEntry({ part, isOn, onTick }: PartEntryProps) {
     <li {...place} className="flex items-center bg-base-100" data-part={part}>
       <Grip grip={grip} label={w.handout.carry(w.handout.parts[part])} />
       <label className="flex min-h-9 flex-1 items-center gap-2 pointer-coarse:min-h-11">
-        <input
-          type="checkbox"
-          className="checkbox checkbox-sm"
-          checked={isOn}
-          onChange={(event) => onTick(event.target.checked)}
-        />
+        <Checkbox checked={isOn} onChange={(event) => onTick(event.target.checked)} />
         {w.handout.parts[part]}
       </label>
     </li>

@@ -10,6 +10,7 @@ import { turnTo, type HandoutAddress } from './handout-address';
 import { MoreKeys } from './more-keys';
 import { PartsList } from './parts-list';
 import { Templates } from './templates';
+import { Checkbox } from '@/features/shared/parts/checkbox';
 
 interface SheetPanelProps {
   readonly sheet: SheetChoice;
@@ -134,9 +135,7 @@ function KindChoices({ sheet, onPut }: KindChoicesProps) {
             onChoose={(leave) => onPut({ leave })}
           />
           <label className="flex min-h-9 items-center gap-2 text-sm pointer-coarse:min-h-11">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-sm"
+            <Checkbox
               checked={sheet.answers === 'with'}
               onChange={(event) => onPut({ answers: event.target.checked ? 'with' : 'without' })}
             />
@@ -150,9 +149,7 @@ function KindChoices({ sheet, onPut }: KindChoicesProps) {
           <legend className="mb-1 font-semibold">{w.handout.cardsAbout}</legend>
           {CARD_KINDS.map((card) => (
             <label key={card} className="flex min-h-9 items-center gap-2 pointer-coarse:min-h-11">
-              <input
-                type="checkbox"
-                className="checkbox checkbox-sm"
+              <Checkbox
                 checked={sheet.cards.includes(card)}
                 onChange={(event) =>
                   onPut({

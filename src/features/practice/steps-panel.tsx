@@ -10,6 +10,7 @@ import { useWords, type Words } from '@/features/shared/words/use-words';
 import { StepForm } from './step-form';
 import { useStepList, type StepList } from './use-step-list';
 import type { StepNow, Steps } from './use-steps';
+import { Checkbox } from '@/features/shared/parts/checkbox';
 
 interface StepsPanelProps {
   readonly piece: PieceRecord;
@@ -114,9 +115,7 @@ function Foot({ list, onAdded }: FootProps) {
         </select>
       </label>
       <label className="flex min-h-9 cursor-pointer items-center gap-2 pointer-coarse:min-h-11">
-        <input
-          type="checkbox"
-          className="checkbox checkbox-sm"
+        <Checkbox
           data-role="steps-every-key"
           checked={list.isForEveryKey}
           onChange={(event) => list.holdFor(event.target.checked ? 'every-key' : 'this-key')}

@@ -1,5 +1,7 @@
 'use client';
 
+import { ProgressBar } from '@/features/shared/parts/progress-bar';
+
 interface BusyProps {
   readonly words: string | null;
   /** How much of it is done, from 0 to 1; null where that is not known. */
@@ -11,7 +13,7 @@ export function Busy({ words, part = null }: BusyProps) {
   if (words === null) return null;
   return (
     <p role="status" className="mt-3 flex items-center gap-3 text-sm" data-role="busy">
-      <progress className="h-2 w-40 accent-primary" aria-label={words} {...(part === null ? {} : { value: part })} />
+      <ProgressBar done={part} of={1} words={words} />
       {words}
     </p>
   );

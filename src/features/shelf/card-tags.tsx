@@ -5,6 +5,7 @@ import { Tag } from 'lucide-react';
 import { change, MOST_TAG_LETTERS, type PieceRecord } from '@/data';
 import { FoldOut } from '@/features/shared/parts/fold-out';
 import { useWords, type Words } from '@/features/shared/words/use-words';
+import { Checkbox } from '@/features/shared/parts/checkbox';
 
 interface CardTagsProps {
   readonly piece: PieceRecord;
@@ -46,12 +47,7 @@ export function CardTags({ piece, title, allTags }: CardTagsProps) {
       >
         {allTags.map((tag) => (
           <label key={tag} className="flex min-h-8 cursor-pointer items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-4"
-              checked={piece.tags.includes(tag)}
-              onChange={() => putTag(w, piece, title, tag)}
-            />
+            <Checkbox checked={piece.tags.includes(tag)} onChange={() => putTag(w, piece, title, tag)} />
             <span className="min-w-0 truncate">{tag}</span>
           </label>
         ))}

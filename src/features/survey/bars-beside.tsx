@@ -9,6 +9,7 @@ import { coreWorker } from '@/workers/client';
 import type { RankedKey } from './ranked';
 import { shortKey } from './short-key';
 import { useWords } from '@/features/shared/words/use-words';
+import { Checkbox } from '@/features/shared/parts/checkbox';
 
 interface BarsBesideProps {
   readonly source: PieceOptions['source'];
@@ -46,13 +47,7 @@ export function BarsBeside({ source, options, keys, chosen, onToggle }: BarsBesi
         </span>
         <KeyPicker keys={keys} chosen={chosen} onToggle={onToggle} />
         <label className="flex min-h-9 cursor-pointer items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-5 accent-primary"
-            data-role="only-different"
-            checked={isShort}
-            onChange={(event) => setShort(event.target.checked)}
-          />{' '}
+          <Checkbox data-role="only-different" checked={isShort} onChange={(event) => setShort(event.target.checked)} />{' '}
           {w.survey.onlyBarsThatDiffer}
         </label>
       </div>

@@ -10,6 +10,7 @@ import { partnerWords } from './partner-box';
 import type { RankedKey } from './ranked';
 import type { Order } from './survey-address';
 import { useWords, type Words } from '@/features/shared/words/use-words';
+import { Checkbox } from '@/features/shared/parts/checkbox';
 
 interface KeyListProps {
   readonly keys: readonly RankedKey[];
@@ -76,13 +77,7 @@ function KeyRow({ shown, isOwnOrder, chosen, pieceId, partners, pupil, onToggle 
       className={`flex items-center gap-3 border-base-300 px-3 py-1.5 not-last:border-b max-md:flex-wrap ${leaveOut ? 'text-secondary' : ''}`}
     >
       <label className="flex size-8 shrink-0 cursor-pointer items-center justify-center print:hidden">
-        <input
-          type="checkbox"
-          className="size-5 accent-primary"
-          aria-label={w.survey.choose(words)}
-          checked={chosen.includes(name)}
-          onChange={() => onToggle(name)}
-        />
+        <Checkbox aria-label={w.survey.choose(words)} checked={chosen.includes(name)} onChange={() => onToggle(name)} />
       </label>
       {isOwnOrder && leaveOut === null ? <Grip grip={grip} label={w.survey.move(words)} /> : null}
       <span className="w-6 shrink-0 text-right text-sm text-secondary">{rank}</span>

@@ -27,6 +27,7 @@ import { chooseKeys, type Order, type OtherMode, type Show, type SurveyAddress }
 import { StagesByKey } from './stages-by-key';
 import { useSurvey } from './use-survey';
 import { useWords, type Words } from '@/features/shared/words/use-words';
+import { Checkbox } from '@/features/shared/parts/checkbox';
 
 // Charts bring a large script along: it comes with the first of them.
 const EffortPicture = dynamic(() => import('./effort-picture').then((part) => part.EffortPicture));
@@ -258,14 +259,7 @@ function OtherModes({ chosen }: { readonly chosen: readonly OtherMode[] }) {
       <div className="absolute left-0 z-20 mt-1 flex w-56 flex-col rounded-box border border-base-300 bg-base-100 p-3 shadow-lg">
         {modeNames(w).map(([mode, words]) => (
           <label key={mode} className="flex min-h-9 cursor-pointer items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5 accent-primary"
-              data-mode={mode}
-              checked={chosen.includes(mode)}
-              onChange={() => toggle(mode)}
-            />{' '}
-            {words}
+            <Checkbox data-mode={mode} checked={chosen.includes(mode)} onChange={() => toggle(mode)} /> {words}
           </label>
         ))}
       </div>

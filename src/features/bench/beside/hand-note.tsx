@@ -7,6 +7,7 @@ import { sightOf } from '@/features/shared/music/in-sight';
 import { SeverityMark } from '@/features/shared/music/severity-mark';
 import type { DecisionActions, NoteFinger, Reach } from './use-decide';
 import { useWords, type Words } from '@/features/shared/words/use-words';
+import { Checkbox } from '@/features/shared/parts/checkbox';
 
 /** The weight of a hand note in words. */
 export const severityWords = (w: Words) =>
@@ -239,7 +240,7 @@ function Check({
 }) {
   return (
     <label className="flex min-h-8 cursor-pointer items-center gap-2 text-sm">
-      <input type="checkbox" className="size-4" checked={isOn} onChange={(event) => onChange(event.target.checked)} />
+      <Checkbox checked={isOn} onChange={(event) => onChange(event.target.checked)} />
       <span>{children}</span>
     </label>
   );

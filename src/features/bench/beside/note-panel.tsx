@@ -9,6 +9,7 @@ import { coreWorker } from '@/workers/client';
 import type { BenchAnswers } from '../use-bench';
 import type { DecisionActions, Reach } from './use-decide';
 import { useWords } from '@/features/shared/words/use-words';
+import { Checkbox } from '@/features/shared/parts/checkbox';
 
 interface NotePanelProps {
   readonly view: BenchView;
@@ -115,9 +116,7 @@ function FingerRow({ view, noteId, name, answers, actions }: FingerRowProps) {
       </div>
       <div className="mt-1 flex flex-wrap items-center gap-x-3">
         <label className="flex min-h-8 cursor-pointer items-center gap-2 text-sm">
-          <input
-            type="checkbox"
-            className="size-4"
+          <Checkbox
             checked={reach === 'everywhere'}
             onChange={(event) => setReach(event.target.checked ? 'everywhere' : 'here')}
           />

@@ -2,6 +2,7 @@
 
 import type { Progress } from './use-ladder';
 import { useWords } from '@/features/shared/words/use-words';
+import { ProgressBar } from '@/features/shared/parts/progress-bar';
 
 interface KeysOnTheWayProps {
   readonly progress: Progress;
@@ -17,7 +18,7 @@ export function KeysOnTheWay({ progress, onStop, onGoOn }: KeysOnTheWayProps) {
       className="mx-4 mb-1.5 flex h-12 shrink-0 items-center gap-3 rounded-box border border-base-300 px-4"
       role="status"
     >
-      <progress className="progress w-40" value={progress.done} max={progress.of} aria-label={w.bench.keysWorkedOut} />
+      <ProgressBar done={progress.done} of={progress.of} words={w.bench.keysWorkedOut} />
       <span>
         {progress.isStopped
           ? w.bench.stoppedAfterOfKeys(progress.done, progress.of)

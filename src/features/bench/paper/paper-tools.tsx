@@ -8,6 +8,7 @@ import { FoldOut } from '@/features/shared/parts/fold-out';
 import { useWords, type Words } from '@/features/shared/words/use-words';
 import { withKey } from '@/features/shared/keys/key-caps';
 import { BENCH_KEYS } from '../keys/key-names';
+import { Checkbox } from '@/features/shared/parts/checkbox';
 
 /** What is on the paper: both versions, the new one alone, or fingers without a staff. */
 export const PAPER_VIEWS = ['both', 'after', 'fingers'] as const;
@@ -128,9 +129,7 @@ function UnderNotes({ desk }: { readonly desk: Desk }) {
     >
       <div className="flex flex-col p-2">
         <label className="flex min-h-8 cursor-pointer items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-4"
+          <Checkbox
             checked={desk.tracks === 'shown'}
             onChange={(event) => leave({ tracks: event.target.checked ? 'shown' : 'hidden' })}
           />
@@ -138,9 +137,7 @@ function UnderNotes({ desk }: { readonly desk: Desk }) {
         </label>
         {LABEL_KINDS.map((kind) => (
           <label key={kind} className="flex min-h-8 cursor-pointer items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-4"
+            <Checkbox
               data-label={kind}
               checked={desk.labels.includes(kind)}
               onChange={() => leave({ labels: [...withLabel(desk.labels, kind)] })}

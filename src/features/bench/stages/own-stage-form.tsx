@@ -7,6 +7,7 @@ import { useWords, type Words } from '@/features/shared/words/use-words';
 import { coreWorker } from '@/workers/client';
 import { goToStage } from './stage-rail';
 import type { BenchAnswers } from '../use-bench';
+import { Checkbox } from '@/features/shared/parts/checkbox';
 
 type Own = PieceRecord['ownStages'][number];
 
@@ -124,9 +125,7 @@ function OwnFields({ own, bars, onOwn, onBars }: OwnFieldsProps) {
         <legend className="text-xs text-secondary">{w.stages.easier}</legend>
         {EASINGS.map((easing) => (
           <label key={easing} className="flex min-h-8 cursor-pointer items-center gap-2 pointer-coarse:min-h-11">
-            <input
-              type="checkbox"
-              className="size-5 shrink-0 accent-primary"
+            <Checkbox
               data-easing={easing}
               checked={own.easings.includes(easing)}
               onChange={() => onOwn({ ...own, easings: toggled(own.easings, easing) })}

@@ -1,3 +1,5 @@
+import { Checkbox } from '@/features/shared/parts/checkbox';
+
 interface EarTickProps {
   /** How tests find it. */
   readonly role: string;
@@ -12,13 +14,7 @@ interface EarTickProps {
 export function EarTick({ role, words, told = '', isTicked, onTick }: EarTickProps) {
   return (
     <label className="flex min-h-9 cursor-pointer items-center gap-2 text-sm pointer-coarse:min-h-11">
-      <input
-        type="checkbox"
-        className="checkbox checkbox-sm"
-        data-role={role}
-        checked={isTicked}
-        onChange={(event) => onTick(event.target.checked)}
-      />
+      <Checkbox data-role={role} checked={isTicked} onChange={(event) => onTick(event.target.checked)} />
       <span>
         {words}
         {told === '' ? null : <span className="block text-xs text-secondary">{told}</span>}

@@ -14,6 +14,7 @@ import { reachTyped } from '@/features/shared/pupils/reach-typed';
 import { dayWords } from '@/features/shared/teaching/day-words';
 import { useKeptForm } from '@/features/shared/parts/use-kept-form';
 import { useWords, type Words } from '@/features/shared/words/use-words';
+import { Checkbox } from '@/features/shared/parts/checkbox';
 
 // Charts bring a large script along: it comes with the first of them.
 const SpanChart = dynamic(() => import('../charts/span-chart').then((part) => part.SpanChart));
@@ -170,9 +171,7 @@ function Abilities({ pupil }: { readonly pupil: PupilRecord }) {
             {(['left', 'right'] as const).map((hand) => (
               <td key={hand} className="text-center">
                 <label className="inline-flex size-9 cursor-pointer items-center justify-center pointer-coarse:size-11">
-                  <input
-                    type="checkbox"
-                    className="size-5 accent-primary"
+                  <Checkbox
                     aria-label={w.pupils.abilityOf(
                       w.pupils.abilities[ability],
                       hand === 'left' ? w.shared.leftHand : w.shared.rightHand,

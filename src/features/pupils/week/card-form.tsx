@@ -22,6 +22,7 @@ import { POSITIONS } from '../keys/use-key-standings';
 import { copyFor } from './lanes';
 import { printed } from './plan-weeks';
 import { useParts } from './use-parts';
+import { Checkbox } from '@/features/shared/parts/checkbox';
 
 interface CardFormProps {
   readonly card: PlanEntry;
@@ -202,9 +203,7 @@ function StepsOf({ card, piece, onPut }: Pick<PieceFieldsProps, 'card' | 'piece'
         const wanted = card.steps ?? steps.map(({ id }) => id);
         return (
           <label key={step.id} className="flex min-h-9 cursor-pointer items-center gap-2 pointer-coarse:min-h-11">
-            <input
-              type="checkbox"
-              className="size-5 accent-primary"
+            <Checkbox
               checked={wanted.includes(step.id)}
               onChange={() => {
                 const now = steps

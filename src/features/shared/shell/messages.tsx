@@ -10,10 +10,12 @@ import {
   useState,
   type ReactNode,
 } from 'react';
+import { usePathname } from 'next/navigation';
 import { CircleAlert, CircleCheck, X } from 'lucide-react';
 import { useWords } from '@/features/shared/words/use-words';
 
-/** Something to tell the teacher. A trouble stays until it is put away, and stands there once; what went well leaves with the next message, or after a while. */
+/** Something to tell the teacher. A trouble stays until it is put away, goes along to one other screen at most, and stands there once; what went well leaves
+ * with the next message, or after a while. */
 export interface Message {
   readonly kind: 'done' | 'trouble';
   readonly text: string;
@@ -32,7 +34,8 @@ export function useMessages(): Messages {
   return useContext(MessagesContext);
 }
 
-type ShownMessage = Message & { readonly number: number };
+/** `isCarried`: it was told on the screen before. */
+type ShownMessage = Message & { readonly number: number; readonly isCarried: boolean };
 
 /** Shows messages in a corner, heard by screen readers; nothing has to be answered. */
 export function MessagesProvider({ children }: { readonly children: ReactNode }) {
@@ -41,10 +44,16 @@ export function MessagesProvider({ children }: { readonly children: ReactNode })
     setShown((before) => {
       const number = (before.at(-1)?.number ?? 0) + 1;
       const open = before.filter(({ kind, text }) => kind === 'trouble' && text !== message.text);
-      return [...open.slice(-2), { ...message, number }];
+      return [...open.slice(-2), { ...message, number, isCarried: false }];
     });
   }, []);
   const value = useMemo(() => ({ say }), [say]);
+  const path = usePathname();
+  const [toldOn, setToldOn] = useState(path);
+  if (toldOn !== path) {
+    setToldOn(path);
+    setShown((before) => before.filter(({ isCarried }) => !isCarried).map((one) => ({ ...one, isCarried: true })));
+  }
   const putAway = (gone: number): void => setShown((before) => before.filter(({ number }) => number !== gone));
   return (
     <MessagesContext.Provider value={value}>
