@@ -2,6 +2,7 @@ import type { Wording } from '@/core/explain';
 import type { Player } from '@/core/fingering';
 import type { Courtesy } from '@/core/notation';
 import type { Decisions, Fingering } from '@/core/piece';
+import type { KeyboardSize } from '@/core/keyboard';
 import type { Direction } from '@/core/pitch';
 import type { OwnStage } from '@/core/stages';
 import type { DegreeForm, Spelling } from '@/core/transpose';
@@ -40,7 +41,7 @@ export interface BenchOptions {
   readonly fingering: FingersWanted;
   /** Who plays, and by which school. */
   readonly player: Player;
-  readonly keyboard: number;
+  readonly keyboard: KeyboardSize;
   /** Ids of notes under the other letter. */
   readonly respelled: readonly string[];
   /** What the teacher decided of this piece for this pupil, in all keys. */

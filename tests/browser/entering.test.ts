@@ -291,7 +291,7 @@ describe('other ways of entering', () => {
     const tab = await newTab(teacher.browser);
     await tab.evaluateOnNewDocument(() => {
       const input = new EventTarget();
-      const access = { inputs: new Map([['one', input]]) };
+      const access = Object.assign(new EventTarget(), { inputs: new Map([['one', input]]) });
       Object.assign(navigator, { requestMIDIAccess: () => Promise.resolve(access) });
       Object.assign(window, {
         playMidi: (bytes: readonly number[]) =>

@@ -4,11 +4,10 @@ import { useCallback, useMemo } from 'react';
 import type { BenchView } from '@/core/views';
 import { parseKey } from '@/core/pitch';
 import type { PieceRecord, PupilRecord } from '@/data';
-import { useDecisions, usePlayerOf } from '@/features/shared/pieces/piece-options';
+import { usePieceOptions } from '@/features/shared/pieces/piece-options';
 import { stagesBeside, stageSourceOf } from '@/features/shared/pieces/stage-source';
 import type { BenchFor } from './bench-for';
 import { useStaged, type StagesAnswers } from './stages/use-stages';
-import { useWords } from '@/features/shared/words/use-words';
 import { useAnswer, type Answered } from '@/features/shared/parts/use-answer';
 import type { Beside, BenchPageOptions } from '@/contract/core-questions';
 import type { EngraveLayout } from '@/contract/engraving-questions';
@@ -94,28 +93,10 @@ function useBenchOptions(
   { piece, settings, pupil }: BenchFor,
   { key, way, minor, right, left }: BenchAddress,
 ): { readonly anyKey: BenchOptions; readonly options: BenchOptions } {
-  const { fingering, spelling, courtesy } = settings;
-  const keyboard = Number(settings.keyboard);
-  const player = usePlayerOf(settings, pupil);
-  const decisions = useDecisions(piece, pupil);
-  const { wording } = useWords();
+  const { options: usual } = usePieceOptions(piece, settings, pupil);
   const anyKey = useMemo(
-    () => ({
-      to: null,
-      direction: way,
-      ...DEGREES[minor],
-      octaveRight: right,
-      octaveLeft: left,
-      spelling,
-      courtesy,
-      fingering,
-      player,
-      keyboard,
-      respelled: NO_NOTES,
-      decisions,
-      wording,
-    }),
-    [way, minor, right, left, fingering, player, spelling, courtesy, keyboard, decisions, wording],
+    () => ({ ...usual, direction: way, ...DEGREES[minor], octaveRight: right, octaveLeft: left }),
+    [usual, way, minor, right, left],
   );
   // The list comes anew with each reading of the record: its text tells whether it is another one.
   const respelled = respelledIn(piece, pupil, key).join();

@@ -45,7 +45,7 @@ export function fullOptions(piece: OpenedPiece, options: BenchOptions): Result<M
     seventh: options.seventh,
     fingering: options.fingering,
     player: samePlayer(options.player),
-    keyboard: options.keyboard as KeyboardSize,
+    keyboard: options.keyboard,
     respelled: options.respelled,
     decisions: options.decisions,
   });

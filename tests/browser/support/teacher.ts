@@ -106,7 +106,7 @@ export async function newTab(
  * machine shows the page before. Who waits in vain is told what was there. */
 function patient(page: Page): Page {
   page.setDefaultTimeout(PATIENCE_MS);
-  const { click, select, type, focus, hover, goto, reload, waitForSelector, waitForFunction } = page;
+  const { $eval, click, tap, select, type, focus, hover, goto, reload, waitForSelector, waitForFunction } = page;
   const once = (selector: string) => page.waitForSelector(selector);
   const inVain = async (cause: unknown): Promise<never> => {
     throw new Error(`${String(cause)}\n${await seenOn(page)}`, { cause });
@@ -127,6 +127,14 @@ function patient(page: Page): Page {
       const answer = await reload.call(page, options);
       await page.waitForFunction(isAlive);
       return answer;
+    },
+    $eval: (async (selector: string, ...rest: [never, ...never[]]): Promise<unknown> => {
+      await once(selector);
+      return $eval.call(page, selector, ...rest);
+    }) as Page['$eval'],
+    tap: async (selector: string) => {
+      await page.waitForFunction(answersToPress, {}, await once(selector));
+      return tap.call(page, selector);
     },
     click: async (selector: string, options?: ClickOptions) => {
       await page.waitForFunction(answersToPress, {}, await once(selector));

@@ -3,6 +3,7 @@
 import { useMemo } from 'react';
 import type { Level, Player } from '@/core/fingering';
 import type { Wording } from '@/core/explain';
+import type { KeyboardSize } from '@/core/keyboard';
 import type { Decisions } from '@/core/piece';
 import { decidedFor, type PieceRecord, type PupilRecord, type Settings } from '@/data';
 import type { BenchOptions, PieceSource } from '@/contract/piece-asked';
@@ -41,11 +42,6 @@ function decisionsOf(piece: PieceRecord, pupil: PupilRecord | null): Decisions {
   };
 }
 
-/** The same; it keeps its identity while it says the same. */
-export function useDecisions(piece: PieceRecord, pupil: PupilRecord | null): Decisions {
-  return useSame(decisionsOf(piece, pupil));
-}
-
 /** What the core is asked about a piece as a whole: which piece, and how all its keys are wanted. */
 export interface PieceOptions {
   readonly source: PieceSource;
@@ -75,7 +71,7 @@ export function pieceOptionsOf(
       courtesy,
       fingering,
       player: playerOf(settings, pupil),
-      keyboard: Number(keyboard),
+      keyboard: Number(keyboard) as KeyboardSize,
       respelled: [],
       decisions: decisionsOf({ musicXml, ownKey, part, ...piece }, pupil),
       wording,
