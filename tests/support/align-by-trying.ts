@@ -1,6 +1,6 @@
 import type { AskedMusic, AskedNote, AskedMoment, StruckKey } from '@/core/asked';
 import { apartCost, beginCost, keyCost, missingCost, pulseCost } from '@/core/practice/prices';
-import { BEGIN_LATE, EXTRA } from '@/core/practice/alignment-costs.table';
+import { BEGIN_LATE, EXTRA, LATE } from '@/core/practice/alignment-costs.table';
 
 /** What the cheapest alignment costs, found by trying for every key everything that it can be, from every place at which the player may stand. It shares the prices with
  * the program and nothing else: nothing is dropped on the way, and one may begin anew from any way, not the best alone. */
@@ -18,10 +18,11 @@ export function cheapestByTrying(music: AskedMusic, keys: readonly StruckKey[], 
     if (answer !== undefined) return answer;
     const { midi, downMs } = keys[key] as StruckKey;
     const prices = [EXTRA + from(key + 1, moment, taken, anchor, begun)];
-    const open = (at: number, price: number, begins: boolean): void =>
-      (moments[at] as AskedMoment).notes.forEach((note) =>
-        prices.push(price + keyCost(noteOf(note), midi, null) + from(key + 1, at, [note], key, begins)),
-      );
+    const open = (at: number, price: number, begins: boolean, priceOfRight = price): void =>
+      (moments[at] as AskedMoment).notes.forEach((note) => {
+        const off = keyCost(noteOf(note), midi, null);
+        prices.push((off === 0 ? priceOfRight : price + off) + from(key + 1, at, [note], key, begins));
+      });
     let before = 0;
     moments.forEach((target, at) => {
       open(at, moment < 0 ? Math.min(BEGIN_LATE, before) : beginCost(target), moment >= 0 || at > 0);
@@ -47,7 +48,9 @@ export function cheapestByTrying(music: AskedMusic, keys: readonly StruckKey[], 
       let missing = begun ? 0 : left.reduce((sum, note) => sum + missingCost(noteOf(note)), 0);
       for (let at = moment + 1; at < moments.length; at += 1) {
         const quarters = (moments[at] as AskedMoment).at - here.at;
-        open(at, missing + (msPerQuarter === null ? 0 : pulseCost(ms, quarters * msPerQuarter)), false);
+        const time = msPerQuarter === null ? 0 : pulseCost(ms, quarters * msPerQuarter);
+        const late = at === moment + 1 && missing === 0 ? Math.min(time, LATE) : time;
+        open(at, missing + time, false, missing + late);
         missing += priceOf(moments[at] as AskedMoment);
       }
     }

@@ -33,5 +33,7 @@ export const APART = 0.8;
 export const STEADY_OCTAVES = 0.25;
 export const BROKEN_OCTAVES = 1;
 export const BROKEN_PULSE = 1.5;
+/** The right key, next in order, however late: less than a key for nothing. */
+export const LATE = 0.95;
 /** Short times are uncertain by the hand's jitter: so much is added to both. Unit: ms. */
 export const JITTER_MS = 60;

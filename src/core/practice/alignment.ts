@@ -1,4 +1,4 @@
-/* eslint max-params: ["error", 6] -- done for every path and key, some million times: nothing may be made on the way */
+/* eslint max-params: ["error", 7] -- done for every path and key, some million times: nothing may be made on the way */
 import type { AskedMusic, AskedNote, AskedMoment, StruckKey } from '../asked';
 import * as cost from './alignment-costs.table';
 import { lookUp, type Looked } from './look-up';
@@ -88,12 +88,14 @@ function goOn(search: Search, parent: number, key: number): void {
   let left = sofar + missingOf(search, moment, mask);
   for (let later = moment + 1; later < music.moments.length && left <= limitOf(search); later += 1) {
     const time = timeCost(search, moment, later, key, ms);
-    openMoment(search, parent, key, later, left + time, 'goes-on');
+    // Whoever hesitates strikes the right key late: that is never dearer than the same key for nothing.
+    const late = later === moment + 1 && left === sofar ? Math.min(time, cost.LATE) : time;
+    openMoment(search, parent, key, later, left + time, 'goes-on', left + late);
     left += looked.missing[later] as number;
   }
 }
 
-/** Takes a key for the first of a moment. `price` is all that it costs but the key itself. */
+/** Takes a key for the first of a moment. `price` is all that it costs but the key itself; `priceOfRight` the same where it is the very key. */
 function openMoment(
   search: Search,
   parent: number,
@@ -101,13 +103,15 @@ function openMoment(
   moment: number,
   price: number,
   how: 'goes-on' | 'begins',
+  priceOfRight = price,
 ): void {
   const { midi } = search.keys[key] as StruckKey;
   const { notes } = search.music.moments[moment] as AskedMoment;
   const [from, begun] = how === 'begins' ? [beginningFrom(parent), BEGUN] : [parent, 0];
   for (let i = 0; i < notes.length; i += 1) {
     const note = notes[i] as number;
-    const whole = price + search.looked.keyCost(note, midi);
+    const off = search.looked.keyCost(note, midi);
+    const whole = off === 0 ? priceOfRight : price + off;
     if (whole <= limitOf(search)) search.paths.take(moment, (1 << i) | begun, key, whole, from, note);
   }
 }

@@ -69,6 +69,25 @@ describe('200 clean performances of a hand that is no machine', () => {
   });
 });
 
+describe('a last note that is waited for', () => {
+  it('comes late: it is neither left out nor a key too many', () => {
+    for (let seed = 1; seed <= 60; seed += 1) {
+      const luck = chance(seed);
+      const { name, music } = luck.of(all);
+      const { keys } = playAs({ ...STEADY, seed, drift: 0 }, music);
+      const { at = 0, notes = [] } = music.moments.at(-1) ?? {};
+      const lateMs = 1000 + luck.below(20_000);
+      const last = new Set(keys.toSorted((a, b) => a.downMs - b.downMs).slice(-notes.length));
+      const late = keys.map((key) =>
+        last.has(key) ? { ...key, downMs: key.downMs + lateMs, upMs: key.upMs + lateMs } : key,
+      );
+      const { faults } = judgePlaying(music, late, USUAL);
+      const accused = faults.filter(({ kind }) => kind === 'missing' || kind === 'extra');
+      expect([name, at, lateMs, accused]).toEqual([name, at, lateMs, []]);
+    }
+  });
+});
+
 describe('what is told beside', () => {
   it('has the tempo that was played, in the meter’s beats', () => {
     const { music } = all[0] as (typeof all)[number];
