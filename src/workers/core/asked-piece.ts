@@ -1,7 +1,6 @@
 import { err, lastingMemo, memo, memoOf, ok, type Fault, type Result } from '@/core/base';
 import type { Language } from '@/core/explain';
 import type { Player } from '@/core/fingering';
-import type { KeyboardSize } from '@/core/keyboard';
 import type { MoveOptions, OpenedPiece, Version } from '@/core/piece';
 import { hasMinorThird, keyText, parseKey, type Key, type Mode } from '@/core/pitch';
 import type { Rung } from '@/core/views';
