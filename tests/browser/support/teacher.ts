@@ -96,7 +96,10 @@ export async function newTab(
     void page.close().catch(() => undefined);
   });
   page.on('console', (message) => {
-    if (message.type() === 'error') complaints.push(message.text());
+    const { url = '' } = message.location();
+    // A browser asks for it by itself while the page's own icon is being put in anew.
+    const isIcon = url.endsWith('/favicon.ico');
+    if (message.type() === 'error' && !isIcon) complaints.push(`${message.text()} ${url}`.trim());
     if (message.text().includes('Content Security Policy')) noteTrespass(message.text());
   });
   return page;
