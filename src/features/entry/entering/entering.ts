@@ -1,16 +1,11 @@
-import type { LockTold, PieceLock, PieceToEnter } from '@/data';
-import type { EntryPageAsked, EntryResume, Pressed } from '@/contract/entry-questions';
+import type { LockTold, PieceLock } from '@/data';
+import type { EntryPageAsked, Pressed } from '@/contract/entry-questions';
 import type { Answer } from '@/contract/answer';
 import { createAsks, type Ask } from './asks';
-import {
-  NOTHING_SHOWN,
-  type Entering,
-  type EnteringParts,
-  type EnteringState,
-  type EnteringTold,
-} from './entering-parts';
+import type { Entering, EnteringParts, EnteringState, EnteringTold } from './entering-parts';
 import { createKeeper, type KeeperEnd } from './keeper';
-import { sameSystems } from './same-systems';
+import { resumeAt, type Shown } from './resume-at';
+import { createScreenState } from './screen-state';
 import { abcReading, CLOSED, keyPress, playedKeys } from './what-is-asked';
 
 /**
@@ -20,8 +15,6 @@ import { abcReading, CLOSED, keyPress, playedKeys } from './what-is-asked';
  */
 // eslint-disable-next-line max-lines-per-function -- small functions that share what was asked for and is not kept yet
 export function createEntering(id: string, { worker, store, ...parts }: EnteringParts): Entering {
-  let state = NOTHING_SHOWN;
-  const listeners = new Set<() => void>();
   let tell: (told: EnteringTold) => void = () => undefined;
   let page: EntryPageAsked | null = null;
   let role: 'none' | 'writer' | 'watcher' = 'none';
@@ -32,7 +25,7 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
   let mustOpen = true;
   let giving: Promise<unknown> = Promise.resolve();
   /** The music and the place in it that are shown. */
-  let shown: { readonly edition: string | null; readonly typing: string } | null = null;
+  let shown: Shown | null = null;
   /** Whether entering goes on from where the store says that it stood. */
   let isFromStore = false;
   /** Whether ABC is being written: each reading takes the place of the one before. */
@@ -44,12 +37,6 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
   let held: { readonly lock: PieceLock; readonly unwatch: () => void } | null = null;
   let driving: Promise<void> | null = null;
   let answers: Promise<unknown> = Promise.resolve();
-
-  const publish = (change: Partial<EnteringState> = {}): void => {
-    const view = change.view && sameSystems(state.view, change.view);
-    state = { ...state, ...change, ...(view ? { view } : {}), kept: keeper.kept() };
-    listeners.forEach((listener) => listener());
-  };
 
   const onEnd = (why: KeeperEnd): void => {
     if (why.kind === 'refused') {
@@ -65,6 +52,8 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
     if (isOpen) publish();
   };
   const keeper = createKeeper(id, store, { changed: onKept, ended: onEnd });
+  const screen = createScreenState(() => keeper.kept());
+  const { publish } = screen;
 
   const told: LockTold = {
     wanted: () => {
@@ -159,7 +148,13 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
     const { musicXml, part, edition } = found.piece;
     const isOther = shown !== null && shown.edition !== edition;
     if (isOther && asks.dropTurns()) tell({ kind: 'not-kept', fault: null });
-    const answer = await worker.open({ musicXml, part }, found.steps, on, resumeAt(found));
+    const isElsewhere = role === 'watcher' || isFromStore || isOther;
+    const answer = await worker.open(
+      { musicXml, part },
+      found.steps,
+      on,
+      resumeAt(found, { shown, isElsewhere, isAbc }),
+    );
     if (!answer.ok) return cannotOpen(answer.trouble);
     if (isOther) isChanged = true;
     isFromStore = false;
@@ -171,7 +166,7 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
       musicXml,
       notice: null,
       trouble: null,
-      opening: state.opening + (isOther ? 1 : 0),
+      opening: screen.state().opening + (isOther ? 1 : 0),
     });
     if (page !== null && page !== on) setOut(page);
     // What changed between the reading and now would otherwise be told to nobody.
@@ -181,14 +176,6 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
   const cannotOpen = (trouble: NonNullable<EnteringState['trouble']>): void => {
     if (asks.dropAll()) tell({ kind: 'not-kept', fault: null });
     publish({ trouble });
-  };
-
-  /** Where entering goes on: where the store says that it stood, if it was last entered elsewhere; else where it stood here. */
-  const resumeAt = ({ piece, typing }: PieceToEnter): EntryResume | null => {
-    const isSame = shown !== null && shown.edition === piece.edition;
-    const isElsewhere = role === 'watcher' || isFromStore || (shown !== null && !isSame);
-    if (typing !== null && isElsewhere) return { typing, how: 'there', isAbc: isAbc && isSame };
-    return shown && { typing: shown.typing, how: isSame ? 'there' : 'near', isAbc: isAbc && isSame };
   };
 
   const sendAll = (): void => {
@@ -263,7 +250,7 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
   };
 
   const onStore = (): void => {
-    if (state.trouble !== null) {
+    if (screen.state().trouble !== null) {
       // It may be there again: brought back by Undo.
       mustOpen = true;
       drive();
@@ -291,24 +278,15 @@ export function createEntering(id: string, { worker, store, ...parts }: Entering
       drive();
       return () => end(mine);
     },
-    state: () => state,
-    listen: (listener) => {
-      listeners.add(listener);
-      return () => listeners.delete(listener);
-    },
+    state: screen.state,
+    listen: screen.listen,
     setPage: (wanted) => {
       page = wanted;
       if (isOpen) setOut(wanted);
       else drive();
     },
     press: (command) => ask(keyPress(command)),
-    abc: (text) =>
-      new Promise((read) => {
-        const begins = (): void => {
-          isAbc = true;
-        };
-        ask(abcReading(text, { begins, read }));
-      }),
+    abc: (text) => new Promise((read) => ask(abcReading(text, { begins: () => void (isAbc = true), read }))),
     abcDone: () => {
       isAbc = false;
       void worker.abcDone();
