@@ -1,27 +1,11 @@
 'use client';
 
 import { ownAddress } from '@/features/shared/address/own-address';
-import { getContext, MembraneSynth, Sampler, start } from 'tone';
+import { getContext, start, ToneAudioBuffers } from 'tone';
+import { nearestRecording, sampleFiles } from './recorded-keys';
+import { createSounds } from './recordings';
 import type { Sounder } from './sounding';
-
-/** The keys that were recorded: every third one. Source: the sample set named in docs/credits.md. */
-const LETTERS = [
-  ['C', 'C'],
-  ['D#', 'Ds'],
-  ['F#', 'Fs'],
-  ['A', 'A'],
-] as const;
-
-function sampleFiles(): Readonly<Record<string, string>> {
-  const octaves = [0, 1, 2, 3, 4, 5, 6, 7, 8];
-  const names = octaves.flatMap((octave) =>
-    LETTERS.map(([letter, file]) => [`${letter}${octave}`, `${file}${octave}.mp3`] as const),
-  );
-  // The set goes from A0 to C8.
-  return Object.fromEntries(
-    names.filter(([name]) => (!name.endsWith('0') || name === 'A0') && (!name.endsWith('8') || name === 'C8')),
-  );
-}
+import { CLICK_S, woodClick } from './wood';
 
 /** So long before a string is heard its recording begins: where it first reaches a tenth of its height, the middle of the set; from A1 up all are within
  * 4 ms of it, in the lowest octave they are later. Measured on the decoded recordings. Unit: s. */
@@ -29,16 +13,6 @@ const LEAD_S = 0.013;
 
 /** How long a struck note rings on after its key is let go. Unit: s. */
 const RELEASE_S = 0.4;
-
-/** A click like that of a wooden metronome. */
-function createWood(): MembraneSynth {
-  return new MembraneSynth({
-    pitchDecay: 0.008,
-    octaves: 2,
-    envelope: { attack: 0.001, decay: 0.08, sustain: 0, release: 0.02 },
-    volume: -10,
-  }).toDestination();
-}
 
 /** A browser that gives no sound may never say so: it is waited for this long. Unit: ms. */
 const STARTS_WITHIN_MS = 5_000;
@@ -53,27 +27,38 @@ async function begun(): Promise<void> {
   if (getContext().state !== 'running') throw new Error('the sound is held back');
 }
 
-/** The recordings, read and ready. Throws where one of them does not come. */
-function loadedSampler(): Promise<Sampler> {
+/** The recordings, read and ready, each under the name of its key. Throws where one of them does not come. */
+function readRecordings(): Promise<ToneAudioBuffers> {
   return new Promise((resolve, reject) => {
-    const sampler = new Sampler({
+    const recordings = new ToneAudioBuffers({
       urls: sampleFiles(),
       baseUrl: ownAddress('/samples/'),
-      release: RELEASE_S,
-      onload: () => resolve(sampler),
+      onload: () => resolve(recordings),
       onerror: (error) => {
-        if (!sampler.disposed) sampler.dispose();
+        if (!recordings.disposed) recordings.dispose();
         reject(error);
       },
-    }).toDestination();
+    });
   });
 }
 
+/** A click of the metronome, ready to be played. */
+function woodBuffer(pitchHz: number): AudioBuffer {
+  const { sampleRate } = getContext();
+  const samples = woodClick(pitchHz, sampleRate);
+  const buffer = getContext().createBuffer(1, samples.length, sampleRate);
+  buffer.copyToChannel(samples, 0);
+  return buffer;
+}
+
+/** How much softer than the piano a click is. Unit: dB. */
+const CLICK_DB = -10;
+
 /** A grand piano from recordings, and a wooden click for beats. */
 export function createPiano(): Sounder {
-  let loading: Promise<Sampler> | null = null;
-  const load = (): Promise<Sampler> => {
-    loading ??= loadedSampler().catch((error: unknown) => {
+  let loading: Promise<ToneAudioBuffers> | null = null;
+  const load = (): Promise<ToneAudioBuffers> => {
+    loading ??= readRecordings().catch((error: unknown) => {
       // The next who wants to hear something tries anew.
       loading = null;
       throw error;
@@ -82,33 +67,38 @@ export function createPiano(): Sounder {
   };
   // Begun at once, and told to whoever waits for it; where nobody does yet, it is no fault of the page.
   load().catch(() => undefined);
-  let wood = createWood();
-  let lastClickS = 0;
-  let sampler: Sampler | null = null;
+  const sounds = createSounds();
+  const wood = { first: woodBuffer(784), other: woodBuffer(523.25) };
+  let recordings: ToneAudioBuffers | null = null;
   return {
     ready: async () => {
       await begun();
-      sampler = await load();
+      recordings = await load();
     },
     now: () => getContext().currentTime,
     strike: (midi, atS, lengthS, loudness) => {
-      const beginsS = Math.max(getContext().currentTime, atS - LEAD_S);
-      sampler?.triggerAttackRelease(440 * 2 ** ((midi - 69) / 12), lengthS, beginsS, loudness);
+      const { name, semitonesUp } = nearestRecording(midi);
+      if (!recordings?.has(name)) return;
+      sounds.play({
+        recording: recordings.get(name),
+        atS: Math.max(getContext().currentTime, atS - LEAD_S),
+        lengthS,
+        releaseS: RELEASE_S,
+        speed: 2 ** (semitonesUp / 12),
+        loudness,
+        gainDb: 0,
+      });
     },
-    click: (atS, isFirst) => {
-      lastClickS = atS;
-      wood.triggerAttackRelease(isFirst ? 'G5' : 'C5', 0.03, atS, isFirst ? 0.9 : 0.5);
-    },
-    quiet: () => {
-      sampler?.releaseAll();
-      if (lastClickS <= getContext().currentTime) return;
-      // Clicks that were handed over for later cannot be taken back from it, and it takes none before them: they come where nobody hears them.
-      const past = wood;
-      past.disconnect();
-      wood = createWood();
-      // Its parts go on sounding unheard until they are let go, and that can be done once what was handed over is past.
-      setTimeout(() => past.dispose(), (lastClickS - getContext().currentTime + 1) * 1000);
-      lastClickS = 0;
-    },
+    click: (atS, isFirst) =>
+      sounds.play({
+        recording: isFirst ? wood.first : wood.other,
+        atS,
+        lengthS: CLICK_S,
+        releaseS: 0,
+        speed: 1,
+        loudness: isFirst ? 0.9 : 0.5,
+        gainDb: CLICK_DB,
+      }),
+    quiet: () => sounds.letGo(),
   };
 }
