@@ -1,6 +1,6 @@
 // Everything that must hold, from a fresh clone: lint, types, import rules, unit tests, build, browser tests.
-// All steps run even after one has failed; the last line has the sums of all tests. `npm run check -- times` only says what took long when it was last run.
-import { mkdtempSync, readFileSync, existsSync } from 'node:fs';
+// All steps run even after one has failed; the last line has the sums of all tests, each as it ended the last time that it was run. `npm run check -- times` only says what took long when it was last run.
+import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureBuilt } from './lib/build.mjs';
@@ -9,6 +9,7 @@ import { ensureProgram } from './lib/debian.mjs';
 import { ensurePianos } from './ear/listening-set.mjs';
 import { ensureInstalled } from './lib/install.mjs';
 import { runsScript, runsTogether } from './lib/run.mjs';
+import { resultsNoted, sumOf, tellFailures } from './lib/test-results.mjs';
 import { printTimes } from './lib/times.mjs';
 
 if (process.argv[2] === 'times') {
@@ -16,12 +17,12 @@ if (process.argv[2] === 'times') {
   process.exit();
 }
 ensureInstalled();
-const sums = join(mkdtempSync(join(tmpdir(), 'new-thumb-check-')), 'sums');
+const noted = join(mkdtempSync(join(tmpdir(), 'new-thumb-check-')), 'results');
 const failed = [];
 const step = (name) => {
   console.log(`\n— ${name}`);
   const begun = Date.now();
-  if (!runsScript(name, { CHECK_SUMS: sums })) failed.push(name);
+  if (!runsScript(name, { TEST_RESULTS: noted })) failed.push(name);
   console.log(`— ${name}: ${Math.round((Date.now() - begun) / 1000)} s`);
 };
 
@@ -34,10 +35,9 @@ ensureBuilt();
 ensureChromium();
 step('test:browser');
 
-const lines = existsSync(sums) ? readFileSync(sums, 'utf8').trim().split('\n') : [];
-const [passed, missed] = lines
-  .map((line) => line.split(' ').map(Number))
-  .reduce((sum, line) => [sum[0] + line[0], sum[1] + line[1]], [0, 0]);
+const results = resultsNoted(noted);
+const sum = sumOf(results);
+tellFailures(results);
 if (failed.length > 0) console.log(`\nNot in order: ${failed.join(', ')}`);
-if (failed.length > 0 || passed === 0) process.exitCode = 1;
-console.log(`${passed} passed, ${missed} failed`);
+if (failed.length > 0 || sum.passed === 0) process.exitCode = 1;
+console.log(`${sum.passed} passed, ${sum.failed} failed`);
