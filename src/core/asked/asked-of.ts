@@ -5,7 +5,8 @@ import { playedBars, playingOrder, type PlayedBar } from '../playback';
 import { leftOutBefore, type Hand, type HandNote, type Measure, type NoteItem, type Part } from '../score';
 import { beatTicks } from '../time';
 import { childElements } from '../xml';
-import type { AskedBar, AskedMusic, AskedNote, HandFrame, AskedMoment } from './asked-music';
+import type { AskedBar, AskedMusic, AskedNote, HandFrame } from './asked-music';
+import { inOrder, momentsOf, SAME_TIME } from './moments';
 
 /** A piece in one key, as far as a player meets it. Notes as `handNotes` gives them. */
 export interface PlayedPiece {
@@ -118,12 +119,6 @@ function isMarked({ xml }: NoteItem, mark: string): boolean {
   return childElements(xml, 'notations').some((marks) => childElements(marks, mark).length > 0);
 }
 
-/** Two hands strike no more at once; what a file has beyond that is a moment of its own, at the same time. */
-const MOST_AT_ONCE = 12;
-
-/** Two times are one within this many quarter notes: thirds of a beat have no exact decimal. */
-const SAME_TIME = 1e-6;
-
 /** Tied notes as the one that is struck. */
 function joinTies(notes: readonly NoteToJoin[]): readonly AskedNote[] {
   const struck: AskedNote[] = [];
@@ -139,36 +134,5 @@ function joinTies(notes: readonly NoteToJoin[]): readonly AskedNote[] {
     if (tieStart) open.set(place, goesOn && at !== undefined ? at : struck.length - 1);
     else open.delete(place);
   }
-  return struck.toSorted((a, b) => a.at - b.at || Number(b.isGrace) - Number(a.isGrace) || a.midi - b.midi);
-}
-
-function momentsOf(
-  notes: readonly AskedNote[],
-  bars: readonly AskedBar[],
-  cuts: ReadonlySet<number>,
-): readonly AskedMoment[] {
-  const moments: AskedMoment[] = [];
-  let bar = 0;
-  let lastBar = -1;
-  for (const [i, note] of notes.entries()) {
-    const last = moments.at(-1);
-    if (last && Math.abs(last.at - note.at) < SAME_TIME && last.notes.length < MOST_AT_ONCE) {
-      moments[moments.length - 1] = { ...last, notes: [...last.notes, i] };
-      continue;
-    }
-    while (bars[bar + 1] && (bars[bar + 1] as AskedBar).at <= note.at + SAME_TIME) bar += 1;
-    const { at, beat } = bars[bar] as AskedBar;
-    const beats = (note.at - at) / beat;
-    const isOnBeat = Math.abs(beats - Math.round(beats)) < SAME_TIME;
-    const isFirst = bar !== lastBar;
-    moments.push({
-      at: note.at,
-      notes: [i],
-      barIndex: note.barIndex,
-      place: isFirst ? 'bar' : isOnBeat ? 'beat' : 'between',
-      isAfterCut: isFirst && cuts.has(bar),
-    });
-    lastBar = bar;
-  }
-  return moments;
+  return inOrder(struck);
 }

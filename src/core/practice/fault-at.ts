@@ -43,6 +43,7 @@ export function faultAt(music: AskedMusic, keys: readonly StruckKey[], facts: Fa
     run,
     keys: [...heard.map(({ key }) => key), ...extra],
     againAt: facts.againAt ?? null,
+    stretch: null,
   };
 }
 

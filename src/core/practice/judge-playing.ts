@@ -1,5 +1,7 @@
 import type { AskedMusic, StruckKey } from '../asked';
-import { align } from './alignment';
+import { causeFaults } from './causes/cause-faults';
+import { explain } from './causes/explain';
+import { keysAgainstPage } from './causes/page-as-played';
 import { evennessOf } from './evenness';
 import { findFaults } from './find-faults';
 import { heardBeside, tempoOfBars } from './heard-beside';
@@ -8,7 +10,6 @@ import type { Judgement, JudgedKey } from './judgement';
 import { nextThing } from './next-thing';
 import { NOT_SCORED, type PlayFault, type PlayFaultKind } from './play-fault';
 import { rightNotes } from './right-notes';
-import { tempoAround } from './tempo';
 import { TOLERANCES, type Strictness } from './tolerances.table';
 
 /** How a performance is judged. `bpm`: the tempo that was set, in the meter's beats; `countIn`: so many beats come before the first bar on the clock of what was
@@ -31,18 +32,20 @@ const NOT_BY_EAR: readonly PlayFaultKind[] = ['octave', 'too-short', 'too-long']
 
 /** Judges what was played against what is written. Keys in order of time.
  * Cost: that of aligning, twice; ten minutes of playing in less than half a second. */
-export function judgePlaying(music: AskedMusic, keys: readonly StruckKey[], options: JudgeOptions): Judgement {
-  const beat = music.bars[0]?.beat ?? 1;
+export function judgePlaying(asked: AskedMusic, struck: readonly StruckKey[], options: JudgeOptions): Judgement {
+  const beat = asked.bars[0]?.beat ?? 1;
   const given = options.bpm === null ? null : 60_000 / options.bpm / beat;
   const tolerance = TOLERANCES[options.strictness];
-  // The keys alone say roughly where everything belongs; with the pulse that follows from it, it is laid anew.
-  const rough = align(music, keys, null);
-  const alignment = align(music, keys, tempoAround(music, keys, rough, given));
+  const { causes, page, alignment } = explain(asked, struck, given);
+  // What is told of single keys is told against the page, as if nothing else had gone wrong.
+  const music = page.asWritten;
+  const keys = keysAgainstPage(struck, alignment, page);
   const runs = heardRuns(music, keys, alignment);
   const beginMs = options.countIn === null || given === null ? null : options.countIn * given * beat;
   const found = findFaults({ music, keys, alignment, runs, tolerance, beginMs });
   const { pulses, fates } = found;
-  const faults = options.byEar ? found.faults.filter(({ kind }) => !NOT_BY_EAR.includes(kind)) : found.faults;
+  const all = [...causeFaults(asked, page, alignment, causes), ...found.faults];
+  const faults = options.byEar ? all.filter((fault) => !isBeyondEar(fault)) : all;
   const paces = pulses.flatMap(({ msPerQuarter }) => (msPerQuarter === null ? [] : [msPerQuarter]));
   const pace = paces.at(-1);
   const bpm = pace === undefined ? null : 60_000 / pace / beat;
@@ -53,13 +56,14 @@ export function judgePlaying(music: AskedMusic, keys: readonly StruckKey[], opti
   const faultOf = new Map(faults.toReversed().flatMap((fault) => fault.keys.map((key) => [key, fault] as const)));
   return {
     clean: isWhole && scored.length === 0 && spreadMs <= tolerance.spreadMs,
-    written: music.notes.filter(({ isGrace }) => !isGrace).length,
-    right: rightNotes(music, keys, runs, faults),
+    written: asked.notes.filter(({ isGrace }) => !isGrace).length,
+    // Right is what came right for its cause: that it lay elsewhere is told once.
+    right: rightNotes(music, keys, runs, found.faults),
     pulse: { bpm, steady: !isBroken && spreadMs <= tolerance.spreadMs, spreadMs },
     evenness: options.byEar ? NOT_HEARD : evennessOf(music, keys, alignment),
     runs: runs.map((run) => ({ fromBar: barOf(music, run[0]?.moment), toBar: barOf(music, run.at(-1)?.moment) })),
     faults,
-    keys: keys.map(({ midi, downMs }, i): JudgedKey => {
+    keys: struck.map(({ midi, downMs }, i): JudgedKey => {
       const note = fates[i]?.note ?? null;
       return {
         midi,
@@ -71,8 +75,13 @@ export function judgePlaying(music: AskedMusic, keys: readonly StruckKey[], opti
     heard: options.byEar ? [] : heardBeside(music, keys, runs, pulses),
     unclear: (options.byEar?.unclear ?? []).flatMap((note) => music.notes[note]?.id ?? []),
     tempo: tempoOfBars(music, runs.at(-1) ?? []),
-    next: nextThing(music, scored, options.bpm ?? bpm),
+    next: nextThing(asked, scored, options.bpm ?? bpm),
   };
+}
+
+function isBeyondEar({ kind, stretch }: PlayFault): boolean {
+  const isOctave = stretch?.shift?.letters !== undefined && stretch.shift.letters % 7 === 0;
+  return NOT_BY_EAR.includes(kind) || isOctave;
 }
 
 /** How loud, the ear does not judge. */

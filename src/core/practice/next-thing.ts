@@ -1,4 +1,5 @@
 import type { AskedMusic } from '../asked';
+import type { Hand } from '../score';
 import type { NextThing } from './judgement';
 import type { PlayFault, PlayFaultKind } from './play-fault';
 
@@ -6,6 +7,9 @@ import type { PlayFault, PlayFaultKind } from './play-fault';
 const WEIGHT: Readonly<Record<PlayFaultKind, number>> = {
   'old-position': 4,
   'finger-off': 4,
+  transposed: 5,
+  'one-hand': 5,
+  'hand-late': 5,
   'forgot-signature': 3,
   'forgot-accidental': 3,
   stopped: 3,
@@ -31,8 +35,9 @@ const FIND_FIRST: readonly PlayFaultKind[] = [
   'forgot-accidental',
   'octave',
   'other-hand',
+  'transposed',
 ];
-const SLOWLY: readonly PlayFaultKind[] = ['hesitation', 'stopped', 'late', 'early', 'spread-chord'];
+const SLOWLY: readonly PlayFaultKind[] = ['hesitation', 'stopped', 'late', 'early', 'spread-chord', 'hand-late'];
 
 /** A drill is no longer than this. Unit: bars. */
 const MOST_BARS = 4;
@@ -56,11 +61,13 @@ export function nextThing(music: AskedMusic, faults: readonly PlayFault[], bpm: 
       grown = true;
     }
   }
+  const cause = faults.find(({ barIndex, stretch }) => barIndex === worst && stretch !== null)?.stretch;
+  if (cause) [from, to] = [worst, Math.min(cause.toBarIndex, worst + MOST_BARS - 1)];
   const inside = faults.filter(({ barIndex }) => barIndex >= from && barIndex <= to);
   const about = inside.reduce((most, fault) => (WEIGHT[fault.kind] > WEIGHT[most.kind] ? fault : most));
   // A hand that was heard and not asked for is not the one to practise.
   const asked = new Set(music.notes.map(({ hand }) => hand));
-  const hands = asked.size === 1 ? asked : new Set(inside.map(({ hand }) => hand));
+  const hands = asked.size === 1 ? asked : new Set(inside.map(handToPractise));
   const [only] = hands;
   return {
     from: numberOf(music, from),
@@ -72,6 +79,11 @@ export function nextThing(music: AskedMusic, faults: readonly PlayFault[], bpm: 
     way: wayOf(about.kind, bars.length === 1 && faults.length === 1),
     about,
   };
+}
+
+/** Hands that are apart are put together again. */
+function handToPractise({ kind, hand }: PlayFault): Hand | null {
+  return kind === 'hand-late' ? null : hand;
 }
 
 function wayOf(kind: PlayFaultKind, isOnly: boolean): NextThing['way'] {

@@ -1,5 +1,6 @@
 import type { Finger, Hand, NoteId } from '../score';
 import type { Pitch } from '../pitch';
+import type { Shift } from './causes/cause';
 
 /** What can go wrong in playing, named by its cause. Source: the scripting interface. */
 export const PLAY_FAULT_KINDS = [
@@ -20,6 +21,9 @@ export const PLAY_FAULT_KINDS = [
   'finger-off',
   'other-hand',
   'spread-chord',
+  'transposed',
+  'one-hand',
+  'hand-late',
 ] as const;
 export type PlayFaultKind = (typeof PLAY_FAULT_KINDS)[number];
 
@@ -48,4 +52,18 @@ export interface PlayFault {
   readonly keys: readonly number[];
   /** Where the player began again; for `stopped` alone, null where not at all. */
   readonly againAt: string | null;
+  /** How far a cause goes that concerns a whole stretch; null for what went wrong at one place. */
+  readonly stretch: FaultStretch | null;
+}
+
+/** A stretch of bars with one cause. */
+export interface FaultStretch {
+  /** The last bar, as it is printed, and as an index; and whether it is all that was asked for. */
+  readonly toBar: string;
+  readonly toBarIndex: number;
+  readonly isWhole: boolean;
+  /** How far from the page it was played, for `transposed`: letters, and half steps where the distance was the same everywhere. Higher is positive. */
+  readonly shift: Shift | null;
+  /** By how many beats a hand was behind the other, ahead of it below 0, for `hand-late`. */
+  readonly beats: number | null;
 }

@@ -19,6 +19,7 @@ const FAULT: PlayFault = {
   run: 0,
   keys: [8],
   againAt: null,
+  stretch: null,
 };
 const four = ['a', 'b', 'c', 'd'];
 

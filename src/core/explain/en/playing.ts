@@ -1,6 +1,7 @@
 import { assertNever } from '../../base';
 import type { HeardFact, Judgement, NextThing, PlayFault } from '../../practice';
 import { barRanges, capital, countWord, HAND } from './common';
+import { causeWords } from './causes';
 import { spanText } from './hands';
 import type { Terms } from './terms';
 
@@ -58,6 +59,10 @@ export function playFaultWords(t: Terms, fault: PlayFault): string {
       return fault.hand ? `The ${HAND[fault.hand]} was heard. It rests here.` : 'The other hand was heard.';
     case 'spread-chord':
       return `${onBeat}: the keys are not struck together, ${msWords(fault.offMs)} apart.`;
+    case 'transposed':
+    case 'one-hand':
+    case 'hand-late':
+      return causeWords(t, fault, kind);
     default:
       return assertNever(kind);
   }
@@ -129,5 +134,8 @@ export function playFaultNames(t: Terms): Readonly<Record<PlayFault['kind'], str
     'finger-off': 'hand one key off',
     'other-hand': 'other hand heard',
     'spread-chord': 'chord spread',
+    transposed: 'played too high or too low',
+    'one-hand': 'one hand left out',
+    'hand-late': 'hands apart',
   };
 }

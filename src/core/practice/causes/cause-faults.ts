@@ -1,0 +1,46 @@
+import type { AskedBar, AskedMusic, AskedNote } from '../../asked';
+import type { Alignment } from '../alignment';
+import type { PlayFault } from '../play-fault';
+import type { Cause } from './cause';
+import { notesOfCause, type Page } from './page-as-played';
+
+/** Causes as they are told: once each, with the bars that they concern. */
+export function causeFaults(
+  music: AskedMusic,
+  page: Page,
+  alignment: Alignment,
+  causes: readonly Cause[],
+): readonly PlayFault[] {
+  return causes
+    .toSorted((a, b) => a.from - b.from)
+    .map((cause) => {
+      const notes = notesOfCause(music, cause).map((note) => music.notes[note] as AskedNote);
+      const ids = new Set(notes.map(({ id }) => id));
+      const [first, last] = [music.bars[cause.from] as AskedBar, music.bars[cause.to] as AskedBar];
+      const keys = alignment.fates.flatMap(({ note }, key) =>
+        note !== null && ids.has((page.asPlayed.notes[note] as AskedNote).id) ? [key] : [],
+      );
+      return {
+        kind: cause.kind,
+        hand: cause.hand,
+        bar: first.number,
+        barIndex: first.index,
+        beat: notes[0]?.beat ?? 1,
+        notes: [...ids],
+        written: null,
+        played: null,
+        finger: null,
+        offMs: null,
+        run: 0,
+        keys,
+        againAt: null,
+        stretch: {
+          toBar: last.number,
+          toBarIndex: last.index,
+          isWhole: cause.from === 0 && cause.to === music.bars.length - 1,
+          shift: cause.kind === 'transposed' ? cause.shift : null,
+          beats: cause.kind === 'hand-late' ? cause.quarters / first.beat : null,
+        },
+      };
+    });
+}

@@ -1,0 +1,129 @@
+import type { AskedMusic, AskedNote, StruckKey } from '../../asked';
+import type { Hand } from '../../score';
+import { align, type Alignment } from '../alignment';
+import { tempoAround } from '../tempo';
+import type { Cause } from './cause';
+import { likelyCauses } from './likely-causes';
+import { notesOfCause, pageWith, type Page } from './page-as-played';
+import { suspectsIn } from './suspects';
+
+/** What was played, with the causes that explain it most cheaply, and how it lies along the page as it was played for them. */
+export interface Reading {
+  readonly causes: readonly Cause[];
+  readonly page: Page;
+  readonly alignment: Alignment;
+}
+
+/** What a cause costs beside what it explains. Unit: one wrong note. Source: our own choice; a cause must explain clearly more than a few single faults would. Checked by:
+ * mixed-performances.test.ts and judge-playing.test.ts (no single fault becomes a cause). */
+const PRICE: Readonly<Record<Cause['kind'], number>> = { transposed: 2.5, 'hand-late': 2.5, 'one-hand': 2 };
+
+/** With less than this wrong nobody looks for causes. Unit: one wrong note. */
+const LEAST_TROUBLE = 3;
+/** So much cheaper than without it a cause must make the whole. */
+const LEAST_GAIN = 1.5;
+/** So large a share of its notes must have come right for it. */
+const RIGHT_SHARE = 0.6;
+const MOST_CAUSES = 3;
+/** So many of the likely ones are laid along the whole page. */
+const TRIED = 4;
+/** More keys than these are an hour of practice and no performance: no one cause explains them, and looking for it would take long. */
+const MOST_KEYS = 1500;
+
+/** How what was played is best explained: by the fewest and cheapest causes, single faults for what is left. `given` is the tempo that was set, as ms of a quarter
+ * note; null where none was. */
+export function explain(music: AskedMusic, keys: readonly StruckKey[], given: number | null): Reading {
+  const read = (causes: readonly Cause[]): Reading => {
+    const page = pageWith(music, causes);
+    return { causes, page, alignment: laidTwice(page.asPlayed, keys, given) };
+  };
+  let best = read([]);
+  while (best.causes.length < MOST_CAUSES && best.alignment.cost >= LEAST_TROUBLE && keys.length <= MOST_KEYS) {
+    const next = better(music, keys, best, read);
+    if (next === null) break;
+    best = next;
+  }
+  return best;
+}
+
+/** The keys alone say roughly where everything belongs; with the pulse that follows from it, it is laid anew. */
+function laidTwice(music: AskedMusic, keys: readonly StruckKey[], given: number | null): Alignment {
+  const rough = align(music, keys, null);
+  return align(music, keys, tempoAround(music, keys, rough, given));
+}
+
+/** The reading with one more cause, the best that there is; null where none makes it clearly cheaper. */
+function better(
+  music: AskedMusic,
+  keys: readonly StruckKey[],
+  before: Reading,
+  read: (causes: readonly Cause[]) => Reading,
+): Reading | null {
+  const suspects = suspectsIn(before.page.asPlayed, keys, before.alignment);
+  const tried = likelyCauses(before.page.asPlayed, keys, suspects)
+    .slice(0, TRIED)
+    .map((cause) => read([...before.causes, cause]));
+  const best = cheapest(tried);
+  if (best === null) return null;
+  const fitted = fittedEdges(music, best, read);
+  const isWorth = priceOf(fitted) + LEAST_GAIN <= priceOf(before);
+  return isWorth && isRight(music, keys, fitted) ? fitted : null;
+}
+
+function cheapest(readings: readonly Reading[]): Reading | null {
+  return readings.reduce<Reading | null>(
+    (best, one) => (best === null || priceOf(one) < priceOf(best) ? one : best),
+    null,
+  );
+}
+
+function priceOf({ alignment, causes }: Reading): number {
+  return causes.reduce((sum, { kind }) => sum + PRICE[kind], alignment.cost);
+}
+
+const EDGES = [
+  [-1, 0],
+  [1, 0],
+  [0, -1],
+  [0, 1],
+] as const;
+
+/** The last cause of a reading over more or fewer bars, as long as that makes it cheaper. */
+function fittedEdges(music: AskedMusic, reading: Reading, read: (causes: readonly Cause[]) => Reading): Reading {
+  let best = reading;
+  for (let grown = true; grown;) {
+    const cause = best.causes.at(-1) as Cause;
+    const others = best.causes.slice(0, -1);
+    const tried = EDGES.flatMap(([from, to]) => {
+      const moved = { ...cause, from: cause.from + from, to: cause.to + to };
+      const isThere = moved.from >= 0 && moved.to < music.bars.length && moved.from <= moved.to;
+      return isThere ? [read([...others, moved])] : [];
+    });
+    const next = cheapest(tried);
+    grown = next !== null && priceOf(next) < priceOf(best) - 0.1;
+    if (next !== null && grown) best = next;
+  }
+  return best;
+}
+
+/** Whether the last cause of a reading explains what it is about: most of its notes come right by it. */
+function isRight(music: AskedMusic, keys: readonly StruckKey[], { causes, page, alignment }: Reading): boolean {
+  const cause = causes.at(-1) as Cause;
+  const hand: Hand | null = cause.hand;
+  const ids = new Set(
+    notesOfCause(music, cause.kind === 'one-hand' ? { ...cause, hand: other(hand) } : cause).map(
+      (note) => (music.notes[note] as AskedNote).id,
+    ),
+  );
+  const right = new Set<string>();
+  alignment.fates.forEach(({ note }, key) => {
+    const asked = note === null ? undefined : page.asPlayed.notes[note];
+    if (asked && asked.midi === keys[key]?.midi) right.add(asked.id);
+  });
+  const came = [...ids].filter((id) => right.has(id)).length;
+  return ids.size > 0 && came >= RIGHT_SHARE * ids.size;
+}
+
+function other(hand: Hand | null): Hand {
+  return hand === 'right' ? 'left' : 'right';
+}
