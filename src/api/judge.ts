@@ -2,13 +2,14 @@ import { mixed, number, type Schema } from 'yup';
 import { err, ok, type Fault, type Result } from '@/core/base';
 import { shortened, type Language } from '@/core/explain';
 import { askedIn } from '@/core/piece';
-import { pitchText } from '@/core/pitch';
+import { intervalName, intervalOf, pitchText } from '@/core/pitch';
 import {
   judgePlaying,
   STRICTNESSES,
   type Judgement,
   type PlayFault,
   type PlayFaultKind,
+  type Shift,
   type Strictness,
 } from '@/core/practice';
 import { readPlayedFile } from '@/core/read';
@@ -45,6 +46,11 @@ export interface FaultAnswer {
   readonly written: string | null;
   readonly played: string | null;
   readonly offMs: number | null;
+  /** The bars that it concerns: `3-6` for a cause of a whole stretch. */
+  readonly bars: string;
+  /** How far from the page a stretch was played, as an interval (`P8`, `-m3`; `-3` for a third within the key); by how many beats a hand was behind. */
+  readonly by: string | null;
+  readonly beats: number | null;
   readonly message: string;
 }
 
@@ -91,7 +97,7 @@ function answerOf(says: Language, title: string, judged: Judgement): JudgeAnswer
 }
 
 function faultAnswer(says: Language, fault: PlayFault): FaultAnswer {
-  const { kind, hand, bar, beat, notes, written, played, offMs } = fault;
+  const { kind, hand, bar, beat, notes, written, played, offMs, stretch } = fault;
   return {
     kind,
     hand,
@@ -102,8 +108,16 @@ function faultAnswer(says: Language, fault: PlayFault): FaultAnswer {
     written: written && pitchText(written),
     played: played && pitchText(played),
     offMs,
+    bars: stretch && stretch.toBar !== bar ? `${bar}-${stretch.toBar}` : bar,
+    by: stretch?.shift ? shiftText(stretch.shift) : null,
+    beats: stretch?.beats ?? null,
     message: says.playFaultWords(fault),
   };
+}
+
+function shiftText({ letters, halfSteps }: Shift): string {
+  if (halfSteps !== null) return intervalName(intervalOf(letters, halfSteps));
+  return `${letters < 0 ? '-' : ''}${Math.abs(letters) + 1}`;
 }
 
 function tenth(value: number): number {

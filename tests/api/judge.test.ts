@@ -60,6 +60,9 @@ describe('POST /api/judge', () => {
         written: 'F#4',
         played: 'F4',
         offMs: null,
+        bars: '1',
+        by: null,
+        beats: null,
         message: 'Bar 1: F instead of F♯, three times: the signature has F♯.',
       },
     ]);
@@ -97,7 +100,20 @@ describe('POST /api/judge', () => {
     expect(answer.next?.message).toContain('let the other hand rest');
   });
 
-  it('knows only the kinds that are promised', () => expect(PLAY_FAULT_KINDS).toHaveLength(17));
+  it('knows only the kinds that are promised', () => expect(PLAY_FAULT_KINDS).toHaveLength(20));
+
+  it('tells a cause of a whole stretch once, with its bars and how far off it was', async () => {
+    const octaveUp = RIGHT_IN_D.replaceAll(/[A-G]#?4/g, (name) => name.replace('4', '5'));
+    const answer = await answerOf('to=D&hand=right', octaveUp);
+    expect(answer).toMatchObject({ clean: false, written: 11, right: 11 });
+    expect(answer.faults).toMatchObject([
+      {
+        ...{ kind: 'transposed', hand: 'right', bars: '1-4', by: 'P8', beats: null },
+        message: 'From beginning to end, right hand: the right notes, an octave too high.',
+      },
+    ]);
+    expect(answer.next?.message).toContain('find the first keys before you start');
+  });
 
   it.each([
     ['hand=third', {}, 400, 'query.value'],

@@ -1,4 +1,4 @@
-import type { AskedMusic, AskedNote, StruckKey } from '@/core/asked';
+import { momentsOf, type AskedMusic, type AskedNote, type StruckKey } from '@/core/asked';
 import { midiNumber, signatureAlter, type Step } from '@/core/pitch';
 import type { PlayFault, PlayFaultKind } from '@/core/practice';
 import type { Hand } from '@/core/score';
@@ -162,6 +162,28 @@ export function mixedPerformance(
   };
 }
 
+/** A hand that was asked for, and the other played: what is asked for, and what was struck. Null where one of them has too little to play to be told by. */
+export function otherHandPlayed(
+  seed: number,
+  all: readonly { readonly name: string; readonly music: AskedMusic }[],
+): Mixed | null {
+  const luck = chance(seed);
+  const { name, music } = luck.of(all);
+  const hand = luck.of(['right', 'left'] as const);
+  const askedFor = handAlone(music, hand);
+  const played = handAlone(music, hand === 'right' ? 'left' : 'right');
+  if (Math.min(askedFor.notes.length, played.notes.length) < 6) return null;
+  const { keys } = playAs({ ...STEADY, seed, bpm: 55 + luck.below(45) }, played);
+  const meant: Meant = { kind: 'other-hand', hand: hand === 'right' ? 'left' : 'right', ...whole(music) };
+  return { name: `${seed}: ${name}, the other hand than the ${hand}`, music: askedFor, keys, meant: [meant] };
+}
+
+function handAlone(music: AskedMusic, hand: Hand): AskedMusic {
+  const notes = music.notes.filter((note) => note.hand === hand);
+  const others = music.notes.filter((note) => note.hand !== hand);
+  return { ...music, notes, others, moments: momentsOf(notes, music.bars, new Set()) };
+}
+
 /** A second cause elsewhere: some bars in another key beside what holds throughout. */
 function secondCause(music: AskedMusic, luck: ReturnType<typeof chance>, first: Meant) {
   if (first.kind === 'one-hand' || first.kind === 'transposed') return null;
@@ -200,6 +222,8 @@ function strokesOf(music: AskedMusic, pupil: Pupil) {
 /** Whether a fault that was told is what was meant: its kind, its hand, and its bars within one bar of it. */
 export function isMeant(music: AskedMusic, meant: Meant, fault: PlayFault): boolean {
   if (fault.kind !== meant.kind) return false;
+  // Nothing of it was asked for, so nothing has a place.
+  if (meant.kind === 'other-hand') return fault.hand === meant.hand;
   const places = fault.stretch;
   const [from, to] = [music.bars[meant.from], music.bars[meant.to]];
   if (!places || !from || !to) return false;

@@ -23,8 +23,14 @@ export type TempoAt = ((key: number) => number) | null;
 
 /** The cheapest path to lay played keys along written notes. Exact: what is dropped on the way could only become dearer than beginning anew from the best.
  * The notes of one moment come in any order; from each key the player may begin anew at any moment. What was not played after the last key costs nothing.
+ * With `atMost`, one that must cost more is given up, and costs infinitely much.
  * Cost: about O(keys x paths that are still open), which are some fifty. */
-export function align(music: AskedMusic, keys: readonly StruckKey[], tempoAt: TempoAt): Alignment {
+export function align(
+  music: AskedMusic,
+  keys: readonly StruckKey[],
+  tempoAt: TempoAt,
+  atMost = Number.POSITIVE_INFINITY,
+): Alignment {
   const search: Search = { music, keys, tempoAt, looked: lookUp(music), paths: createPaths(music.moments.length) };
   const { paths } = search;
   let from = paths.beginRow();
@@ -37,6 +43,7 @@ export function align(music: AskedMusic, keys: readonly StruckKey[], tempoAt: Te
     beginAnew(search, best, key);
     for (let path = from; path < to; path += 1) if (path !== best) goOn(search, path, key);
     from = to;
+    if (paths.leastCost() > atMost) return GIVEN_UP;
   }
   return told(paths, cheapestOf(paths, from, paths.count()));
 }
@@ -172,4 +179,5 @@ function told(paths: Paths, last: number): Alignment {
   return { fates: fates.reverse(), cost: paths.cost(last) };
 }
 
+const GIVEN_UP: Alignment = { fates: [], cost: Number.POSITIVE_INFINITY };
 const NO_FATE: KeyFate = { note: null, moment: null, begins: false };

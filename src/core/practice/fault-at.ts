@@ -1,5 +1,5 @@
 import type { AskedMusic, AskedNote, AskedMoment, StruckKey } from '../asked';
-import { midiNumber, spellKey, type Pitch } from '../pitch';
+import { midiNumber, signatureAlter, spellKey, type Pitch } from '../pitch';
 import type { HeardNote } from './heard-moments';
 import type { PlayFault, PlayFaultKind } from './play-fault';
 
@@ -47,10 +47,12 @@ export function faultAt(music: AskedMusic, keys: readonly StruckKey[], facts: Fa
   };
 }
 
-/** A key that was struck, named as a teacher would: by the note's own letter where it is that with another sign, else as the signature has it. */
+/** A key that was struck, named as a teacher would: as the signature has it where it is one of its own; else by the note's own letter with another sign; else as is
+ * usual in the key. */
 function spelled({ bars }: AskedMusic, { pitch, barIndex }: AskedNote, midi: number): Pitch {
-  const alter = [0, -1, 1].find((sign) => midiNumber({ ...pitch, alter: sign }) === midi);
-  if (alter !== undefined) return { ...pitch, alter };
   const fifths = bars.find(({ index }) => index === barIndex)?.fifths ?? 0;
-  return spellKey({ midi, next: null, before: null }, fifths, 'major');
+  const inKey = spellKey({ midi, next: null, before: null }, fifths, 'major');
+  if (inKey.alter === signatureAlter(fifths, inKey.step)) return inKey;
+  const alter = [0, -1, 1].find((sign) => midiNumber({ ...pitch, alter: sign }) === midi);
+  return alter === undefined ? inKey : { ...pitch, alter };
 }

@@ -1,3 +1,4 @@
+export type { Shift } from './causes/cause';
 export { DRILL_HANDS, DRILL_KINDS, DRILL_RHYTHMS } from './drill-kinds';
 export type { DrillKind, DrillRhythm } from './drill-kinds';
 export { drillPiece } from './drill';

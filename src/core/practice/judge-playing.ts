@@ -1,11 +1,14 @@
 import type { AskedMusic, StruckKey } from '../asked';
+import type { Alignment } from './alignment';
 import { causeFaults } from './causes/cause-faults';
 import { explain } from './causes/explain';
+import { otherHandOf, playedByOtherHand } from './causes/other-hand';
 import { keysAgainstPage } from './causes/page-as-played';
 import { evennessOf } from './evenness';
 import { findFaults } from './find-faults';
 import { heardBeside, tempoOfBars } from './heard-beside';
-import { heardRuns } from './heard-moments';
+import { faultAt, type FaultFacts } from './fault-at';
+import { heardRuns, type Run } from './heard-moments';
 import type { Judgement, JudgedKey } from './judgement';
 import { nextThing } from './next-thing';
 import { NOT_SCORED, type PlayFault, type PlayFaultKind } from './play-fault';
@@ -36,7 +39,11 @@ export function judgePlaying(asked: AskedMusic, struck: readonly StruckKey[], op
   const beat = asked.bars[0]?.beat ?? 1;
   const given = options.bpm === null ? null : 60_000 / options.bpm / beat;
   const tolerance = TOLERANCES[options.strictness];
-  const { causes, page, alignment } = explain(asked, struck, given);
+  const reading = explain(asked, struck, given);
+  const other = otherHandOf(asked);
+  const theirs = other && playedByOtherHand(other, struck, given, reading);
+  if (theirs) return otherHandJudged(asked, other, struck, theirs, options.bpm);
+  const { causes, page, alignment } = reading;
   // What is told of single keys is told against the page, as if nothing else had gone wrong.
   const music = page.asWritten;
   const keys = keysAgainstPage(struck, alignment, page);
@@ -61,7 +68,7 @@ export function judgePlaying(asked: AskedMusic, struck: readonly StruckKey[], op
     right: rightNotes(music, keys, runs, found.faults),
     pulse: { bpm, steady: !isBroken && spreadMs <= tolerance.spreadMs, spreadMs },
     evenness: options.byEar ? NOT_HEARD : evennessOf(music, keys, alignment),
-    runs: runs.map((run) => ({ fromBar: barOf(music, run[0]?.moment), toBar: barOf(music, run.at(-1)?.moment) })),
+    runs: playedRuns(music, runs),
     faults,
     keys: struck.map(({ midi, downMs }, i): JudgedKey => {
       const note = fates[i]?.note ?? null;
@@ -77,6 +84,42 @@ export function judgePlaying(asked: AskedMusic, struck: readonly StruckKey[], op
     tempo: tempoOfBars(music, runs.at(-1) ?? []),
     next: nextThing(asked, scored, options.bpm ?? bpm),
   };
+}
+
+/** The hand that was not asked for was played: nothing else is told, since nothing of it was asked. */
+function otherHandJudged(
+  asked: AskedMusic,
+  other: AskedMusic,
+  keys: readonly StruckKey[],
+  alignment: Alignment,
+  bpm: number | null,
+): Judgement {
+  const runs = heardRuns(other, keys, alignment);
+  const all = keys.map((_, key) => key);
+  const facts: FaultFacts = {
+    ...{ kind: 'other-hand', heard: [], run: 0, offMs: null, extra: all },
+    place: { moment: 0 },
+    hand: other.notes[0]?.hand ?? null,
+  };
+  const fault = faultAt(asked, keys, facts);
+  return {
+    clean: false,
+    written: asked.notes.filter(({ isGrace }) => !isGrace).length,
+    right: 0,
+    pulse: { bpm: null, steady: false, spreadMs: 0 },
+    evenness: NOT_HEARD,
+    runs: playedRuns(other, runs),
+    faults: [fault],
+    keys: keys.map(({ midi, downMs }): JudgedKey => ({ midi, downMs, note: null, fault })),
+    heard: [],
+    unclear: [],
+    tempo: [],
+    next: nextThing(asked, [fault], bpm),
+  };
+}
+
+function playedRuns(music: AskedMusic, runs: readonly Run[]): Judgement['runs'] {
+  return runs.map((run) => ({ fromBar: barOf(music, run[0]?.moment), toBar: barOf(music, run.at(-1)?.moment) }));
 }
 
 function isBeyondEar({ kind, stretch }: PlayFault): boolean {

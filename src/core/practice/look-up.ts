@@ -1,4 +1,4 @@
-import { memoOf } from '../base';
+import { lastingMemo, memoOf } from '../base';
 import type { AskedMusic, AskedNote } from '../asked';
 import { ANYTHING } from './alignment-costs.table';
 import { keyCost, missingCost } from './prices';
@@ -39,17 +39,25 @@ export const lookUp = memoOf((music: AskedMusic): Looked => {
   };
 });
 
-/** One row of prices a pitch, not a note: the same few come again and again. */
+/** Prices of all keys for one note, worked out as they are asked for. */
+type Prices = (number | undefined)[];
+
+/** Rows of prices by what they depend on. The same few come again and again, in one music as in the next. */
+const rows = lastingMemo<Prices>(2000);
+
+const noPrices = (): Prices => Array.from({ length: KEYS });
+
 function keyCosts(music: AskedMusic): Looked['keyCost'] {
-  const rows = new Map<string, readonly number[]>();
   const rowOf = music.notes.map((note) => {
+    const { step, octave, alter } = note.pitch;
     const oldKey = oldKeyOf(music, note);
-    const name = `${note.midi}/${note.pitch.alter}/${oldKey}`;
-    const row = rows.get(name) ?? Array.from({ length: KEYS }, (_, midi) => keyCost(note, midi, oldKey));
-    rows.set(name, row);
-    return row;
+    return { note, oldKey, prices: rows.get(`${note.midi}/${step}/${octave}/${alter}/${oldKey}`, noPrices) };
   });
-  return (note, midi) => rowOf[note]?.[midi] ?? ANYTHING;
+  return (index, midi) => {
+    const row = rowOf[index];
+    if (!row || midi < 0 || midi >= KEYS) return ANYTHING;
+    return (row.prices[midi] ??= keyCost(row.note, midi, row.oldKey));
+  };
 }
 
 /** The key that a note's finger would strike if the hand were still where it was before. */

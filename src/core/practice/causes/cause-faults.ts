@@ -1,4 +1,5 @@
 import type { AskedBar, AskedMusic, AskedNote } from '../../asked';
+import type { Hand } from '../../score';
 import type { Alignment } from '../alignment';
 import type { PlayFault } from '../play-fault';
 import type { Cause } from './cause';
@@ -22,7 +23,7 @@ export function causeFaults(
       );
       return {
         kind: cause.kind,
-        hand: cause.hand,
+        hand: cause.hand ?? onlyHandOf(music),
         bar: first.number,
         barIndex: first.index,
         beat: notes[0]?.beat ?? 1,
@@ -43,4 +44,11 @@ export function causeFaults(
         },
       };
     });
+}
+
+/** The one hand that is asked for; null where both are. */
+function onlyHandOf({ notes }: AskedMusic): Hand | null {
+  const hands = new Set(notes.map(({ hand }) => hand));
+  const [only] = hands;
+  return hands.size === 1 && only ? only : null;
 }

@@ -3,6 +3,7 @@ import type { Hand } from '../../score';
 import { align, type Alignment } from '../alignment';
 import { tempoAround } from '../tempo';
 import type { Cause } from './cause';
+import { laid } from './laid';
 import { likelyCauses } from './likely-causes';
 import { notesOfCause, pageWith, type Page } from './page-as-played';
 import { suspectsIn } from './suspects';
@@ -21,7 +22,7 @@ const PRICE: Readonly<Record<Cause['kind'], number>> = { transposed: 2.5, 'hand-
 /** With less than this wrong nobody looks for causes. Unit: one wrong note. */
 const LEAST_TROUBLE = 3;
 /** So much cheaper than without it a cause must make the whole. */
-const LEAST_GAIN = 1.5;
+export const LEAST_GAIN = 1.5;
 /** So large a share of its notes must have come right for it. */
 const RIGHT_SHARE = 0.6;
 const MOST_CAUSES = 3;
@@ -33,13 +34,14 @@ const MOST_KEYS = 1500;
 /** How what was played is best explained: by the fewest and cheapest causes, single faults for what is left. `given` is the tempo that was set, as ms of a quarter
  * note; null where none was. */
 export function explain(music: AskedMusic, keys: readonly StruckKey[], given: number | null): Reading {
-  const read = (causes: readonly Cause[]): Reading => {
+  const read: Read = (causes, atMost) => {
     const page = pageWith(music, causes);
-    return { causes, page, alignment: laidTwice(page.asPlayed, keys, given) };
+    const left = atMost - causes.reduce((sum, { kind }) => sum + PRICE[kind], 0);
+    return { causes, page, alignment: laidTwice(page.asPlayed, keys, given, left) };
   };
-  let best = read([]);
+  let best = read([], Number.POSITIVE_INFINITY);
   while (best.causes.length < MOST_CAUSES && best.alignment.cost >= LEAST_TROUBLE && keys.length <= MOST_KEYS) {
-    const next = better(music, keys, best, read);
+    const next = better({ music, keys, given }, best, read);
     if (next === null) break;
     best = next;
   }
@@ -47,27 +49,40 @@ export function explain(music: AskedMusic, keys: readonly StruckKey[], given: nu
 }
 
 /** The keys alone say roughly where everything belongs; with the pulse that follows from it, it is laid anew. */
-function laidTwice(music: AskedMusic, keys: readonly StruckKey[], given: number | null): Alignment {
-  const rough = align(music, keys, null);
-  return align(music, keys, tempoAround(music, keys, rough, given));
+export function laidTwice(
+  music: AskedMusic,
+  keys: readonly StruckKey[],
+  given: number | null,
+  atMost: number,
+): Alignment {
+  const rough = align(music, keys, null, atMost);
+  // Time only makes it dearer.
+  if (rough.cost > atMost) return rough;
+  return align(music, keys, tempoAround(music, keys, rough, given), atMost);
+}
+
+/** Reads what was played for some causes; what must cost more than `atMost` with them is given up. */
+type Read = (causes: readonly Cause[], atMost: number) => Reading;
+
+interface Heard {
+  readonly music: AskedMusic;
+  readonly keys: readonly StruckKey[];
+  readonly given: number | null;
 }
 
 /** The reading with one more cause, the best that there is; null where none makes it clearly cheaper. */
-function better(
-  music: AskedMusic,
-  keys: readonly StruckKey[],
-  before: Reading,
-  read: (causes: readonly Cause[]) => Reading,
-): Reading | null {
-  const suspects = suspectsIn(before.page.asPlayed, keys, before.alignment);
-  const tried = likelyCauses(before.page.asPlayed, keys, suspects)
+function better({ music, keys, given }: Heard, before: Reading, read: Read): Reading | null {
+  const suspects = suspectsIn(laid(before.page.asPlayed, keys, before.alignment));
+  const wanted = priceOf(before) - LEAST_GAIN;
+  // Where it ends is found later: a bar too many makes it dearer for the time being.
+  const tempo = tempoAround(before.page.asPlayed, keys, before.alignment, given);
+  const tried = likelyCauses(before.page.asPlayed, keys, suspects, tempo)
     .slice(0, TRIED)
-    .map((cause) => read([...before.causes, cause]));
+    .map((cause) => read([...before.causes, cause], priceOf(before)));
   const best = cheapest(tried);
-  if (best === null) return null;
+  if (best === null || priceOf(best) > priceOf(before)) return null;
   const fitted = fittedEdges(music, best, read);
-  const isWorth = priceOf(fitted) + LEAST_GAIN <= priceOf(before);
-  return isWorth && isRight(music, keys, fitted) ? fitted : null;
+  return priceOf(fitted) <= wanted && isRight(music, keys, fitted) ? fitted : null;
 }
 
 function cheapest(readings: readonly Reading[]): Reading | null {
@@ -77,9 +92,12 @@ function cheapest(readings: readonly Reading[]): Reading | null {
   );
 }
 
-function priceOf({ alignment, causes }: Reading): number {
+export function priceOf({ alignment, causes }: Reading): number {
   return causes.reduce((sum, { kind }) => sum + PRICE[kind], alignment.cost);
 }
+
+/** A bar more or less must make it cheaper by this much. */
+const CLEARLY = 0.1;
 
 const EDGES = [
   [-1, 0],
@@ -89,18 +107,19 @@ const EDGES = [
 ] as const;
 
 /** The last cause of a reading over more or fewer bars, as long as that makes it cheaper. */
-function fittedEdges(music: AskedMusic, reading: Reading, read: (causes: readonly Cause[]) => Reading): Reading {
+function fittedEdges(music: AskedMusic, reading: Reading, read: Read): Reading {
   let best = reading;
   for (let grown = true; grown;) {
+    const wanted = priceOf(best) - CLEARLY;
     const cause = best.causes.at(-1) as Cause;
     const others = best.causes.slice(0, -1);
     const tried = EDGES.flatMap(([from, to]) => {
       const moved = { ...cause, from: cause.from + from, to: cause.to + to };
       const isThere = moved.from >= 0 && moved.to < music.bars.length && moved.from <= moved.to;
-      return isThere ? [read([...others, moved])] : [];
+      return isThere ? [read([...others, moved], wanted)] : [];
     });
     const next = cheapest(tried);
-    grown = next !== null && priceOf(next) < priceOf(best) - 0.1;
+    grown = next !== null && priceOf(next) <= wanted;
     if (next !== null && grown) best = next;
   }
   return best;

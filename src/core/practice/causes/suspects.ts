@@ -1,63 +1,37 @@
-import type { AskedMusic, AskedNote, StruckKey } from '../../asked';
-import type { Alignment } from '../alignment';
 import type { Stretch } from './cause';
-import { barPlace } from './page-as-played';
+import { placeOfKey, type Laid } from './laid';
+import { wrongBars } from './wrong-bars';
 
 /** A stretch in which much went wrong, and the keys that were struck there, from the first to the last (as indexes). */
 export interface Suspect extends Stretch {
   readonly keys: { readonly from: number; readonly to: number };
+  /** Whether bars at its ends were added or left away. */
+  readonly isFitted: boolean;
 }
-
-/** A bar is suspect where so many of its notes did not come right, and so large a share of them. */
-const LEAST_WRONG = 2;
-const WRONG_SHARE = 0.4;
 
 /** So many stretches are looked at; who has more of them has no one cause. */
 const MOST_SUSPECTS = 4;
 
-/** The stretches of bars in which much went wrong, one bar in between let pass; and what they make together, and all of it. */
-export function suspectsIn(music: AskedMusic, keys: readonly StruckKey[], alignment: Alignment): readonly Suspect[] {
-  const places = music.moments.map(({ at }) => barPlace(music, at));
-  const groups = groupsOf(wrongBars(music, keys, alignment, places)).slice(0, MOST_SUSPECTS);
+/** The stretches of bars in which much went wrong, one bar in between let pass; what they make together, and all of it; and each with bars more or fewer at
+ * its ends, since what goes wrong makes the bars beside it look wrong too, and a bar with little in it looks right. */
+export function suspectsIn(laid: Laid): readonly Suspect[] {
+  const groups = groupsOf(wrongBars(laid)).slice(0, MOST_SUSPECTS);
+  const all = { from: 0, to: laid.music.bars.length - 1 };
   const [first, last] = [groups[0], groups.at(-1)];
-  if (!first || !last) return [];
-  const all = { from: 0, to: music.bars.length - 1 };
-  const wanted = [...groups, { from: first.from, to: last.to }, { from: first.from, to: all.to }, all];
+  const joined =
+    first && last
+      ? [
+          { from: first.from, to: last.to },
+          { from: first.from, to: all.to },
+        ]
+      : [];
+  const whole = [...groups, ...joined, all].map((stretch) => ({ ...stretch, isFitted: false }));
+  const fitted = groups.flatMap((group) => variantsOf(group, all)).map((stretch) => ({ ...stretch, isFitted: true }));
+  const wanted = [...whole, ...fitted];
   const different = wanted.filter(
     ({ from, to }, i) => wanted.findIndex((one) => one.from === from && one.to === to) === i,
   );
-  return different.map((stretch) => ({ ...stretch, keys: keysIn(stretch, music, keys, alignment, places) }));
-}
-
-/** Whether each bar went wrong. */
-function wrongBars(
-  music: AskedMusic,
-  keys: readonly StruckKey[],
-  { fates }: Alignment,
-  places: readonly number[],
-): readonly boolean[] {
-  const right = new Set<number>();
-  const forNothing = music.bars.map(() => 0);
-  let at = 0;
-  fates.forEach(({ note, moment }, key) => {
-    if (moment !== null) at = places[moment] as number;
-    if (note === null) forNothing[at] = (forNothing[at] as number) + 1;
-    else if ((music.notes[note] as AskedNote).midi === keys[key]?.midi) right.add(note);
-  });
-  const asked = music.bars.map(() => 0);
-  const came = music.bars.map(() => 0);
-  music.moments.forEach(({ notes }, moment) => {
-    const place = places[moment] as number;
-    for (const note of notes) {
-      if ((music.notes[note] as AskedNote).isGrace) continue;
-      asked[place] = (asked[place] as number) + 1;
-      if (right.has(note)) came[place] = (came[place] as number) + 1;
-    }
-  });
-  return music.bars.map((_, bar) => {
-    const wrong = (asked[bar] as number) - (came[bar] as number) + (forNothing[bar] as number);
-    return wrong >= LEAST_WRONG && wrong >= WRONG_SHARE * (asked[bar] as number);
-  });
+  return different.map((stretch) => ({ ...stretch, keys: keysIn(stretch, laid) }));
 }
 
 function groupsOf(isWrong: readonly boolean[]): readonly Stretch[] {
@@ -71,26 +45,59 @@ function groupsOf(isWrong: readonly boolean[]): readonly Stretch[] {
   return groups;
 }
 
-/** The keys that were struck in a stretch: those for its notes, and those around them that were not right. */
-function keysIn(
-  { from, to }: Stretch,
-  music: AskedMusic,
-  keys: readonly StruckKey[],
-  { fates }: Alignment,
-  places: readonly number[],
-): Suspect['keys'] {
+/** Bars that are left away in front and behind; and those that are added to a single one. */
+const FEWER = [
+  [1, 0],
+  [0, 1],
+  [2, 0],
+  [0, 2],
+] as const;
+const MORE = [
+  [-1, -1],
+  [-1, 0],
+  [0, -1],
+  [-2, 0],
+  [0, -2],
+] as const;
+
+function variantsOf({ from, to }: Stretch, all: Stretch): readonly Stretch[] {
+  return (from === to ? MORE : FEWER)
+    .map(([front, behind]) => ({ from: from + front, to: to - behind }))
+    .filter((stretch) => stretch.to > stretch.from && stretch.from >= all.from && stretch.to <= all.to);
+}
+
+/** The keys that were struck in a stretch: those for its notes, and those around them that were not right. Where it seems that the player went elsewhere meanwhile,
+ * all from the bars before it to the bars after it: what was taken for other bars may belong here. */
+function keysIn({ from, to }: Stretch, laid: Laid): Suspect['keys'] {
+  const { fates, keyCount, isRight } = laid;
   const isInside = (key: number): boolean => {
-    const moment = fates[key]?.moment ?? null;
-    return moment !== null && (places[moment] as number) >= from && (places[moment] as number) <= to;
-  };
-  const isRight = (key: number): boolean => {
-    const note = fates[key]?.note ?? null;
-    return note !== null && music.notes[note]?.midi === keys[key]?.midi;
+    const place = placeOfKey(laid, key);
+    return place !== null && place >= from && place <= to;
   };
   let first = fates.findIndex((_, key) => isInside(key));
   let last = fates.findLastIndex((_, key) => isInside(key));
-  if (first < 0) [first, last] = [0, keys.length - 1];
+  const between = keysBetween({ from, to }, laid);
+  const hasLeft = fates.some(({ begins }, key) => begins && key >= between.from && key <= between.to);
+  if (first < 0 || hasLeft) return between;
   while (first > 0 && !isRight(first - 1)) first -= 1;
-  while (last + 1 < keys.length && !isRight(last + 1)) last += 1;
+  while (last + 1 < keyCount && !isRight(last + 1)) last += 1;
   return { from: first, to: last };
+}
+
+/** The keys after those with which the bars in front of a stretch had been played for the first time, up to those of the bars behind it. */
+function keysBetween({ from, to }: Stretch, laid: Laid): Suspect['keys'] {
+  let furthest = -1;
+  let before = -1;
+  laid.fates.forEach(({ moment }, key) => {
+    const place = placeOfKey(laid, key);
+    if (moment === null || place === null || place >= from || moment < furthest || !laid.isRight(key)) return;
+    if (moment > furthest || key === before + 1) before = key;
+    furthest = moment;
+  });
+  const after = laid.fates.findIndex((_, key) => {
+    const place = placeOfKey(laid, key);
+    return key > before && place !== null && place > to && laid.isRight(key);
+  });
+  const end = after < 0 ? laid.keyCount - 1 : after - 1;
+  return { from: Math.min(before + 1, laid.keyCount - 1), to: Math.max(end, Math.min(before + 1, laid.keyCount - 1)) };
 }
