@@ -100,7 +100,7 @@ describe('POST /api/judge', () => {
     expect(answer.next?.message).toContain('let the other hand rest');
   });
 
-  it('knows only the kinds that are promised', () => expect(PLAY_FAULT_KINDS).toHaveLength(20));
+  it('knows only the kinds that are promised', () => expect(PLAY_FAULT_KINDS).toHaveLength(21));
 
   it('tells a cause of a whole stretch once, with its bars and how far off it was', async () => {
     const octaveUp = RIGHT_IN_D.replaceAll(/[A-G]#?4/g, (name) => name.replace('4', '5'));

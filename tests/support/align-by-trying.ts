@@ -1,6 +1,6 @@
 import type { AskedMusic, AskedNote, AskedMoment, StruckKey } from '@/core/asked';
-import { apartCost, beginCost, keyCost, missingCost, pulseCost } from '@/core/practice/prices';
-import { BEGIN_LATE, EXTRA, LATE } from '@/core/practice/alignment-costs.table';
+import { apartCost, beginCost, keyCost, lateCost, missingCost, pulseCost } from '@/core/practice/prices';
+import { BEGIN_LATE, EXTRA } from '@/core/practice/alignment-costs.table';
 
 /** What the cheapest alignment costs, found by trying for every key everything that it can be, from every place at which the player may stand. It shares the prices with
  * the program and nothing else: nothing is dropped on the way, and one may begin anew from any way, not the best alone. */
@@ -45,11 +45,12 @@ export function cheapestByTrying(music: AskedMusic, keys: readonly StruckKey[], 
               begun,
             ),
         );
+      const slip = anchor === key - 2 ? (keys[key - 1] as StruckKey).midi : null;
       let missing = begun ? 0 : left.reduce((sum, note) => sum + missingCost(noteOf(note)), 0);
       for (let at = moment + 1; at < moments.length; at += 1) {
         const quarters = (moments[at] as AskedMoment).at - here.at;
         const time = msPerQuarter === null ? 0 : pulseCost(ms, quarters * msPerQuarter);
-        const late = at === moment + 1 && missing === 0 ? Math.min(time, LATE) : time;
+        const late = at === moment + 1 && missing === 0 ? Math.min(time, lateCost(midi, slip)) : time;
         open(at, missing + time, false, missing + late);
         missing += priceOf(moments[at] as AskedMoment);
       }

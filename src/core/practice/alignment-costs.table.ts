@@ -35,5 +35,9 @@ export const BROKEN_OCTAVES = 1;
 export const BROKEN_PULSE = 1.5;
 /** The right key, next in order, however late: less than a key for nothing. */
 export const LATE = 0.95;
+/** The same where a key beside it was struck just before: it was heard, and put right. */
+export const PUT_RIGHT = 0.4;
+/** How far beside the right key a slip lies. Unit: semitones. */
+export const SLIP_SEMITONES = 2;
 /** Short times are uncertain by the hand's jitter: so much is added to both. Unit: ms. */
 export const JITTER_MS = 60;

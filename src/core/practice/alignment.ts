@@ -2,7 +2,7 @@
 import type { AskedMusic, AskedNote, AskedMoment, StruckKey } from '../asked';
 import * as cost from './alignment-costs.table';
 import { lookUp, type Looked } from './look-up';
-import { apartCost, beginCost, missingCost, pulseCost } from './prices';
+import { apartCost, beginCost, lateCost, missingCost, pulseCost } from './prices';
 import { beginningFrom, createPaths, TINY, type Paths } from './paths';
 
 /** What became of a key that was struck: it stands for a note, or for none. `begins`: the player began anew with it. Notes and moments as indexes. */
@@ -93,10 +93,11 @@ function goOn(search: Search, parent: number, key: number): void {
     if (price <= limitOf(search)) paths.take(moment, mask | (1 << i), key, price, parent, note);
   }
   let left = sofar + missingOf(search, moment, mask);
+  const slip = anchor === key - 2 ? (keys[key - 1] as StruckKey).midi : null;
   for (let later = moment + 1; later < music.moments.length && left <= limitOf(search); later += 1) {
     const time = timeCost(search, moment, later, key, ms);
     // Whoever hesitates strikes the right key late: that is never dearer than the same key for nothing.
-    const late = later === moment + 1 && left === sofar ? Math.min(time, cost.LATE) : time;
+    const late = later === moment + 1 && left === sofar ? Math.min(time, lateCost(midi, slip)) : time;
     openMoment(search, parent, key, later, left + time, 'goes-on', left + late);
     left += looked.missing[later] as number;
   }

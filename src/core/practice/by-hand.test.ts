@@ -99,7 +99,25 @@ describe('performances written by hand', () => {
       'put right at once',
       IN_D,
       'D4@0 E4@1 F4@2 F#4@2.7 G4@3.7 A4@4.7 F#4@5.7 E4@6.7 F#4@7.7 D4@8.7',
-      ['forgot-signature 1:3'],
+      ['corrected 1:3'],
+    ],
+    [
+      'put right after a while, each time',
+      IN_D,
+      'D4@0 E4@1 F4@2 F#4@3.1 G4@4.1 A4@5.1 F4@6.1 F#4@7.2 E4@8.2 F#4@9.2 D4@10.2',
+      ['corrected 1:3', 'corrected 2:2'],
+    ],
+    [
+      'put right so soon that the pulse is kept',
+      IN_D,
+      'D4@0 E4@1 F4@2 F#4@2.3 G4@3 A4@4 F#4@5 E4@6 F#4@7 D4@8',
+      ['corrected 1:3'],
+    ],
+    [
+      'a key too many on the way from one note to the next is none that was put right',
+      IN_D,
+      'D4@0 E4@1 F#4@2 G4@3 A4@4 G4@4.5 F#4@5 E4@6 F#4@7 D4@8',
+      ['extra 2:1'],
     ],
     [
       'stops to read before a chord',

@@ -1,10 +1,9 @@
 import type { AskedMusic, AskedNote, AskedMoment, StruckKey } from '../asked';
 import type { FaultFacts } from './fault-at';
 import type { Heard } from './heard';
-import type { HeardMoment, HeardNote } from './heard-moments';
+import type { HeardMoment } from './heard-moments';
 import type { StrayKey } from './stray-keys';
 import type { RunPulse } from './time-faults';
-import { wrongKeyKind } from './wrong-keys';
 
 /** A wrong key that the player put right at once: the fault, and the moment of the run that came late through it. */
 export interface CorrectedKey {
@@ -34,7 +33,7 @@ export function correctedKeys(
   return { corrected, others: otherHand(heard, left) ?? groupExtra(heard, left) };
 }
 
-/** A wrong key in time, and the right one after it, too late. */
+/** A wrong key in time, and the right one after it. */
 function correctionOf(
   { music, keys, runs }: Heard,
   { key, run, after }: StrayKey,
@@ -42,20 +41,47 @@ function correctionOf(
 ): CorrectedKey | null {
   const at = after + 1;
   const next = runs[run]?.[at];
-  const isLate = pulse?.faults.some(
-    (fault) => fault.at === at && (fault.kind === 'hesitation' || fault.kind === 'late'),
-  );
-  if (!next || !isLate) return null;
-  const { midi } = keys[key] as StruckKey;
+  if (!next) return null;
+  const { midi, downMs } = keys[key] as StruckKey;
   const right = next.notes.find(({ note }) => {
     const off = Math.abs((music.notes[note] as AskedNote).midi - midi);
     return off > 0 && off <= SLIP;
   });
   if (!right) return null;
-  const wrong: HeardNote = { key, note: right.note };
-  const kind = wrongKeyKind(music.notes[right.note] as AskedNote, midi);
-  return { run, at, fault: { kind, heard: [wrong], run, offMs: null } };
+  const before = runs[run]?.[after];
+  if (!isInItsPlace({ before, next, pulse, at, wrongMs: downMs, rightMs: (keys[right.key] as StruckKey).downMs })) {
+    return null;
+  }
+  return { run, at, fault: { kind: 'corrected', heard: [{ key, note: right.note }], run, offMs: null } };
 }
+
+interface TwoKeys {
+  readonly before: HeardMoment | undefined;
+  readonly next: HeardMoment;
+  readonly pulse: RunPulse | undefined;
+  readonly at: number;
+  readonly wrongMs: number;
+  readonly rightMs: number;
+}
+
+/** Whether a wrong key came where the right one was due, and not on the way to it: the right one is then late for it, or further from its time. */
+function isInItsPlace({ before, next, pulse, at, wrongMs, rightMs }: TwoKeys): boolean {
+  const isLate = pulse?.faults.some(
+    (fault) => fault.at === at && (fault.kind === 'hesitation' || fault.kind === 'late'),
+  );
+  if (isLate) return true;
+  const gapMs = rightMs - wrongMs;
+  if (gapMs < ONE_AFTER_THE_OTHER_MS || gapMs > AT_ONCE_MS) return false;
+  const pace = pulse?.msPerQuarter ?? null;
+  if (!before || pace === null) return true;
+  const dueMs = before.atMs + (next.quarters - before.quarters) * pace;
+  return Math.abs(wrongMs - dueMs) < Math.abs(rightMs - dueMs);
+}
+
+/** Keys that are closer are struck together: one of them is too many. */
+const ONE_AFTER_THE_OTHER_MS = 100;
+/** What is put right at once is put right within so long. */
+const AT_ONCE_MS = 1500;
 
 /** Where one hand is asked for and the other is heard: one fault, whatever it plays. */
 function otherHand({ music, keys }: Heard, extra: readonly StrayKey[]): readonly FaultFacts[] | null {

@@ -12,6 +12,7 @@ import { heardRuns, type Run } from './heard-moments';
 import type { Judgement, JudgedKey } from './judgement';
 import { nextThing } from './next-thing';
 import { NOT_SCORED, type PlayFault, type PlayFaultKind } from './play-fault';
+import { putRight } from './put-right';
 import { rightNotes } from './right-notes';
 import { TOLERANCES, type Strictness } from './tolerances.table';
 
@@ -43,7 +44,8 @@ export function judgePlaying(asked: AskedMusic, struck: readonly StruckKey[], op
   const other = otherHandOf(asked);
   const theirs = other && playedByOtherHand(other, struck, given, reading);
   if (theirs) return otherHandJudged(asked, other, struck, theirs, options.bpm);
-  const { causes, page, alignment } = reading;
+  const { causes, page } = reading;
+  const alignment = putRight(page.asPlayed, struck, reading.alignment);
   // What is told of single keys is told against the page, as if nothing else had gone wrong.
   const music = page.asWritten;
   const keys = keysAgainstPage(struck, alignment, page);
@@ -60,9 +62,11 @@ export function judgePlaying(asked: AskedMusic, struck: readonly StruckKey[], op
   const isWhole = isWholePlayed(music, runs);
   const scored = faults.filter(({ kind }) => !NOT_SCORED.includes(kind));
   const isBroken = scored.some(({ kind }) => BREAKS_PULSE.includes(kind));
+  // Who puts a key right has all notes right, and not yet in one go.
+  const isStumbled = faults.some(({ kind }) => kind === 'corrected');
   const faultOf = new Map(faults.toReversed().flatMap((fault) => fault.keys.map((key) => [key, fault] as const)));
   return {
-    clean: isWhole && scored.length === 0 && spreadMs <= tolerance.spreadMs,
+    clean: isWhole && scored.length === 0 && !isStumbled && spreadMs <= tolerance.spreadMs,
     written: asked.notes.filter(({ isGrace }) => !isGrace).length,
     // Right is what came right for its cause: that it lay elsewhere is told once.
     right: rightNotes(music, keys, runs, found.faults),

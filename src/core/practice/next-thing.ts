@@ -25,6 +25,7 @@ const WEIGHT: Readonly<Record<PlayFaultKind, number>> = {
   extra: 1,
   'too-short': 0,
   'too-long': 0,
+  corrected: 0,
 };
 
 /** What has to be found before anything is played. */

@@ -24,11 +24,12 @@ export const PLAY_FAULT_KINDS = [
   'transposed',
   'one-hand',
   'hand-late',
+  'corrected',
 ] as const;
 export type PlayFaultKind = (typeof PLAY_FAULT_KINDS)[number];
 
-/** What is told but makes nothing unclean: how long notes are held against the page. */
-export const NOT_SCORED: readonly PlayFaultKind[] = ['too-short', 'too-long'];
+/** What is told and is no fault: how long notes are held against the page, and a wrong key that the player heard and put right. */
+export const NOT_SCORED: readonly PlayFaultKind[] = ['too-short', 'too-long', 'corrected'];
 
 /** Something that went wrong, once for its one cause. */
 export interface PlayFault {

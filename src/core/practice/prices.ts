@@ -41,6 +41,12 @@ export function pulseCost(ms: number, expectedMs: number): number {
 const STEADY = 2 ** cost.STEADY_OCTAVES;
 const BROKEN = 2 ** cost.BROKEN_OCTAVES;
 
+/** The most that a right key costs for coming late, next in order. `slip` is the key before it, where that alone stood for nothing; null where none did. */
+export function lateCost(midi: number, slip: number | null): number {
+  const off = slip === null ? 0 : Math.abs(slip - midi);
+  return off > 0 && off <= cost.SLIP_SEMITONES ? cost.PUT_RIGHT : cost.LATE;
+}
+
 export function missingCost({ isGrace }: Pick<AskedNote, 'isGrace'>): number {
   return isGrace ? cost.MISSING_GRACE : cost.MISSING;
 }

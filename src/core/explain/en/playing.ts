@@ -59,6 +59,8 @@ export function playFaultWords(t: Terms, fault: PlayFault): string {
       return fault.hand ? `The ${HAND[fault.hand]} was heard. It rests here.` : 'The other hand was heard.';
     case 'spread-chord':
       return `${onBeat}: the keys are not struck together, ${msWords(fault.offMs)} apart.`;
+    case 'corrected':
+      return `${at}: ${played}, then ${note}: put right at once.`;
     case 'transposed':
     case 'one-hand':
     case 'hand-late':
@@ -137,5 +139,6 @@ export function playFaultNames(t: Terms): Readonly<Record<PlayFault['kind'], str
     transposed: 'played too high or too low',
     'one-hand': 'one hand left out',
     'hand-late': 'hands apart',
+    corrected: 'put right at once',
   };
 }
