@@ -4,12 +4,22 @@ import type { HeardFact, Judgement } from './judgement';
 import type { Run } from './heard-moments';
 import { paceOf } from './tempo';
 import type { RunPulse } from './time-faults';
+import { swungIn } from './uneven-time';
 
 /** A note with a dot is let go before so much of its length. Our own choice: half is usual. */
 const DETACHED = 0.8;
 
-/** What is told beside of how notes were held, a fact a hand. */
+/** What is told beside: how notes were held, and whether halves of beats were even. */
 export function heardBeside(
+  music: AskedMusic,
+  keys: readonly StruckKey[],
+  runs: readonly Run[],
+  pulses: readonly RunPulse[],
+): readonly HeardFact[] {
+  return [...heldOn(music, keys, runs, pulses), ...swungIn(music, runs)];
+}
+
+function heldOn(
   music: AskedMusic,
   keys: readonly StruckKey[],
   runs: readonly Run[],

@@ -15,6 +15,7 @@ import { NOT_SCORED, type PlayFault, type PlayFaultKind } from './play-fault';
 import { putRight } from './put-right';
 import { rightNotes } from './right-notes';
 import { TOLERANCES, type Strictness } from './tolerances.table';
+import { handBehind, together } from './uneven-time';
 
 /** How a performance is judged. `bpm`: the tempo that was set, in the meter's beats; `countIn`: so many beats come before the first bar on the clock of what was
  * taken down. Null where nothing was set: then the pulse is what was played, and the first key the first note. */
@@ -43,12 +44,14 @@ export function judgePlaying(asked: AskedMusic, struck: readonly StruckKey[], op
   const reading = explain(asked, struck, given);
   const other = otherHandOf(asked);
   const theirs = other && playedByOtherHand(other, struck, given, reading);
-  if (theirs) return otherHandJudged(asked, other, struck, theirs, options.bpm);
+  if (theirs) return otherHandJudged({ asked, other }, struck, theirs, options.bpm);
   const { causes, page } = reading;
   const alignment = putRight(page.asPlayed, struck, reading.alignment);
   // What is told of single keys is told against the page, as if nothing else had gone wrong.
   const music = page.asWritten;
-  const keys = keysAgainstPage(struck, alignment, page);
+  const inPlace = keysAgainstPage(struck, alignment, page);
+  const behind = handBehind(music, inPlace, heardRuns(music, inPlace, alignment));
+  const keys = together(music, inPlace, alignment, behind);
   const runs = heardRuns(music, keys, alignment);
   const beginMs = options.countIn === null || given === null ? null : options.countIn * given * beat;
   const found = findFaults({ music, keys, alignment, runs, tolerance, beginMs });
@@ -83,7 +86,7 @@ export function judgePlaying(asked: AskedMusic, struck: readonly StruckKey[], op
         fault: faultOf.get(i) ?? null,
       };
     }),
-    heard: options.byEar ? [] : heardBeside(music, keys, runs, pulses),
+    heard: options.byEar ? [] : [...(behind ? [behind] : []), ...heardBeside(music, keys, runs, pulses)],
     unclear: (options.byEar?.unclear ?? []).flatMap((note) => music.notes[note]?.id ?? []),
     tempo: tempoOfBars(music, runs.at(-1) ?? []),
     next: nextThing(asked, scored, options.bpm ?? bpm),
@@ -92,8 +95,7 @@ export function judgePlaying(asked: AskedMusic, struck: readonly StruckKey[], op
 
 /** The hand that was not asked for was played: nothing else is told, since nothing of it was asked. */
 function otherHandJudged(
-  asked: AskedMusic,
-  other: AskedMusic,
+  { asked, other }: { readonly asked: AskedMusic; readonly other: AskedMusic },
   keys: readonly StruckKey[],
   alignment: Alignment,
   bpm: number | null,

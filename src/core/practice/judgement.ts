@@ -30,13 +30,17 @@ export interface Judgement {
   readonly next: NextThing | null;
 }
 
-/** How the page was kept beside notes and pulse. `detached-held`: notes with a dot that were held on. */
-export interface HeardFact {
-  readonly kind: 'detached-held';
-  readonly hand: Hand;
-  readonly bars: readonly string[];
-  readonly notes: readonly NoteId[];
-}
+/** How the page was kept beside notes and pulse. `detached-held`: notes with a dot that were held on; `hand-behind`: a hand that came after the other all the way, by less than
+ * makes it late (ms); `swung`: halves of a beat that were uneven all the way, the first `long` or `short`, the longer so many times as long as the shorter. */
+export type HeardFact =
+  | {
+      readonly kind: 'detached-held';
+      readonly hand: Hand;
+      readonly bars: readonly string[];
+      readonly notes: readonly NoteId[];
+    }
+  | { readonly kind: 'hand-behind'; readonly hand: Hand; readonly ms: number }
+  | { readonly kind: 'swung'; readonly first: 'long' | 'short'; readonly times: number };
 
 export interface PlayedRun {
   readonly fromBar: string;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { SAYS } from '../../../../tests/support/usual-words';
 import { parsePitch, type Pitch } from '../../pitch';
-import { PLAY_FAULT_KINDS, type Judgement, type NextThing, type PlayFault } from '../../practice';
+import { PLAY_FAULT_KINDS, type HeardFact, type Judgement, type NextThing, type PlayFault } from '../../practice';
 import { languageOf } from '../language';
 import { USUAL_WORDING } from '../wording';
 
@@ -21,6 +21,7 @@ const FAULT: PlayFault = {
   againAt: null,
   stretch: null,
 };
+const BARS = { toBar: '4', toBarIndex: 3, isWhole: false, shift: null, beats: null };
 const four = ['a', 'b', 'c', 'd'];
 
 describe('what went wrong in playing', () => {
@@ -46,7 +47,38 @@ describe('what went wrong in playing', () => {
       { kind: 'finger-off', notes: four },
       'Bar 3, right hand: four notes, all one key beside. The whole hand sits one off.',
     ],
+    [{ kind: 'corrected' }, 'Bar 3: F, then F♯: put right at once.'],
+    [
+      { kind: 'transposed', hand: null, stretch: { ...BARS, shift: { letters: 3, halfSteps: 5 } } },
+      'Bars 3–4: everything a fourth too high, as in another key.',
+    ],
+    [
+      { kind: 'transposed', stretch: { ...BARS, isWhole: true, shift: { letters: -7, halfSteps: -12 } } },
+      'From beginning to end, right hand: the right notes, an octave too low.',
+    ],
+    [
+      { kind: 'transposed', stretch: { ...BARS, shift: { letters: 2, halfSteps: null } } },
+      'Bars 3–4, right hand: the hand sits a third too high.',
+    ],
+    [{ kind: 'one-hand', hand: 'left', stretch: BARS }, 'The left hand was not played.'],
+    [
+      { kind: 'hand-late', hand: 'left', stretch: { ...BARS, beats: 1 } },
+      'Bars 3–4: the left hand is one beat behind the right hand.',
+    ],
+    [
+      { kind: 'hand-late', hand: 'right', stretch: { ...BARS, beats: -0.5 } },
+      'Bars 3–4: the right hand is half a beat ahead of the left hand.',
+    ],
   ])('%j', (facts, words) => expect(SAYS.playFaultWords({ ...FAULT, ...facts })).toBe(words));
+
+  it.each<readonly [HeardFact, string]>([
+    [{ kind: 'hand-behind', hand: 'left', ms: 183 }, 'The left hand came a little after the other, by 180 ms.'],
+    [{ kind: 'swung', first: 'long', times: 2 }, 'The halves of the beat were uneven: long and short, about 2 to 1.'],
+    [
+      { kind: 'swung', first: 'short', times: 1.5 },
+      'The halves of the beat were uneven: short and long, about 1 to 1.5.',
+    ],
+  ])('%j is told beside', (fact, words) => expect(SAYS.heardFactWords(fact)).toBe(words));
 
   it('has words for every kind, which scold nobody', () => {
     for (const kind of PLAY_FAULT_KINDS) {

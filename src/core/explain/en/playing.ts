@@ -18,9 +18,7 @@ export function playFaultWords(t: Terms, fault: PlayFault): string {
   const handAt = fault.hand ? `${at}, ${HAND[fault.hand]}` : at;
   switch (kind) {
     case 'forgot-signature':
-      return notes.length > 1
-        ? `${at}: ${instead}, ${countWord(notes.length)} times: the signature has ${note}.`
-        : `${at}: ${instead}: the signature has ${note}.`;
+      return `${at}: ${instead}${timesWord(notes.length)}: the signature has ${note}.`;
     case 'forgot-accidental':
       return `${at}: ${instead}: the sign in the ${t.bar} was forgotten.`;
     case 'neighbour-key':
@@ -70,6 +68,10 @@ export function playFaultWords(t: Terms, fault: PlayFault): string {
   }
 }
 
+function timesWord(count: number): string {
+  return count > 1 ? `, ${countWord(count)} times` : '';
+}
+
 /** A time that somebody was off, as one says it. */
 function msWords(ms: number | null): string {
   const size = Math.abs(ms ?? 0);
@@ -112,8 +114,19 @@ function wayWords(t: Terms, { way, about }: NextThing): string {
 }
 
 /** What is told beside and never counts. */
-export function heardFactWords(t: Terms, { hand, bars }: HeardFact): string {
-  return `${capital(HAND[hand])}: notes with a dot were held on in ${barRanges(t, bars)}.`;
+export function heardFactWords(t: Terms, fact: HeardFact): string {
+  switch (fact.kind) {
+    case 'detached-held':
+      return `${capital(HAND[fact.hand])}: notes with a dot were held on in ${barRanges(t, fact.bars)}.`;
+    case 'hand-behind':
+      return `The ${HAND[fact.hand]} came a little after the other, by ${msWords(fact.ms)}.`;
+    case 'swung':
+      return fact.first === 'long'
+        ? `The halves of the beat were uneven: long and short, about ${fact.times} to 1.`
+        : `The halves of the beat were uneven: short and long, about 1 to ${fact.times}.`;
+    default:
+      return assertNever(fact);
+  }
 }
 
 /** What went wrong, by its kind alone. */

@@ -45,21 +45,33 @@ export function ScreenKeys(props: ScreenKeysProps) {
 
 const always = (): boolean => true;
 
+/** What is open, and the how manieth it is. */
+interface OpenBox {
+  readonly what: 'keys' | 'choices';
+  readonly nth: number;
+}
+
 function KeysAndWords({ keys, choices, isOurs }: ScreenKeysProps & { readonly isOurs: () => boolean }) {
-  const [shown, setShown] = useState<'keys' | 'choices' | null>(null);
-  const all = useMemo(
-    () => [
+  const [box, setBox] = useState<OpenBox | null>(null);
+  const opened = useRef(0);
+  const all = useMemo(() => {
+    const open = (what: OpenBox['what']): void => {
+      if (!isOurs()) return;
+      opened.current += 1;
+      setBox({ what, nth: opened.current });
+    };
+    return [
       ...keys,
-      { key: '?', does: '', act: () => isOurs() && setShown('keys') },
-      { key: 'Control+k', does: '', act: () => isOurs() && setShown('choices') },
-    ],
-    [keys, isOurs],
-  );
+      { key: '?', does: '', act: () => open('keys') },
+      { key: 'Control+k', does: '', act: () => open('choices') },
+    ];
+  }, [keys, isOurs]);
   useKeys(all);
-  const close = useCallback((): void => setShown(null), []);
-  if (shown === 'keys') return <KeyList keys={keys} onClose={close} />;
-  if (shown === 'choices') return <Choices keys={keys} choices={choices} onClose={close} />;
-  return null;
+  if (box === null) return null;
+  // A browser tells late that a box was closed: by then the next may be open, and that one stays.
+  const close = (): void => setBox((now) => (now?.nth === box.nth ? null : now));
+  if (box.what === 'keys') return <KeyList key={box.nth} keys={keys} onClose={close} />;
+  return <Choices key={box.nth} keys={keys} choices={choices} onClose={close} />;
 }
 
 /** Held so long, `?` is held to look, and the list goes when it is let go. Unit: ms. */

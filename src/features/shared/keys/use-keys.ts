@@ -43,6 +43,8 @@ const BUTTONS: readonly string[] = ['radio', 'checkbox', 'range'];
 /** Whether a key is for the field that has the focus, or for an entry of a list that is being carried. */
 function isTaken({ target, ctrlKey, metaKey }: KeyboardEvent): boolean {
   if (!(target instanceof HTMLElement)) return false;
+  // A field of a box that was just closed has the focus until the page is drawn anew: nobody types into it.
+  if (target.closest('dialog:not([open])')) return false;
   if (target.matches('[aria-roledescription][aria-pressed=true]')) return true;
   if (target instanceof HTMLInputElement && BUTTONS.includes(target.type) && (ctrlKey || metaKey)) return false;
   return target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName);
