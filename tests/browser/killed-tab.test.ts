@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
+import { dayOf } from '@/core/calendar';
 import { chance } from '../support/histories';
 import { rounds } from '../support/rounds';
 import { beginPiece, opensPiece } from './support/entering';
@@ -27,16 +28,18 @@ describe('a tab that is killed while a piece is entered', () => {
     await goTo(witness, '/pupils');
     const line = await witness.waitForSelector('[data-pupil]');
     const pupil = await line?.evaluate((found) => found.getAttribute('data-pupil'));
+    // A note belongs to a day: one that is named, whatever day it is by the end of this.
+    const address = `/lesson?pupil=${pupil}&day=${dayOf(Date.now())}`;
     for (const words of ['Sings it.', ' Left hand alone.']) {
       const victim = await newTab(browser, { size: SMALL });
-      await goTo(victim, `/lesson?pupil=${pupil}`);
+      await goTo(victim, address);
       await victim.focus('[data-role=lesson-note]');
       await victim.keyboard.press('End');
       await victim.keyboard.type(words);
       await victim.waitForSelector('[data-role=note-kept][data-kept=true]');
       await crash(victim);
     }
-    await goTo(witness, `/lesson?pupil=${pupil}`);
+    await goTo(witness, address);
     await witness.waitForFunction(
       () =>
         document.querySelector<HTMLTextAreaElement>('[data-role=lesson-note]')?.value === 'Sings it. Left hand alone.',
