@@ -18,6 +18,8 @@ const isThere = (on: Page = page): Promise<unknown> =>
 const judged = (on: Page = page): Promise<unknown> => on.waitForSelector('[data-role=judged]');
 const state = (wanted: string, on: Page = page): Promise<unknown> =>
   on.waitForSelector(`[data-role=run][data-state="${wanted}"]`);
+const chosen = (): Promise<readonly string[]> =>
+  page.$$eval('[data-role=pupil]', (selects) => selects.map((select) => (select as HTMLSelectElement).value));
 const query = (): URLSearchParams => new URL(page.url()).searchParams;
 
 async function simulatedPlays(weakness: string): Promise<void> {
@@ -83,6 +85,34 @@ describe('a pupil practises', () => {
     await judged();
     await sees(page, 'All 6 notes right');
     await sees(page, 'one key too many, A.');
+  });
+
+  it('sees which computer’s key plays which piano key, on the keys and under ?', async () => {
+    await page.keyboard.press('Escape');
+    await state('still');
+    const letters = await page.$$eval('[data-letter]', (found) => found.map((one) => one.getAttribute('data-letter')));
+    expect(letters).toEqual(expect.arrayContaining(['A', 'W', 'S', 'E', 'D', 'F']));
+    await page.keyboard.press('?');
+    await sees(page, 'play the piano keys that bear these letters');
+    await page.keyboard.press('Escape');
+    await page.waitForFunction(() => document.querySelector('dialog[open]') === null);
+  });
+
+  it('sees who plays, and is told in whose record a run is kept once it is there', async () => {
+    const [tam = ''] = await chosen();
+    expect(tam).toBe('demo-tam');
+    await goTo(page, `${TWO_BARS.replace('D-major', 'C-major')}`);
+    await isThere();
+    await simulatedPlays('');
+    await sees(page, 'Kept in Tam Oakhollow’s record.');
+    // Without a pupil nobody else's record is written into, whoever was there last.
+    await goTo(page, TWO_BARS.replace('&pupil=demo-tam', ''));
+    await isThere();
+    expect(await chosen()).toEqual(['any']);
+    await simulatedPlays('');
+    await sees(page, 'Kept for no pupil: nobody was chosen.');
+    await page.select('[data-role=pupil]', 'demo-tam');
+    await page.waitForFunction(() => new URLSearchParams(location.search).get('pupil') === 'demo-tam');
   });
 
   it('goes a little faster after a clean run, and round and round until it is enough', async () => {

@@ -2,6 +2,7 @@
 
 import { number, string } from 'yup';
 import { DIRECTIONS, type Direction } from '@/core/pitch';
+import { addressOf } from '@/features/shared/address/address-of';
 import { field, oneOf, text } from '@/features/shared/address/query-fields';
 import { changeQuery, queryNow, readQuery, useQuery, type QueryOf } from '@/features/shared/address/use-query';
 
@@ -48,6 +49,15 @@ export function addressNow(): BenchAddress {
 /** The address of the Bench, as the screen shows it. */
 export function useBenchAddress(): BenchAddress {
   return useQuery(SHAPE);
+}
+
+/** The address of the pupil's page for what is on the Bench, and for whom it is there. */
+export function practiceFor(
+  piece: string,
+  pupil: { readonly id: string } | null,
+  { key, stage }: BenchAddress,
+): string {
+  return addressOf('/practice', { piece, key, pupil: pupil?.id ?? null, stage });
 }
 
 /** Changes the address, with a new entry for the back button. */

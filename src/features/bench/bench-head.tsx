@@ -6,7 +6,7 @@ import type { FileFormat } from '@/core/base';
 import { change, type Desk, type PieceRecord, type PupilRecord, type Settings } from '@/data';
 import { FoldOut } from '@/features/shared/parts/fold-out';
 import type { Screen } from '@/features/shared/parts/use-screen';
-import { go, type BenchAddress } from './bench-address';
+import { go, practiceFor, type BenchAddress } from './bench-address';
 import { BenchTools, WayFields, type BenchToolsProps } from './commands/bench-tools';
 import { keyName } from './keys/key-strip';
 import { OwnKey } from './keys/own-key';
@@ -51,6 +51,7 @@ export function BenchHead({
   const way = wayOf(w, piece, settings, { address, answers });
   const query = useSearchParams().toString();
   const standAddress = `/stand?${query}`;
+  const practiceAddress = practiceFor(piece.id, pupil, address);
   const enterAddress = `/enter?piece=${encodeURIComponent(piece.id)}`;
   return (
     <div className="flex h-11 shrink-0 items-center gap-1.5 px-4 max-sm:px-2 print:hidden" data-role="head">
@@ -84,7 +85,7 @@ export function BenchHead({
         {screen === 'phone' ? null : (
           <Link
             className="btn btn-sm btn-square size-9"
-            href={addressOf('/practice', { piece: piece.id, key: address.key, stage: address.stage })}
+            href={practiceAddress}
             data-role="practise"
             aria-label={w.practice.pupilsPage}
             title={withKey(w.practice.pupilsPageTitle, BENCH_KEYS.practise)}
@@ -121,7 +122,9 @@ export function BenchHead({
             title={w.bench.more}
             width="w-80"
           >
-            <More {...{ piece, screen, desk, address, answers, way, surveyAddress, enterAddress, onSave }} />
+            <More
+              {...{ piece, screen, desk, address, answers, way, surveyAddress, practiceAddress, enterAddress, onSave }}
+            />
           </FoldOut>
         )}
       </div>
@@ -134,11 +137,23 @@ interface MoreProps extends Pick<
   'piece' | 'screen' | 'desk' | 'address' | 'answers' | 'surveyAddress' | 'onSave'
 > {
   readonly way: BenchToolsProps | null;
+  readonly practiceAddress: string;
   readonly enterAddress: string;
 }
 
 /** What does not find room in the line. */
-function More({ piece, screen, desk, address, answers, way, surveyAddress, enterAddress, onSave }: MoreProps) {
+function More({
+  piece,
+  screen,
+  desk,
+  address,
+  answers,
+  way,
+  surveyAddress,
+  practiceAddress,
+  enterAddress,
+  onSave,
+}: MoreProps) {
   const w = useWords();
   return (
     <div className="flex flex-col gap-3 p-3">
@@ -146,11 +161,7 @@ function More({ piece, screen, desk, address, answers, way, surveyAddress, enter
       {screen === 'phone' ? (
         <>
           <RailButton desk={desk} shown={address.stage} />
-          <Link
-            className="btn btn-sm h-11"
-            href={addressOf('/practice', { piece: piece.id, key: address.key, stage: address.stage })}
-            data-role="practise"
-          >
+          <Link className="btn btn-sm h-11" href={practiceAddress} data-role="practise">
             <Ear size={16} aria-hidden /> {w.practice.pupilsPage}
           </Link>
           <Link className="btn btn-sm h-11" href={paperAddress(piece, address)} data-role="to-paper">

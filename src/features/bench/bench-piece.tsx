@@ -8,7 +8,7 @@ import { choosePupil } from '@/features/shared/pupils/choose-pupil';
 import type { Choice } from '@/features/shared/choices/find-choices';
 import { ScreenKeys } from '@/features/shared/keys/key-help';
 import { useNotedUse } from '@/features/shared/shell/use-noted-use';
-import type { BenchAddress } from './bench-address';
+import { practiceFor, type BenchAddress } from './bench-address';
 import { benchChoices } from './commands/bench-choices';
 import { BenchHead } from './bench-head';
 import { benchKeys } from './commands/bench-keys';
@@ -20,7 +20,6 @@ import { KeysOnTheWay } from './keys/keys-on-the-way';
 import { goToStage, StageRail, toggleRail } from './stages/stage-rail';
 import { queryNow } from '@/features/shared/address/use-query';
 import { leave, withLabel } from './paper/paper-tools';
-import { addressOf } from '@/features/shared/address/address-of';
 import { useBench, type BenchAnswers } from './use-bench';
 import { useBenchActions } from './commands/use-bench-actions';
 import { useDecide } from './beside/use-decide';
@@ -80,7 +79,7 @@ export function BenchPiece({ piece, address, settings, desk, pupils, pupil }: Be
     walk,
     togglePlay: () => (player.isPlaying ? player.stop() : player.play(taken.moment?.barIndex ?? 0)),
     save,
-    ...waysTo(router.push, piece.id, address),
+    ...waysTo(router.push, { piece: piece.id, pupil, address }),
     onSurvey: () => router.push(surveyAddress),
     onEscape: () => taken.choose(null),
     stepHandNote: (by) => {
@@ -166,10 +165,17 @@ function Keys({ answers, onChoose }: { readonly answers: BenchAnswers; readonly 
 }
 
 /** The ways from here to other screens that need the piece alone. */
-function waysTo(push: (address: string) => void, piece: string, { key, stage }: BenchAddress) {
+function waysTo(
+  push: (address: string) => void,
+  {
+    piece,
+    pupil,
+    address,
+  }: { readonly piece: string; readonly pupil: PupilRecord | null; readonly address: BenchAddress },
+) {
   return {
     onEnter: () => push(`/enter?piece=${encodeURIComponent(piece)}`),
     onStand: () => push(`/stand?${queryNow().toString()}`),
-    onPractise: () => push(addressOf('/practice', { piece, key, stage })),
+    onPractise: () => push(practiceFor(piece, pupil, address)),
   };
 }

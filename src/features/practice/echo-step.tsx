@@ -6,6 +6,7 @@ import { phraseMusic } from '@/core/homework';
 import { playAs, type Weakness } from '@/core/simulation';
 import type { JudgedView, PracticeView } from '@/core/views';
 import { PLAYED_ON } from '@/data';
+import { useKeyLetters } from '@/features/shared/devices/use-key-letters';
 import { ScreenKeys } from '@/features/shared/keys/key-help';
 import { keyboardRange } from '@/features/shared/keys/keyboard-map';
 import { useWords } from '@/features/shared/words/use-words';
@@ -40,6 +41,7 @@ export function EchoStep({ view, practised, instrument, address, onward, onDone 
   const echo = useEcho({ view, address, practised, onDone });
   const { is, begin, answer, stop } = echo;
   const { hears, choose, name } = instrument;
+  const letterOn = useKeyLetters(name);
   useEffect(() => hears(echo.hear), [hears, echo.hear]);
   useEffect(() => {
     if (name === 'microphone') choose('screen');
@@ -75,7 +77,7 @@ export function EchoStep({ view, practised, instrument, address, onward, onDone 
           {useSaid(echo)}
         </p>
       </div>
-      <KeysToPlay moment={null} range={range} onTouch={instrument.touch} />
+      <KeysToPlay moment={null} range={range} letterOn={letterOn} onTouch={instrument.touch} />
       <div className="flex flex-wrap gap-3">
         {goesOn ? <OnwardButton onward={goesOn} /> : <EchoButton echo={echo} />}
         {isOn ? (

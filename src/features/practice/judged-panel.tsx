@@ -6,17 +6,20 @@ import type { StruckKey } from '@/core/asked';
 import type { JudgedNext, JudgedView } from '@/core/views';
 import { useWords } from '@/features/shared/words/use-words';
 import { HearAgain } from './hear-again';
+import type { KeptWords } from './use-keep-run';
 
 interface JudgedPanelProps {
   readonly judged: JudgedView;
   readonly keys: readonly StruckKey[];
+  /** What is said of the run that the store has; null where it was kept long ago. */
+  readonly kept: KeptWords | null;
   readonly onShow: (notes: readonly string[]) => void;
   /** Goes to what comes next; null where there is no way to it, or nobody is to play now. */
   readonly onNext: ((next: JudgedNext) => void) | null;
 }
 
 /** What was heard: what was right first, then each place to look at again, and one thing to do next. */
-export function JudgedPanel({ judged, keys, onShow, onNext }: JudgedPanelProps) {
+export function JudgedPanel({ judged, keys, kept, onShow, onNext }: JudgedPanelProps) {
   const w = useWords();
   const { right, faults, beside, next, clean, unclear } = judged;
   const told = useRef<HTMLElement>(null);
@@ -92,6 +95,11 @@ export function JudgedPanel({ judged, keys, onShow, onNext }: JudgedPanelProps) 
             ))}
           </ul>
         </div>
+      ) : null}
+      {kept?.of === judged ? (
+        <p className="text-sm text-secondary" role="status" data-role="kept-for">
+          {kept.words}
+        </p>
       ) : null}
     </section>
   );

@@ -59,15 +59,20 @@ export function runOf(what: RunOfWhat, judged: JudgedView, played: PlayedKeys, a
   };
 }
 
-/** Puts a run into the record, with what was played as a MIDI file, and beside it the sound of it. Where that cannot be written, the rest of it is kept. False where there
- * was no room for the sound. */
-export async function keepRun(run: NewRun, keys: readonly StruckKey[], sound: Blob | null = null): Promise<boolean> {
+/** Whether the store has a run, and whether there was room for its sound. */
+export interface KeptRun {
+  readonly isKept: boolean;
+  readonly hadRoom: boolean;
+}
+
+/** Puts a run into the record, with what was played as a MIDI file, and beside it the sound of it. Where that cannot be written, the rest of it is kept. */
+export async function keepRun(run: NewRun, keys: readonly StruckKey[], sound: Blob | null = null): Promise<KeptRun> {
   const file =
     keys.length === 0
       ? null
       : await coreWorker()
           .playedFile(keys)
           .catch(() => null);
-  await change({ kind: 'note.run', run: { ...run, midi: file?.ok ? toBase64(file.value) : null } });
-  return sound === null || keepRecording(run.id, sound);
+  const trouble = await change({ kind: 'note.run', run: { ...run, midi: file?.ok ? toBase64(file.value) : null } });
+  return { isKept: trouble === null, hadRoom: sound === null || (await keepRecording(run.id, sound)) };
 }

@@ -10,6 +10,7 @@ interface KeysToPlayProps {
   /** The fingers that are shown; null for none. */
   readonly moment: Moment | null;
   readonly range: readonly [number, number];
+  readonly letterOn?: ((midi: number) => string | null) | undefined;
   readonly onTouch: (midi: number) => void;
 }
 
@@ -17,7 +18,7 @@ const LENGTH_S = 0.4;
 const LOUDNESS = 0.6;
 
 /** Keys to be played on, wide enough for a finger; where they do not find room, they are moved to the hand. */
-export function KeysToPlay({ moment, range, onTouch }: KeysToPlayProps) {
+export function KeysToPlay({ moment, range, letterOn, onTouch }: KeysToPlayProps) {
   const w = useWords();
   const room = useRef<HTMLElement>(null);
   const [low, high] = range;
@@ -44,7 +45,7 @@ export function KeysToPlay({ moment, range, onTouch }: KeysToPlayProps) {
       tabIndex={0}
       className="overflow-x-auto rounded-box border border-base-300 bg-base-100 p-2"
     >
-      <KeyboardMap moment={moment} range={range} part="playing" onKey={touch} />
+      <KeyboardMap moment={moment} range={range} part="playing" onKey={touch} letterOn={letterOn} />
     </section>
   );
 }

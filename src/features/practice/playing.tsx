@@ -2,6 +2,8 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { ScreenKeys } from '@/features/shared/keys/key-help';
+import type { ScreenKey } from '@/features/shared/keys/use-keys';
+import { useKeyLetters } from '@/features/shared/devices/use-key-letters';
 import { useMessages } from '@/features/shared/shell/messages';
 import { useWords } from '@/features/shared/words/use-words';
 import type { JudgedNext, JudgedView, PracticeView } from '@/core/views';
@@ -17,6 +19,7 @@ import { SimulatedPupil } from './simulated-pupil';
 import type { HeardInstrument } from './use-heard-instrument';
 import { useLongDrill } from './use-long-drill';
 import type { Practised } from './use-practised';
+import type { KeptWords } from './use-keep-run';
 import { useRun, type PlayedKeys, type Run } from './use-run';
 
 interface PlayingProps {
@@ -28,6 +31,8 @@ interface PlayingProps {
   readonly choices: 'all' | 'instrument';
   /** Whether the page is seen before it was played. */
   readonly page: 'shown' | 'away';
+  /** What is said of a run that the store has. */
+  readonly kept: KeptWords | null;
   readonly onJudged: (judged: JudgedView, played: PlayedKeys) => void;
   /** Goes to what is to be done next; null where there is no way to it. */
   readonly onNext: ((next: JudgedNext, tempo: number | null) => void) | null;
@@ -38,7 +43,7 @@ interface PlayingProps {
 /** Music to be played: the page, the keys, one large button, and afterwards what was heard. */
 export function Playing(props: PlayingProps) {
   const w = useWords();
-  const { view, practised, address, instrument, choices, page, onJudged, onNext, onward } = props;
+  const { view, practised, address, instrument, choices, page, kept, onJudged, onNext, onward } = props;
   const { simulate } = practised;
   const { hears, microphone } = instrument;
   const { say } = useMessages();
@@ -62,17 +67,8 @@ export function Playing(props: PlayingProps) {
   const goesOn = judged ? onward : null;
   const isCountSeen = microphone?.headphones === false && isListening && address.way === 'along';
   const isDeaf = microphone !== null && microphone.state.is !== 'open' && run.state.is === 'still';
-  const shortcuts = useMemo(
-    () => [
-      isListening
-        ? { key: 'Enter', does: w.practice.done, act: run.finish }
-        : goesOn
-          ? { key: 'Enter', does: goesOn.words, act: goesOn.go }
-          : { key: 'Enter', does: judged ? w.practice.again : w.practice.begin, act: start },
-      ...(run.state.is === 'still' ? [] : [{ key: 'Escape', does: w.practice.goBack, act: run.forget }]),
-    ],
-    [w, isListening, judged, goesOn, run, start],
-  );
+  const letterOn = useKeyLetters(instrument.name);
+  const shortcuts = useShortcuts({ run, onward: goesOn, start, isPlayedOnKeys: letterOn !== undefined });
   const change = (changed: Partial<PracticeAddress>): void => {
     run.forget();
     setShown([]);
@@ -106,7 +102,14 @@ export function Playing(props: PlayingProps) {
     <div className={`grid items-start gap-4 ${choices === 'all' ? 'lg:grid-cols-[minmax(0,1fr)_21rem]' : ''}`}>
       <ScreenKeys keys={shortcuts} />
       <div className="flex min-w-0 flex-col gap-3">
-        <PracticeMusic view={view} run={run} shown={shown} isAway={isAway} onTouch={instrument.touch} />
+        <PracticeMusic
+          view={view}
+          run={run}
+          shown={shown}
+          isAway={isAway}
+          letterOn={letterOn}
+          onTouch={instrument.touch}
+        />
         {microphone ? <TuningIn microphone={microphone} /> : null}
         {isCountSeen ? (
           <SeenCount dueMs={run.dueMs} beatMs={60_000 / ((view.bpm * address.tempo) / 100)} beats={view.countIn} />
@@ -122,9 +125,7 @@ export function Playing(props: PlayingProps) {
           </p>
         </div>
         <Cautions view={view} isLong={isLong && !isListening} />
-        {judged ? (
-          <JudgedPanel judged={judged.judged} keys={judged.keys} onShow={setShown} onNext={onNext && goTo} />
-        ) : null}
+        {judged ? <JudgedPanel {...judged} kept={kept} onShow={setShown} onNext={onNext && goTo} /> : null}
       </div>
       <aside
         className={`rounded-box border border-base-300 bg-base-100 p-4 ${choices === 'all' ? 'flex flex-col gap-3' : 'grid items-end gap-3 sm:grid-cols-2'}`}
@@ -133,6 +134,31 @@ export function Playing(props: PlayingProps) {
         {beside}
       </aside>
     </div>
+  );
+}
+
+interface ShortcutsOf {
+  readonly run: Run;
+  readonly onward: Onward | null;
+  readonly start: () => void;
+  readonly isPlayedOnKeys: boolean;
+}
+
+/** The keys of a page that is played: what comes next, back, and the computer's keys as a piano. */
+function useShortcuts({ run, onward, start, isPlayedOnKeys }: ShortcutsOf): readonly ScreenKey[] {
+  const w = useWords();
+  const { state, finish, forget } = run;
+  return useMemo(
+    () => [
+      state.is === 'listening'
+        ? { key: 'Enter', does: w.practice.done, act: finish }
+        : onward
+          ? { key: 'Enter', does: onward.words, act: onward.go }
+          : { key: 'Enter', does: state.is === 'judged' ? w.practice.again : w.practice.begin, act: start },
+      ...(isPlayedOnKeys ? [{ key: 'A S D …', does: w.practice.computerKeys, anyOf: [], act: () => undefined }] : []),
+      ...(state.is === 'still' ? [] : [{ key: 'Escape', does: w.practice.goBack, act: forget }]),
+    ],
+    [w, state.is, onward, start, isPlayedOnKeys, finish, forget],
   );
 }
 

@@ -17,6 +17,8 @@ interface PracticeMusicProps {
   readonly shown: readonly string[];
   /** Whether the page and the fingers are put away: it is played from memory. */
   readonly isAway: boolean;
+  /** The computer's keys that play these, where they do. */
+  readonly letterOn?: ((midi: number) => string | null) | undefined;
   readonly onTouch: (midi: number) => void;
 }
 
@@ -26,7 +28,7 @@ const MARGIN_PX = 24;
 const ZOOM = 42;
 
 /** The music of what is practised, what was struck of it so far, and the keys with the fingers that come next. */
-export function PracticeMusic({ view, run, shown, isAway, onTouch }: PracticeMusicProps) {
+export function PracticeMusic({ view, run, shown, isAway, letterOn, onTouch }: PracticeMusicProps) {
   const w = useWords();
   const paper = useRef<HTMLDivElement>(null);
   const size = useSize(paper);
@@ -73,7 +75,7 @@ export function PracticeMusic({ view, run, shown, isAway, onTouch }: PracticeMus
           />
         ) : null}
       </section>
-      {judged ? null : <KeysToPlay moment={isAway ? null : (moment ?? null)} range={range} onTouch={onTouch} />}
+      {judged ? null : <KeysToPlay moment={isAway ? null : (moment ?? null)} {...{ range, letterOn, onTouch }} />}
     </>
   );
 }

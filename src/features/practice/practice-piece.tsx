@@ -6,13 +6,12 @@ import type { PieceRecord } from '@/data';
 import type { ForWhom } from '@/features/shared/pupils/for-whom';
 import { useSame } from '@/features/shared/parts/use-same';
 import { useWords } from '@/features/shared/words/use-words';
-import { useTellRoom } from './ear/use-tell-room';
-import { keepRun, runOf } from './keep-run';
 import { Playing } from './playing';
 import { practise, type PracticeAddress } from './practice-address';
 import { PracticeHead, PracticeTrouble } from './practice-head';
 import { useHeardInstrument } from './use-heard-instrument';
 import { usePractised, type PractisedWhat } from './use-practised';
+import { useKeepRun } from './use-keep-run';
 import type { PlayedKeys } from './use-run';
 
 interface PracticePieceProps {
@@ -37,33 +36,28 @@ export function PracticePiece({ piece, address, whom }: PracticePieceProps) {
   const practised = usePractised(piece, whom, what);
   const instrument = useHeardInstrument();
   const { view, trouble } = practised;
-  const tellRoom = useTellRoom();
+  const { kept, keep: keepRun } = useKeepRun(whom.pupil);
   const keep = useCallback(
     (judged: JudgedView, played: PlayedKeys): void => {
       if (!view) return;
-      void keepRun(
-        runOf(
-          {
-            ...what,
-            piece: piece.id,
-            title: view.title || piece.fileName,
-            edition: piece.edition,
-            pupil: whom.pupil?.id ?? null,
-            key: view.keyText,
-            step: null,
-            way: address.way,
-            tempo: address.tempo,
-            playedOn: instrument.name,
-          },
-          judged,
-          played,
-          Date.now(),
-        ),
-        played.keys,
-        played.sound,
-      ).then(tellRoom);
+      keepRun(
+        {
+          ...what,
+          piece: piece.id,
+          title: view.title || piece.fileName,
+          edition: piece.edition,
+          pupil: whom.pupil?.id ?? null,
+          key: view.keyText,
+          step: null,
+          way: address.way,
+          tempo: address.tempo,
+          playedOn: instrument.name,
+        },
+        judged,
+        played,
+      );
     },
-    [view, what, piece, whom.pupil, address.way, address.tempo, instrument.name, tellRoom],
+    [view, what, piece, whom.pupil, address.way, address.tempo, instrument.name, keepRun],
   );
   const goNext = ({ hand: next, bars }: JudgedNext, tempo: number | null): void =>
     practise(
@@ -86,6 +80,7 @@ export function PracticePiece({ piece, address, whom }: PracticePieceProps) {
       <PracticeHead
         piece={piece}
         address={address}
+        whom={whom}
         title={view ? w.practice.heading(view.title || piece.fileName, view.key) : w.practice.openingPage}
       />
       {back ? (
@@ -96,7 +91,7 @@ export function PracticePiece({ piece, address, whom }: PracticePieceProps) {
       <PracticeTrouble trouble={trouble} />
       {view ? (
         <Playing
-          {...{ view, practised, address, instrument }}
+          {...{ view, practised, address, instrument, kept }}
           choices="all"
           page="shown"
           onward={null}

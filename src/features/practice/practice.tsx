@@ -3,6 +3,7 @@
 import type { Wording } from '@/core/explain';
 import { usePiece, type PupilRecord } from '@/data';
 import { useForWhom } from '@/features/shared/pupils/for-whom';
+import { ANY_HAND } from '@/features/shared/pupils/pupil-select';
 import { MissingPiece, WhichPiece } from '@/features/shared/pieces/which-piece';
 import { useWords, WordsFor } from '@/features/shared/words/use-words';
 import { usePracticeAddress } from './practice-address';
@@ -20,7 +21,8 @@ export function Practice() {
   const w = useWords();
   const address = usePracticeAddress();
   const piece = usePiece(address.piece);
-  const whom = useForWhom(address.pupil);
+  // Who plays is said by the address and the page: nobody else's record is written into.
+  const whom = useForWhom(address.pupil ?? ANY_HAND);
   if (address.piece === null) {
     return (
       <WhichPiece

@@ -7,8 +7,7 @@ import type { JudgedNext, JudgedView } from '@/core/views';
 import type { PieceRecord } from '@/data';
 import type { ForWhom } from '@/features/shared/pupils/for-whom';
 import { useWords } from '@/features/shared/words/use-words';
-import { keepRun, runOf, tickOf, type RunOfWhat } from './keep-run';
-import { useTellRoom } from './ear/use-tell-room';
+import { keepRun, tickOf, type RunOfWhat } from './keep-run';
 import { EchoStep } from './echo-step';
 import { Playing } from './playing';
 import { practise, type PracticeAddress } from './practice-address';
@@ -19,6 +18,7 @@ import { TickStep } from './tick-step';
 import { useHeardInstrument, type HeardInstrument } from './use-heard-instrument';
 import { usePractised, type PractisedWhat } from './use-practised';
 import { stepBehind, useSteps, type StepNow, type Steps } from './use-steps';
+import { useKeepRun } from './use-keep-run';
 import type { PlayedKeys } from './use-run';
 
 interface StepsPageProps {
@@ -51,6 +51,7 @@ export function StepsPage({ piece, address, whom }: StepsPageProps) {
       <PracticeHead
         piece={piece}
         address={address}
+        whom={whom}
         title={steps ? w.practice.heading(steps.view.title || piece.fileName, steps.view.key) : w.practice.openingPage}
       />
       <PracticeTrouble trouble={trouble} />
@@ -90,7 +91,7 @@ function Step({ piece, address, whom, steps, shown, instrument }: StepProps) {
   const what = useStepMusic(step, list.keyText, address.stage);
   const practised = usePractised(piece, whom, what);
   const { view, trouble } = practised;
-  const tellRoom = useTellRoom();
+  const { kept, keep: keepJudged } = useKeepRun(whom.pupil);
   const effective = useMemo(() => addressAt(address, step), [address, step]);
   const { edition, fileName, id } = piece;
   const pupil = whom.pupil?.id ?? null;
@@ -110,9 +111,8 @@ function Step({ piece, address, whom, steps, shown, instrument }: StepProps) {
     [what, list, id, fileName, edition, pupil, step, instrument.name],
   );
   const keep = useCallback(
-    (judged: JudgedView, played: PlayedKeys): void =>
-      void keepRun(runOf(ofWhat, judged, played, Date.now()), played.keys, played.sound).then(tellRoom),
-    [ofWhat, tellRoom],
+    (judged: JudgedView, played: PlayedKeys): void => keepJudged(ofWhat, judged, played),
+    [ofWhat, keepJudged],
   );
   const goNext = ({ hand, bars }: JudgedNext, tempo: number | null): void =>
     practise(
@@ -158,7 +158,7 @@ function Step({ piece, address, whom, steps, shown, instrument }: StepProps) {
       ) : null}
       {view && step.way !== 'tick' && step.way !== 'echo' ? (
         <Playing
-          {...{ view, practised, instrument, onward }}
+          {...{ view, practised, instrument, onward, kept }}
           address={effective}
           choices="instrument"
           page={step.kind === 'memory' ? 'away' : 'shown'}

@@ -79,7 +79,7 @@ function RunOnPage({
         isAway={false}
         onTouch={() => undefined}
       />
-      {judged ? <JudgedPanel judged={judged} keys={keys} onShow={setShown} onNext={null} /> : null}
+      {judged ? <JudgedPanel judged={judged} keys={keys} kept={null} onShow={setShown} onNext={null} /> : null}
       {!isJudged && keys.length > 0 ? <HearAgain keys={keys} /> : null}
     </>
   );

@@ -92,6 +92,11 @@ const COMPUTER_KEYS = [
   'Semicolon',
 ] as const;
 
+/** Which of the computer's keys stands for a piano key, by its place on the keyboard; `lowest` is the key under A, as a MIDI number. */
+export function computerKeyFor(lowest: number, midi: number): string | null {
+  return COMPUTER_KEYS[midi - lowest] ?? null;
+}
+
 /** The computer's keys; `lowest` is the key under A, as a MIDI number. Keys held down do not repeat. */
 export function computerKeys(lowest: number): KeyDevice {
   return {

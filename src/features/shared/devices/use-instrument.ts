@@ -21,7 +21,7 @@ export interface Instrument {
   readonly perform: (keys: readonly StruckKey[], fromMs: number) => () => void;
 }
 
-const MIDDLE_C = 60;
+export const MIDDLE_C = 60;
 
 function firstInstrument(): InstrumentName {
   return isLoadedForMidi() ? 'midi' : 'screen';

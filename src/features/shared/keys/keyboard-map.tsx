@@ -27,6 +27,8 @@ interface KeyboardMapProps {
   /** The keys whole, only as much of them as shows where the fingers are, or whole and wide enough to be played on. */
   readonly part?: 'whole' | 'front' | 'playing';
   readonly onKey?: (midi: number) => void;
+  /** What stands on a key: the computer's key that plays it. */
+  readonly letterOn?: ((midi: number) => string | null) | undefined;
 }
 
 /** A finger that the note had before it changed. */
@@ -75,6 +77,7 @@ export function KeyboardMap({
   reachMm,
   part = 'whole',
   onKey,
+  letterOn,
 }: KeyboardMapProps) {
   const w = useWords();
   const keys = useMemo(() => drawnKeys(...range), [range]);
@@ -101,6 +104,7 @@ export function KeyboardMap({
           onKey={onKey}
         />
       ))}
+      {letterOn ? keys.map(({ midi }) => <KeyLetter key={midi} midi={midi} letter={letterOn(midi)} />) : null}
       {moment && reachMm && !isFront ? <Reach moment={moment} reachMm={reachMm} /> : null}
       {next && !isFront ? <NextFingers moment={next} /> : null}
       {old.map((one) => (
@@ -147,6 +151,29 @@ const KeyShape = memo(function KeyShape({
     </>
   );
 });
+
+/** Where the letter of the computer's key stands, above the fingers. Unit: mm from the fallboard. */
+const LETTER_ON_BLACK_MM = 62;
+const LETTER_ON_WHITE_MM = 108;
+
+/** Where there is no keyboard but fingers, nobody needs it. */
+function KeyLetter({ midi, letter }: { readonly midi: number; readonly letter: string | null }) {
+  if (letter === null) return null;
+  return (
+    <text
+      x={keyCentreMm(midi)}
+      y={isBlackKey(midi) ? LETTER_ON_BLACK_MM : LETTER_ON_WHITE_MM}
+      textAnchor="middle"
+      fontSize={11}
+      fill={isBlackKey(midi) ? '#fffef9' : '#5d5243'}
+      className="pointer-events-none pointer-coarse:hidden"
+      data-letter={letter}
+      aria-hidden
+    >
+      {letter}
+    </text>
+  );
+}
 
 const MIDDLE_C = { step: 0, alter: 0, octave: 4 } as const;
 

@@ -15,21 +15,23 @@ interface PupilSelectProps {
   readonly onChoose: (id: string) => void;
   /** Where there is one line for everything, what the hand can do is told on pointing at it. */
   readonly room?: 'usual' | 'tight';
+  /** What the choice is called, where it is not for whom something is. */
+  readonly label?: string;
   readonly ref?: Ref<HTMLSelectElement>;
 }
 
 /** For whom something is asked. */
-export function PupilSelect({ pupils, chosen, settings, onChoose, room = 'usual', ref }: PupilSelectProps) {
+export function PupilSelect({ pupils, chosen, settings, onChoose, room = 'usual', label, ref }: PupilSelectProps) {
   const w = useWords();
   const { level, spanMm } = chosen ?? settings;
   const isTight = room === 'tight';
   return (
     <span className="flex items-center gap-2 text-sm">
       <label className="flex items-center gap-1.5">
-        <span className={isTight ? 'max-xl:sr-only' : ''}>{w.shared.forLabel}</span>
+        <span className={isTight ? 'max-xl:sr-only' : ''}>{label ?? w.shared.forLabel}</span>
         <select
           ref={ref}
-          className={`select select-sm h-9 ${isTight ? 'w-32 max-sm:w-28' : 'w-44'}`}
+          className={`select select-sm h-9 ${isTight ? 'w-32 pe-7 text-ellipsis max-sm:w-28' : 'w-44'}`}
           title={w.shared.levelAndReach(level, spanMm)}
           data-role="pupil"
           value={chosen?.id ?? ANY_HAND}
