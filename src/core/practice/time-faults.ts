@@ -40,7 +40,7 @@ export function timeFaults(music: AskedMusic, keys: readonly StruckKey[], run: R
   let lost: ReadonlyMap<number, number> = new Map();
   let found: readonly TimeFault[] = [];
   for (let round = 0; round < ROUNDS; round += 1) {
-    const gaps = gapsOf(run, paceOf(run, lost), tolerance);
+    const gaps = slowedAtEnd(music, run, gapsOf(run, paceOf(run, lost), tolerance));
     found = gapFaults(run, gaps, cuts);
     lost = new Map([
       ...[...cuts].map((at) => [at, (gaps[at - 1] as Gap).offMs] as const),
@@ -50,8 +50,8 @@ export function timeFaults(music: AskedMusic, keys: readonly StruckKey[], run: R
   const pace = paceOf(run, lost);
   // A step is told off for where it began and where it went: those beside a fault say nothing of the pulse.
   const beside = new Set(found.flatMap(({ at, moves }) => (moves === 'alone' ? [at - 1, at] : [at - 1])));
-  const steps = gapsOf(run, pace, tolerance).flatMap(({ offMs }, i) =>
-    beside.has(i) || cuts.has(i + 1) ? [] : [offMs],
+  const steps = slowedAtEnd(music, run, gapsOf(run, pace, tolerance)).flatMap(({ offMs, slowingMs }, i) =>
+    beside.has(i) || cuts.has(i + 1) || slowingMs > 0 ? [] : [offMs],
   );
   return {
     faults: [...found, ...apart],
@@ -74,8 +74,12 @@ function cutsIn({ moments }: AskedMusic, run: Run): ReadonlySet<number> {
 
 /** By how much a step of a run was too long, and how much of that is let pass. */
 interface Gap {
+  /** Unit: quarter notes. */
+  readonly length: number;
   readonly offMs: number;
   readonly allowedMs: number;
+  /** How much more is let pass in a ritardando at the end; 0 where there is none. */
+  readonly slowingMs: number;
 }
 
 function gapsOf(run: Run, pace: readonly number[], tolerance: Tolerance): readonly Gap[] {
@@ -87,11 +91,32 @@ function gapsOf(run: Run, pace: readonly number[], tolerance: Tolerance): readon
   });
   const usual = steadySpreadOf(steps.map(({ offMs }) => offMs));
   return steps.map(({ msPerQuarter, length, offMs }) => ({
+    slowingMs: 0,
+    length,
     offMs,
     allowedMs:
       Math.max(tolerance.ms, tolerance.share * msPerQuarter, STANDS_OUT * usual) +
       SHARE_OF_LONG * length * msPerQuarter,
   }));
+}
+
+/** In so many bars before the end a player may slow down. */
+const ENDING_BARS = 2;
+/** A step may be so many times as slow as the one before it, beside what is let pass. Our own choice: a ritardando grows from step to step, a stop comes at once. */
+const SLOWS_BY = 2;
+
+/** Steps towards the end of the piece, in which what was slow already may become slower still. */
+function slowedAtEnd({ bars, moments }: AskedMusic, run: Run, gaps: readonly Gap[]): readonly Gap[] {
+  const from = bars.at(-ENDING_BARS)?.at ?? 0;
+  const isEnd = run.at(-1)?.moment === moments.length - 1;
+  if (!isEnd) return gaps;
+  return gaps.map((gap, i) => {
+    const before = gaps[i - 1];
+    const to = run[i + 1] as HeardMoment;
+    if (!before || before.offMs <= 0 || to.quarters < from) return gap;
+    const slower = SLOWS_BY * (before.offMs / before.length) * gap.length;
+    return gap.offMs > 0 ? { ...gap, slowingMs: slower } : gap;
+  });
 }
 
 function gapFaults(run: Run, gaps: readonly Gap[], cuts: ReadonlySet<number>): readonly TimeFault[] {
@@ -100,7 +125,7 @@ function gapFaults(run: Run, gaps: readonly Gap[], cuts: ReadonlySet<number>): r
     const gap = gaps[at - 1] as Gap;
     if (cuts.has(at)) continue;
     const isAlone = standsAlone(gap, gaps[at]);
-    if (!isAlone && Math.abs(gap.offMs) <= gap.allowedMs) continue;
+    if (!isAlone && Math.abs(gap.offMs) <= gap.allowedMs + gap.slowingMs) continue;
     faults.push({
       kind: gap.offMs < 0 ? 'early' : isAlone ? 'late' : 'hesitation',
       at,

@@ -1,8 +1,9 @@
-import { describe, expect, it } from '@jest/globals';
-import type { AskedMusic, StruckKey } from '../asked';
+import { beforeAll, describe, expect, it } from '@jest/globals';
+import type { AskedMusic, AskedNote, StruckKey } from '../asked';
 import { asked, struck } from '../../../tests/support/asked';
 import { chance } from '../../../tests/support/histories';
 import { demoMusic } from '../../../tests/support/practising';
+import { rounds } from '../../../tests/support/rounds';
 import { playAs } from '../simulation';
 import { judgePlaying } from './judge-playing';
 
@@ -28,21 +29,55 @@ describe('halves of the beat', () => {
   });
 });
 
+let all: ReturnType<typeof demoMusic>;
+beforeAll(() => {
+  all = demoMusic(2, 5);
+});
+
+/** What a pupil with a human's jitter strikes, each key with the note that it is for. */
+function strokesFor(music: AskedMusic, seed: number) {
+  const marked = { ...music, notes: music.notes.map((note, i) => ({ ...note, midi: i })) };
+  const pupil = { seed, bpm: 60 + (seed % 40), jitterMs: 30, unevenMs: 0, drift: 0.03, weaknesses: [] };
+  return playAs(pupil, marked).keys.map((key) => ({ key, note: music.notes[key.midi] as AskedNote }));
+}
+
+/** The keys, each so much later. */
+function later(strokes: ReturnType<typeof strokesFor>, laterMs: (note: AskedNote) => number): readonly StruckKey[] {
+  return strokes
+    .map(({ key, note }) => ({
+      ...{ ...key, midi: note.midi },
+      ...{ downMs: key.downMs + laterMs(note), upMs: key.upMs + laterMs(note) },
+    }))
+    .toSorted((a, b) => a.downMs - b.downMs);
+}
+
+describe('the last two bars', () => {
+  /** A page that is played slower and slower from its last bar but one on: at its end a quarter takes so much longer. */
+  const slowed = (seed: number, longer: number) => {
+    const { name, music } = chance(seed).of(all);
+    const strokes = strokesFor(music, seed);
+    const from = music.bars.at(-2)?.at ?? 0;
+    const end = music.bars.at(-1) as AskedMusic['bars'][number];
+    const quarterMs = 60_000 / (60 + (seed % 40)) / end.beat;
+    const over = (note: AskedNote): number => Math.max(0, note.at - from);
+    const keys = later(strokes, (note) => (longer * quarterMs * over(note) ** 2) / 2 / (end.at + end.length - from));
+    return { name, judged: judgePlaying(music, keys, USUAL) };
+  };
+
+  it('may be slowed down: nobody is told that the pulse stops', () => {
+    for (let seed = 1; seed <= rounds(40, 400); seed += 1) {
+      const { name, judged } = slowed(seed, 0.4 + (seed % 5) / 10);
+      expect([seed, name, judged.faults]).toEqual([seed, name, []]);
+    }
+  });
+});
+
 describe('two hands', () => {
-  const all = demoMusic(2, 5).filter(({ music }) => new Set(music.notes.map(({ hand }) => hand)).size === 2);
   const behindBy = (ms: number, seed: number) => {
-    const { music } = chance(seed).of(all);
-    const marked = { ...music, notes: music.notes.map((note, i) => ({ ...note, midi: i })) };
-    const pupil = { seed, bpm: 60, jitterMs: 30, unevenMs: 0, drift: 0.03, weaknesses: [] };
-    const keys = playAs(pupil, marked).keys.map((key) => {
-      const note = music.notes[key.midi] as (typeof music.notes)[number];
-      return { ...key, midi: note.midi, downMs: key.downMs + (note.hand === 'left' ? ms : 0) };
-    });
-    return judgePlaying(
-      music,
-      keys.toSorted((a, b) => a.downMs - b.downMs),
-      USUAL,
-    );
+    const both = all.filter(({ music }) => new Set(music.notes.map(({ hand }) => hand)).size === 2);
+    const { music } = chance(seed).of(both);
+    const keys = later(strokesFor(music, seed), ({ hand }) => (hand === 'left' ? ms : 0));
+    return judgePlaying(music, keys, USUAL);
   };
 
   it('are told of the one that comes after the other, with how much, and of no fault', () => {
