@@ -110,7 +110,7 @@ describe('a pupil practises', () => {
     await isThere();
     expect(await chosen()).toEqual(['any']);
     await simulatedPlays('');
-    await sees(page, 'Kept for no pupil: nobody was chosen.');
+    await sees(page, 'Kept under “any hand”: no pupil was chosen.');
     await page.select('[data-role=pupil]', 'demo-tam');
     await page.waitForFunction(() => new URLSearchParams(location.search).get('pupil') === 'demo-tam');
   });

@@ -1,7 +1,7 @@
 import type { AskedMusic, StruckKey } from '../asked';
 import type { Alignment } from './alignment';
 import { causeFaults } from './causes/cause-faults';
-import { explain } from './causes/explain';
+import { bestReading } from './causes/best-reading';
 import { otherHandOf, playedByOtherHand } from './causes/other-hand';
 import { keysAgainstPage } from './causes/page-as-played';
 import { evennessOf } from './evenness';
@@ -41,7 +41,7 @@ export function judgePlaying(asked: AskedMusic, struck: readonly StruckKey[], op
   const beat = asked.bars[0]?.beat ?? 1;
   const given = options.bpm === null ? null : 60_000 / options.bpm / beat;
   const tolerance = TOLERANCES[options.strictness];
-  const reading = explain(asked, struck, given);
+  const reading = bestReading(asked, struck, given);
   const other = otherHandOf(asked);
   const theirs = other && playedByOtherHand(other, struck, given, reading);
   if (theirs) return otherHandJudged({ asked, other }, struck, theirs, options.bpm);
@@ -50,9 +50,10 @@ export function judgePlaying(asked: AskedMusic, struck: readonly StruckKey[], op
   // What is told of single keys is told against the page, as if nothing else had gone wrong.
   const music = page.asWritten;
   const inPlace = keysAgainstPage(struck, alignment, page);
-  const behind = handBehind(music, inPlace, heardRuns(music, inPlace, alignment));
-  const keys = together(music, inPlace, alignment, behind);
-  const runs = heardRuns(music, keys, alignment);
+  const runsInPlace = heardRuns(music, inPlace, alignment);
+  const behind = handBehind(music, inPlace, runsInPlace);
+  const keys = behind ? together(music, inPlace, alignment, behind) : inPlace;
+  const runs = behind ? heardRuns(music, keys, alignment) : runsInPlace;
   const beginMs = options.countIn === null || given === null ? null : options.countIn * given * beat;
   const found = findFaults({ music, keys, alignment, runs, tolerance, beginMs });
   const { pulses, fates } = found;

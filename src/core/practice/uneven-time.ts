@@ -38,9 +38,8 @@ export function together(
   { notes }: AskedMusic,
   keys: readonly StruckKey[],
   { fates }: Alignment,
-  behind: HandBehind | null,
+  behind: HandBehind,
 ): readonly StruckKey[] {
-  if (behind === null) return keys;
   return keys.map((key, i) => {
     const note = fates[i]?.note ?? null;
     if (note === null || notes[note]?.hand !== behind.hand) return key;

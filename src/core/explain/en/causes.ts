@@ -19,7 +19,7 @@ export function causeWords(t: Terms, fault: PlayFault, kind: 'transposed' | 'one
 }
 
 /** Intervals as one says them, by letters and by half steps. Common practice. */
-const LETTERS_OFF: Readonly<Record<number, string>> = { 1: 'second', 2: 'third', 3: 'fourth', 4: 'fifth' };
+const LETTERS_OFF: Readonly<Record<number, string>> = { 2: 'third', 3: 'fourth', 4: 'fifth' };
 const HALF_STEPS_OFF: Readonly<Record<number, string>> = {
   1: 'half step',
   2: 'whole step',
@@ -60,6 +60,5 @@ function lateWords({ hand, stretch }: PlayFault): string {
 
 function beatsWord(beats: number): string {
   if (beats === 0.5) return 'half a beat';
-  if (beats === 1) return 'one beat';
-  return Number.isInteger(beats) ? `${countWord(beats)} beats` : `${countWord(Math.floor(beats))} and a half beats`;
+  return beats === 1 ? 'one beat' : `${countWord(beats)} beats`;
 }

@@ -47,7 +47,7 @@ describe('what went wrong in playing', () => {
       { kind: 'finger-off', notes: four },
       'Bar 3, right hand: four notes, all one key beside. The whole hand sits one off.',
     ],
-    [{ kind: 'corrected' }, 'Bar 3: F, then F♯: put right at once.'],
+    [{ kind: 'corrected' }, 'Bar 3: F, then F♯: heard and put right.'],
     [
       { kind: 'transposed', hand: null, stretch: { ...BARS, shift: { letters: 3, halfSteps: 5 } } },
       'Bars 3–4: everything a fourth too high, as in another key.',
@@ -72,7 +72,7 @@ describe('what went wrong in playing', () => {
   ])('%j', (facts, words) => expect(SAYS.playFaultWords({ ...FAULT, ...facts })).toBe(words));
 
   it.each<readonly [HeardFact, string]>([
-    [{ kind: 'hand-behind', hand: 'left', ms: 183 }, 'The left hand came a little after the other, by 180 ms.'],
+    [{ kind: 'hand-behind', hand: 'left', ms: 183 }, 'The left hand came a little after the right, by 180 ms.'],
     [{ kind: 'swung', first: 'long', times: 2 }, 'The halves of the beat were uneven: long and short, about 2 to 1.'],
     [
       { kind: 'swung', first: 'short', times: 1.5 },

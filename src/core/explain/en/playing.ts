@@ -58,7 +58,7 @@ export function playFaultWords(t: Terms, fault: PlayFault): string {
     case 'spread-chord':
       return `${onBeat}: the keys are not struck together, ${msWords(fault.offMs)} apart.`;
     case 'corrected':
-      return `${at}: ${played}, then ${note}: put right at once.`;
+      return `${at}: ${played}, then ${note}: heard and put right.`;
     case 'transposed':
     case 'one-hand':
     case 'hand-late':
@@ -119,7 +119,7 @@ export function heardFactWords(t: Terms, fact: HeardFact): string {
     case 'detached-held':
       return `${capital(HAND[fact.hand])}: notes with a dot were held on in ${barRanges(t, fact.bars)}.`;
     case 'hand-behind':
-      return `The ${HAND[fact.hand]} came a little after the other, by ${msWords(fact.ms)}.`;
+      return `The ${HAND[fact.hand]} came a little after the ${fact.hand === 'left' ? 'right' : 'left'}, by ${msWords(fact.ms)}.`;
     case 'swung':
       return fact.first === 'long'
         ? `The halves of the beat were uneven: long and short, about ${fact.times} to 1.`
@@ -152,6 +152,6 @@ export function playFaultNames(t: Terms): Readonly<Record<PlayFault['kind'], str
     transposed: 'played too high or too low',
     'one-hand': 'one hand left out',
     'hand-late': 'hands apart',
-    corrected: 'put right at once',
+    corrected: 'heard and put right',
   };
 }

@@ -15,11 +15,11 @@ export function causeFaults(
   return causes
     .toSorted((a, b) => a.from - b.from)
     .map((cause) => {
-      const notes = notesOfCause(music, cause).map((note) => music.notes[note] as AskedNote);
-      const ids = new Set(notes.map(({ id }) => id));
+      const own = new Set(notesOfCause(music, cause));
+      const notes = [...own].map((note) => music.notes[note] as AskedNote);
       const [first, last] = [music.bars[cause.from] as AskedBar, music.bars[cause.to] as AskedBar];
       const keys = alignment.fates.flatMap(({ note }, key) =>
-        note !== null && ids.has((page.asPlayed.notes[note] as AskedNote).id) ? [key] : [],
+        note !== null && own.has(page.origins[note] as number) ? [key] : [],
       );
       return {
         kind: cause.kind,
@@ -27,7 +27,7 @@ export function causeFaults(
         bar: first.number,
         barIndex: first.index,
         beat: notes[0]?.beat ?? 1,
-        notes: [...ids],
+        notes: [...new Set(notes.map(({ id }) => id))],
         written: null,
         played: null,
         finger: null,

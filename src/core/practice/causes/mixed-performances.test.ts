@@ -74,6 +74,16 @@ describe('what is told of a cause', () => {
     expect(judged.keys[4]?.midi).toBe(72);
   });
 
+  it('is about the one time that bars were played so, where they are repeated', () => {
+    const repeated = { ...music, notes: music.notes.map((note) => ({ ...note, id: `n${note.at % 8}` })) };
+    const keys = music.notes.map(({ midi, at }) => struck(midi + (at < 8 ? 5 : 0), at * 600));
+    expect(judgePlaying(repeated, keys, USUAL).faults[0]).toMatchObject({
+      kind: 'transposed',
+      keys: [0, 1, 2, 3, 4, 5, 6, 7],
+      stretch: { toBar: '2' },
+    });
+  });
+
   it('leaves a slip beside it as it would be told without it', () => {
     const keys = playedAt(12).map((key, i) => (i === 2 ? { ...key, midi: 65 } : key));
     const { faults } = judgePlaying(music, keys, USUAL);

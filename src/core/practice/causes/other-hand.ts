@@ -1,6 +1,6 @@
 import { inOrder, momentsOf, type AskedMusic, type StruckKey } from '../../asked';
 import type { Alignment } from '../alignment';
-import { LEAST_GAIN, laidTwice, priceOf, type Reading } from './explain';
+import { LEAST_GAIN, laidTwice, priceOf, type Reading } from './best-reading';
 
 /** That the hand was played which was not asked for costs so much beside what it explains. Unit: one wrong note. */
 const PRICE = 1.5;

@@ -16,25 +16,29 @@ import type { Cause, Shift } from './cause';
 export interface Page {
   readonly asPlayed: AskedMusic;
   readonly asWritten: AskedMusic;
+  /** Which note of the page each of them is, by its index. */
+  readonly origins: readonly number[];
 }
 
 export function pageWith(music: AskedMusic, causes: readonly Cause[]): Page {
-  if (causes.length === 0) return { asPlayed: music, asWritten: music };
-  const written = new Map<AskedNote, number>();
+  if (causes.length === 0) return { asPlayed: music, asWritten: music, origins: music.notes.map((_, i) => i) };
+  const origins = new Map<AskedNote, number>();
   const notes = inOrder(
-    music.notes.flatMap((note) => {
+    music.notes.flatMap((note, i) => {
       const own = causes.filter((cause) => concerns(music, cause, note));
       if (own.some(({ kind }) => kind === 'one-hand')) return [];
       const played = own.reduce((moved, cause) => movedBy(music, cause, moved), note);
-      if (played === note) return [note];
-      written.set(played, note.midi);
+      origins.set(played, i);
       return [played];
     }),
   );
+  const originOf = (note: AskedNote): number => origins.get(note) as number;
+  const midiOf = (note: AskedNote): number => (music.notes[originOf(note)] as AskedNote).midi;
   const asPlayed = { ...music, notes, moments: momentsOf(notes, music.bars, cutsOf(music)) };
   return {
     asPlayed,
-    asWritten: { ...asPlayed, notes: notes.map((note) => ({ ...note, midi: written.get(note) ?? note.midi })) },
+    asWritten: { ...asPlayed, notes: notes.map((note) => ({ ...note, midi: midiOf(note) })) },
+    origins: notes.map(originOf),
   };
 }
 

@@ -9,7 +9,7 @@ export const practice = (t: Terms) => ({
   whoPlays: 'Who plays',
   computerKeys: 'play the piano keys that bear these letters',
   keptFor: (name: string) => `Kept in ${name}’s record.`,
-  keptForNobody: 'Kept for no pupil: nobody was chosen.',
+  keptForNobody: 'Kept under “any hand”: no pupil was chosen.',
   heading: (title: string, key: string) => `${title}, in ${key}`,
   what: 'What is played',
   hand: 'Hand',

@@ -1,4 +1,4 @@
-import type { AskedMusic, AskedNote, StruckKey } from '../../asked';
+import type { AskedMusic, StruckKey } from '../../asked';
 import type { Hand } from '../../score';
 import { align, type Alignment } from '../alignment';
 import { tempoAround } from '../tempo';
@@ -28,12 +28,12 @@ const RIGHT_SHARE = 0.6;
 const MOST_CAUSES = 3;
 /** So many of the likely ones are laid along the whole page. */
 const TRIED = 4;
-/** More keys than these are an hour of practice and no performance: no one cause explains them, and looking for it would take long. */
+/** More keys than these are many performances one after the other: no one cause explains them, and looking for it would take long. */
 const MOST_KEYS = 1500;
 
 /** How what was played is best explained: by the fewest and cheapest causes, single faults for what is left. `given` is the tempo that was set, as ms of a quarter
  * note; null where none was. */
-export function explain(music: AskedMusic, keys: readonly StruckKey[], given: number | null): Reading {
+export function bestReading(music: AskedMusic, keys: readonly StruckKey[], given: number | null): Reading {
   const read: Read = (causes, atMost) => {
     const page = pageWith(music, causes);
     const left = atMost - causes.reduce((sum, { kind }) => sum + PRICE[kind], 0);
@@ -129,18 +129,13 @@ function fittedEdges(music: AskedMusic, reading: Reading, read: Read): Reading {
 function isRight(music: AskedMusic, keys: readonly StruckKey[], { causes, page, alignment }: Reading): boolean {
   const cause = causes.at(-1) as Cause;
   const hand: Hand | null = cause.hand;
-  const ids = new Set(
-    notesOfCause(music, cause.kind === 'one-hand' ? { ...cause, hand: other(hand) } : cause).map(
-      (note) => (music.notes[note] as AskedNote).id,
-    ),
-  );
-  const right = new Set<string>();
+  const about = new Set(notesOfCause(music, cause.kind === 'one-hand' ? { ...cause, hand: other(hand) } : cause));
+  const right = new Set<number>();
   alignment.fates.forEach(({ note }, key) => {
-    const asked = note === null ? undefined : page.asPlayed.notes[note];
-    if (asked && asked.midi === keys[key]?.midi) right.add(asked.id);
+    if (note !== null && page.asPlayed.notes[note]?.midi === keys[key]?.midi) right.add(page.origins[note] as number);
   });
-  const came = [...ids].filter((id) => right.has(id)).length;
-  return ids.size > 0 && came >= RIGHT_SHARE * ids.size;
+  const came = [...about].filter((note) => right.has(note)).length;
+  return about.size > 0 && came >= RIGHT_SHARE * about.size;
 }
 
 function other(hand: Hand | null): Hand {
