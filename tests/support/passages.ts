@@ -55,6 +55,7 @@ function handNote(hand: Hand, name: string, onset: number, usual: number, detach
     tieStop: false,
     tieStart: false,
     finger: finger ? (Number(finger) as Finger) : null,
+    slurBegins: false,
     slurEnds: false,
     detached,
     ledgerLines: 0,
@@ -68,5 +69,8 @@ export function passage(hand: Hand, text: string, key: string = 'C'): Passage {
 }
 
 export function passageOfLine(hand: Hand, notes: readonly HandNote[], key: Key): Passage {
-  return passageOf(hand, notes, QUARTER, (_, step: Step) => signatureAlter(signatureOf(key), step));
+  return passageOf(hand, notes, QUARTER, {
+    tonic: key.tonic.step,
+    alterOf: (_, step: Step) => signatureAlter(signatureOf(key), step),
+  });
 }

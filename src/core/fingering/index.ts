@@ -12,7 +12,7 @@ export {
 export type { CloseChordSchool, Demands, Dial, InnerSchool, Level, OuterSchool, Player, RepeatSchool } from './player';
 export { spanOf } from './hand-measure';
 export { FREE_BOND, passageOf } from './passage';
-export type { Passage, PassageEvent } from './passage';
+export type { Passage, PassageEvent, PassageNote } from './passage';
 export { colourlessView, neutralView, realView } from './key-view';
 export type { View } from './key-view';
 export { latticeOf, sliceOf } from './lattice';
@@ -43,5 +43,7 @@ export { decidedAhead, moveTime, positionMove } from './position-move';
 export type { BlackLanding, MoveTime, PositionMove } from './position-move';
 export { sharedKeys } from './shared-keys';
 export type { SharedKeys } from './shared-keys';
+export { runsOf } from './runs';
+export { CHORD_SHAPES } from './figure.table';
 export { PUBLISHED_ARPEGGIOS, PUBLISHED_CHROMATIC, PUBLISHED_SCALES } from './published.table';
 export type { PublishedFingering } from './published.table';

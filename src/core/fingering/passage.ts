@@ -40,6 +40,15 @@ export interface Passage {
   readonly events: readonly PassageEvent[];
   /** Whether any note is altered: a closed hand must then open to reach the neighbouring key. */
   readonly isChromatic: boolean;
+  readonly ticksPerQuarter: number;
+  /** The tonic's letter in the piece's own key. */
+  readonly tonic: Step;
+}
+
+/** What the key of a piece says of its notes: the letter of the tonic, and what the signature does to a note's letter. */
+export interface OwnKey {
+  readonly tonic: Step;
+  readonly alterOf: (note: HandNote, step: Step) => number;
 }
 
 /** How much a transition binds. Unit: none, 0..1; lengths in quarter notes. Source: the project's fingering model, timing table;
@@ -66,7 +75,7 @@ export function passageOf(
   hand: Hand,
   struck: readonly HandNote[],
   ticksPerQuarter: number,
-  alterOf: (note: HandNote, step: Step) => number,
+  { tonic, alterOf }: OwnKey,
 ): Passage {
   const direction = hand === 'right' ? 1 : -1;
   const notes = struck.map((note) => ({
@@ -97,7 +106,7 @@ export function passageOf(
     events.push({ struck: once, held: order(held), released: order(released), bond });
     down = [...held, ...once];
   }
-  return { hand, notes, events: compared(notes, events), isChromatic: notes.some(({ altered }) => altered !== 0) };
+  return { hand, notes, events: compared(notes, events), isChromatic: notes.some(({ altered }) => altered !== 0), ticksPerQuarter, tonic };
 }
 
 /** Grace notes are played one after the other before their note; all else that begins together is one moment. */

@@ -4,6 +4,7 @@ import type { FlagDetail, PlayedHand } from '../flags';
 import { baselineOf, keepHand, studyHand, type HandBaseline, type HandStudy, type StudyOptions } from '../forced';
 import { struckNotes, type Finger, type Hand, type HandNote, type NoteId, type Part } from '../score';
 import { signatureLine } from '../notation';
+import type { Key } from '../pitch';
 
 /** What the planner needs to know of a piece: its pupil's notes where they stand. */
 interface PlannedPiece {
@@ -11,6 +12,7 @@ interface PlannedPiece {
   readonly hands: readonly Hand[];
   readonly notes: readonly HandNote[];
   readonly score: { readonly ticksPerQuarter: number };
+  readonly key: { readonly key: Key };
 }
 
 /** How the hands are to be played. `as-written` proposes nothing; `decided` are fingers that the teacher decided on. */
@@ -79,12 +81,12 @@ const baselinesByContent = lastingMemo<HandBaseline>(48);
 function baselineFor(passage: Passage, circumstances: string, demands: Demands): HandBaseline {
   let content = '';
   for (const { note, letter, altered, end, printed } of passage.notes)
-    content += `${note.id},${letter},${altered},${note.onset},${end},${note.midi},${printed ?? ''},${note.slurEnds ? 's' : ''}${note.detached ? 'd' : ''}${note.isGrace ? 'g' : ''};`;
-  return baselinesByContent.get(`${circumstances}/${passage.hand}/${content}`, () => baselineOf(passage, demands));
+    content += `${note.id},${letter},${altered},${note.onset},${end},${note.midi},${printed ?? ''},${note.slurBegins ? 'b' : ''}${note.slurEnds ? 's' : ''}${note.detached ? 'd' : ''}${note.isGrace ? 'g' : ''};`;
+  return baselinesByContent.get(`${circumstances}/${passage.hand}/${passage.tonic}/${content}`, () => baselineOf(passage, demands));
 }
 
-function passagesOf({ part, hands, notes, score }: PlannedPiece): readonly Passage[] {
-  return passagesOfNotes(notes, part, hands, score);
+function passagesOf({ part, hands, notes, score, key }: PlannedPiece): readonly Passage[] {
+  return passagesOfNotes(notes, part, hands, score, key.key);
 }
 
 const passagesOfNotes = memoLast(
@@ -93,6 +95,7 @@ const passagesOfNotes = memoLast(
     part: PlannedPiece['part'],
     hands: PlannedPiece['hands'],
     score: PlannedPiece['score'],
+    { tonic }: Key,
   ): readonly Passage[] => {
     const struck = struckNotes(notes);
     const signatures = signatureLine(part);
@@ -100,9 +103,10 @@ const passagesOfNotes = memoLast(
       .map((hand) => ({ hand, own: struck.filter((note) => note.hand === hand) }))
       .filter(({ own }) => own.length > 0)
       .map(({ hand, own }) =>
-        passageOf(hand, own, score.ticksPerQuarter, (note, step) =>
-          signatures.alterAt(note.barIndex, note.item.onset, note.item.staff, step),
-        ),
+        passageOf(hand, own, score.ticksPerQuarter, {
+          tonic: tonic.step,
+          alterOf: (note, step) => signatures.alterAt(note.barIndex, note.item.onset, note.item.staff, step),
+        }),
       );
   },
 );

@@ -20,6 +20,7 @@ export interface HandNote {
   readonly tieStop: boolean;
   readonly tieStart: boolean;
   readonly finger: Finger | null;
+  readonly slurBegins: boolean;
   readonly slurEnds: boolean;
   readonly detached: boolean;
   readonly ledgerLines: number;
@@ -84,7 +85,8 @@ export function handNotes(part: Part, ticksPerQuarter: number): readonly HandNot
         tieStop: item.tieStop,
         tieStart: item.tieStart,
         finger: item.fingers[0] ?? null,
-        slurEnds: marks.some(isSlurEnd),
+        slurBegins: marks.some((mark) => isSlur(mark, 'start')),
+        slurEnds: marks.some((mark) => isSlur(mark, 'stop')),
         detached: marks.some(isDetachedMark),
         ledgerLines: ledgerLines(item.pitch, clefs.get(item.staff)),
         item,
@@ -133,8 +135,8 @@ function soundingPitch(written: Pitch, toSounding: Interval): Pitch {
   return sounding.ok ? sounding.value : written;
 }
 
-function isSlurEnd({ name, attributes }: XmlElement): boolean {
-  return name === 'slur' && attributes['type'] === 'stop';
+function isSlur({ name, attributes }: XmlElement, type: 'start' | 'stop'): boolean {
+  return name === 'slur' && attributes['type'] === type;
 }
 
 function isDetachedMark(mark: XmlElement): boolean {

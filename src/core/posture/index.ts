@@ -1,0 +1,2 @@
+export { planPostures } from './plan-postures';
+export type { PostureAsk, PosturePlan } from './plan-postures';

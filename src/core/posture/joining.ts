@@ -1,0 +1,148 @@
+import type { Passage, PassageNote } from '../fingering';
+import type { Moment } from './moments';
+import type { Stage } from './stages';
+import { POSTURE, REACH_LETTERS, type Tempo } from './weights.table';
+
+/** What the fingers of two moments one after the other cost where the posture changes: one entry a pair of grips. `pass` is what crossing costs in place of a
+ * move; Infinity where the fingers do not cross. */
+export interface Joining {
+  readonly plain: Float64Array;
+  readonly pass: Float64Array;
+  /** What it costs that a held key changes its finger; also where the posture stays. */
+  readonly held: Float64Array;
+}
+
+export interface JoiningSetting {
+  readonly passage: Passage;
+  readonly black: Uint8Array;
+  readonly level: number;
+  /** Whether the moment before and this one lie in a run. */
+  readonly isRun: boolean;
+}
+
+export function joiningOf(setting: JoiningSetting, moment: Moment, before: Stage, now: Stage): Joining {
+  const [rows, columns] = [before.grips.length, now.grips.length];
+  const plain = new Float64Array(rows * columns);
+  const pass = new Float64Array(rows * columns).fill(Infinity);
+  const held = new Float64Array(rows * columns);
+  const isLine = before.notes.length === 1 && now.notes.length === 1;
+  before.grips.forEach((a, i) =>
+    now.grips.forEach((b, k) => {
+      const at = i * columns + k;
+      if (isLine) {
+        const pair = linePair(setting, before.notes[0] as number, a[0] as number, now.notes[0] as number, b[0] as number);
+        plain[at] = lineCost(pair, moment.tempo);
+        pass[at] = passCost(setting, pair, moment.tempo);
+      } else plain[at] = chordCost(setting.passage, moment, before, a, now, b);
+      held[at] = heldCost(before, a, now, b);
+    }),
+  );
+  return { plain, pass, held };
+}
+
+interface LinePair {
+  readonly first: number;
+  readonly second: number;
+  readonly firstBlack: boolean;
+  readonly secondBlack: boolean;
+  /** Letters from the first key to the second. */
+  readonly letters: number;
+}
+
+function linePair(
+  { passage, black }: JoiningSetting,
+  one: number,
+  first: number,
+  other: number,
+  second: number,
+): LinePair {
+  const letter = (note: number): number => (passage.notes[note] as PassageNote).letter;
+  return {
+    first,
+    second,
+    firstBlack: black[one] === 1,
+    secondBlack: black[other] === 1,
+    letters: letter(other) - letter(one),
+  };
+}
+
+const FARTHEST_JOINED = 8;
+const OCTAVE = 7;
+
+function lineCost({ first, second, letters }: LinePair, tempo: Tempo): number {
+  if (Math.abs(letters) > FARTHEST_JOINED) return 0;
+  if (letters === 0) return first === second ? 0 : POSTURE.otherFinger[tempo];
+  if (first === second)
+    return (
+      POSTURE.hop[tempo] +
+      (first === 1 ? POSTURE.hopThumb[tempo] : 0) +
+      (Math.abs(letters) === OCTAVE ? POSTURE.hopOctave : 0)
+    );
+  const fingers = second - first;
+  if (Math.sign(fingers) !== Math.sign(letters)) {
+    const isDisguised = tempo > 0 && Math.abs(letters) <= 2 && Math.abs(fingers) >= 3;
+    return POSTURE.reversed[tempo] + (isDisguised ? POSTURE.disguised : 0);
+  }
+  const reach = REACH_LETTERS[`${Math.min(first, second)}${Math.max(first, second)}`] as number;
+  const far = Math.max(0, Math.abs(letters) - reach);
+  const near = Math.max(0, Math.abs(fingers) - Math.abs(letters));
+  return Math.min(POSTURE.tooFarMost, POSTURE.tooFar[tempo] * far) + POSTURE.tooNear[tempo] * near;
+}
+
+const WIDEST_PASS = 3;
+const CROSSING_LEVEL = 4;
+
+function passCost({ level, isRun }: JoiningSetting, pair: LinePair, tempo: Tempo): number {
+  const { first, second, letters } = pair;
+  const other = first === 1 ? second : first;
+  const isCrossed = Math.sign(second - first) !== Math.sign(letters) && letters !== 0 && first !== second;
+  const isPossible = isCrossed && Math.min(first, second) === 1 && other !== 5 && Math.abs(letters) <= WIDEST_PASS;
+  const hasNoTime = tempo === 0 || (tempo === 1 && level >= CROSSING_LEVEL);
+  if (!isPossible || !hasNoTime) return Infinity;
+  const [thumbBlack, otherBlack] = first === 1 ? [pair.firstBlack, pair.secondBlack] : [pair.secondBlack, pair.firstBlack];
+  return (
+    POSTURE.pass +
+    (other === 2 ? POSTURE.passTwo : 0) +
+    (other === 4 ? POSTURE.passFour : 0) +
+    POSTURE.passLetter * (Math.abs(letters) - 1) +
+    (thumbBlack ? POSTURE.passThumbBlack : 0) +
+    (otherBlack ? POSTURE.passOverBlack : 0) +
+    (tempo === 1 ? POSTURE.passMiddle : 0) +
+    (isRun ? 0 : POSTURE.passAlone) +
+    (level < CROSSING_LEVEL ? POSTURE.passLevel : 0)
+  );
+}
+
+function chordCost(
+  { notes }: Passage,
+  { join, tempo }: Moment,
+  before: Stage,
+  a: readonly number[],
+  now: Stage,
+  b: readonly number[],
+): number {
+  const letter = (note: number): number => (notes[note] as PassageNote).letter;
+  let hops = 0;
+  let changed = 0;
+  before.notes.forEach((one, i) =>
+    now.notes.slice(0, now.struck).forEach((other, k) => {
+      const letters = letter(other) - letter(one);
+      const fingers = (b[k] as number) - (a[i] as number);
+      if (letters === 0 && fingers !== 0) changed += 1;
+      else if (letters !== 0 && fingers === 0) hops += 1;
+      else if (letters !== 0 && Math.sign(letters) !== Math.sign(fingers)) hops += 0.5;
+    }),
+  );
+  const larger = Math.max(before.notes.length, now.notes.length);
+  const hop = join === 'chord' ? POSTURE.chordHopChords : POSTURE.chordHop[tempo];
+  return (hops / larger) * hop + (changed / larger) * POSTURE.chordFinger[tempo];
+}
+
+function heldCost(before: Stage, a: readonly number[], now: Stage, b: readonly number[]): number {
+  let cost = 0;
+  for (let k = now.struck; k < now.notes.length; k += 1) {
+    const i = before.notes.indexOf(now.notes[k] as number);
+    if (i >= 0 && a[i] !== b[k]) cost += POSTURE.heldFinger;
+  }
+  return cost;
+}

@@ -1,0 +1,69 @@
+import { PUBLISHED_CHROMATIC, runsOf, type Passage } from '../fingering';
+import { isBlackKey } from '../keyboard';
+import type { Hand } from '../score';
+import type { Moment } from './moments';
+import { wishFor, type Wish } from './wishes';
+import { WISH } from './weights.table';
+
+/** What the keys of a key add: the published fingers of runs, and of the groups of black keys. */
+export interface KeyWishes {
+  readonly wishes: readonly Wish[];
+  /** Moments inside a run of a scale, an arpeggio or half steps: 1, or 2 inside half steps. One entry a moment. */
+  readonly inRun: Uint8Array;
+  /** Whether the hand plays on black keys alone. */
+  readonly allBlack: boolean;
+}
+
+const LEAST_SCALE = 8;
+const LEAST_HALF_STEPS = 5;
+const CROSSING_LEVEL = 4;
+
+/** Source: the project's posture model, section 5: black keys in groups of two and three, by pitch class. */
+const ON_BLACK: Readonly<Record<Hand, Readonly<Record<number, string>>>> = {
+  right: { 1: '2', 3: '3', 6: '2', 8: '3', 10: '4' },
+  left: { 1: '3', 3: '2', 6: '4', 8: '3', 10: '2' },
+};
+
+export function keyWishes(passage: Passage, moments: readonly Moment[], midis: readonly number[], level: number): KeyWishes {
+  const inRun = new Uint8Array(moments.length);
+  const allBlack = midis.length > 0 && midis.every(isBlackKey);
+  const wishes: Wish[] = [];
+  const momentOf = new Map(moments.flatMap(({ struck }, t) => struck.map((note) => [note, t] as const)));
+  if (level >= CROSSING_LEVEL) {
+    for (const { kind, fingers } of runsOf(passage, midis)) {
+      if (kind === 'scale' && fingers.size < LEAST_SCALE) continue;
+      for (const [note, mask] of fingers) {
+        const t = momentOf.get(note);
+        if (t === undefined) continue;
+        inRun[t] = 1;
+        wishes.push({ t, fingers: [mask], weight: kind === 'scale' ? WISH.run : WISH.arpeggio });
+      }
+    }
+    wishes.push(...halfSteps(passage, moments, midis, inRun));
+  }
+  if (allBlack)
+    moments.forEach(({ struck }, t) => {
+      const [note] = struck;
+      const finger = struck.length === 1 ? ON_BLACK[passage.hand][(midis[note as number] as number) % 12] : undefined;
+      if (finger) wishes.push(wishFor(passage, t, [finger], WISH.black));
+    });
+  return { wishes, inRun, allBlack };
+}
+
+function halfSteps(passage: Passage, moments: readonly Moment[], midis: readonly number[], inRun: Uint8Array): readonly Wish[] {
+  const midiAt = moments.map(({ struck, held }) => (struck.length === 1 && held.length === 0 ? (midis[struck[0] as number] as number) : NaN));
+  const found: Wish[] = [];
+  let from = 0;
+  for (let t = 1; t <= midiAt.length; t += 1) {
+    const step = (midiAt[t] as number) - (midiAt[t - 1] as number);
+    const before = t - from >= 2 ? (midiAt[t - 1] as number) - (midiAt[t - 2] as number) : step;
+    if (Math.abs(step) === 1 && step === before) continue;
+    if (t - from > LEAST_HALF_STEPS)
+      for (let at = from; at < t; at += 1) {
+        inRun[at] = 2;
+        found.push(wishFor(passage, at, [PUBLISHED_CHROMATIC[passage.hand][(midiAt[at] as number) % 12] as string], WISH.chromatic));
+      }
+    from = Math.abs(step) === 1 ? t - 1 : t;
+  }
+  return found;
+}

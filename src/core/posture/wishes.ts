@@ -1,0 +1,185 @@
+import { CHORD_SHAPES } from '../fingering';
+import { groupBy } from '../base';
+import type { Hand } from '../score';
+import type { Moment } from './moments';
+import { WISH } from './weights.table';
+
+/** Fingers that are written for a shape at one moment, and what any others cost. */
+export interface Wish {
+  readonly t: number;
+  /** One entry a struck note, from the thumb's side: fingers as bits, finger 1 the lowest. */
+  readonly fingers: readonly number[];
+  readonly weight: number;
+}
+
+/** A hand with the letters of each moment as they sound, the lowest first. */
+export interface Sounding {
+  readonly hand: Hand;
+  readonly moments: readonly Moment[];
+  readonly letters: readonly (readonly number[])[];
+}
+
+export function soundingOf(hand: Hand, moments: readonly Moment[]): Sounding {
+  const letters = moments.map(({ letters: own }) => (hand === 'left' ? own.map((letter) => -letter).toReversed() : own));
+  return { hand, moments, letters };
+}
+
+/** A wish for fingers told low note first, `/` where either is written. */
+export function wishFor({ hand }: Pick<Sounding, 'hand'>, t: number, lowFirst: readonly string[], weight: number): Wish {
+  const masks = lowFirst.map((word) => word.split('/').reduce((mask, digit) => mask | (1 << (Number(digit) - 1)), 0));
+  return { t, fingers: hand === 'left' ? masks.toReversed() : masks, weight };
+}
+
+/** Wishes for struck chords, accompaniments, octaves, triads and keys in turn: everything that rests on letters alone. */
+export function shapeWishes(sounding: Sounding, level: number): readonly Wish[] {
+  const accompaniment = accompaniments(sounding);
+  const octaves = octaveArpeggios(sounding, level);
+  const taken = new Set([...accompaniment, ...octaves].map(({ t }) => t));
+  return [...chords(sounding), ...accompaniment, ...octaves, ...triads(sounding, level, taken), ...rocking(sounding)];
+}
+
+const FIFTH = 4;
+const SIXTH = 5;
+const OCTAVE = 7;
+
+function above(letters: readonly number[]): string {
+  return letters.slice(1).map((letter) => letter - (letters[0] as number)).join();
+}
+
+function chords(sounding: Sounding): readonly Wish[] {
+  return sounding.letters.flatMap((letters, t) => {
+    const fingers = CHORD_SHAPES[above(letters)]?.[sounding.hand];
+    if (fingers) return [wishFor(sounding, t, fingers.split(' '), WISH.chord)];
+    const width = (letters[1] ?? 0) - (letters[0] ?? 0);
+    if (letters.length !== 2 || width < FIFTH) return [];
+    const outer = sounding.hand === 'left' ? ['5', '1'] : ['1', '5'];
+    return [wishFor(sounding, t, outer, width >= SIXTH ? WISH.widePair : WISH.pair)];
+  });
+}
+
+/** From so many moments on a bar is looked at in halves. */
+const HALVED = 8;
+const LEAST_MOMENTS = 3;
+
+function stretches({ moments }: Sounding): readonly (readonly number[])[] {
+  const bars = [...groupBy(moments.map(({ bar }, t) => ({ bar, t })), ({ bar }) => String(bar)).values()];
+  return bars
+    .map((own) => own.map(({ t }) => t))
+    .flatMap((own) => {
+      const half = Math.ceil(own.length / 2);
+      return own.length >= HALVED ? [own.slice(0, half), own.slice(half)] : [own];
+    });
+}
+
+function accompaniments(sounding: Sounding): readonly Wish[] {
+  const weight = WISH[sounding.hand];
+  const bars = stretches(sounding);
+  const found = bars.map((own) => fingersByLetter(sounding, own));
+  const wishes = bars.flatMap((own, i) => {
+    const fingers = found[i];
+    if (!fingers) return [];
+    return own.map((t) => wishFor(sounding, t, (sounding.letters[t] as readonly number[]).map((letter) => fingers.get(letter) ?? '1/2/3/4/5'), weight));
+  });
+  const basses = found.flatMap((fingers) => (fingers ? [Math.min(...fingers.keys())] : []));
+  if (sounding.hand === 'right' || basses.length < 2) return wishes;
+  const alone = bars.flatMap((own, i) => {
+    const [t] = own;
+    const letters = t === undefined ? [] : (sounding.letters[t] as readonly number[]);
+    const isBass = own.length === 1 && letters.length === 1 && !found[i] && basses.includes(letters[0] as number);
+    return isBass ? [wishFor(sounding, t as number, ['5'], weight)] : [];
+  });
+  return [...wishes, ...alone];
+}
+
+/** The fingers of the letters of a bar of accompaniment; null where it is none. */
+function fingersByLetter({ hand, letters }: Sounding, own: readonly number[]): ReadonlyMap<number, string> | null {
+  if (own.length < LEAST_MOMENTS) return null;
+  const bar = own.map((t) => letters[t] as readonly number[]);
+  const distinct = [...new Set(bar.flat())].toSorted((a, b) => a - b);
+  const chord = CHORD_SHAPES[above(distinct)]?.[hand];
+  const by = (fingers: string): ReadonlyMap<number, string> => {
+    const digits = fingers.split(' ');
+    return new Map(distinct.map((letter, i) => [letter, digits[i] as string]));
+  };
+  if (chord) return by(chord);
+  if (hand === 'right') return null;
+  if (above(distinct) === `${FIFTH},${OCTAVE}`) return by('5 2 1');
+  return overBass(bar, distinct);
+}
+
+const PAIRS: Readonly<Record<number, string>> = { 1: '2 1', 2: '3 1', 4: '5 1', 5: '5 1' };
+
+/** A bass note and the same pair over it again and again. */
+function overBass(bar: readonly (readonly number[])[], distinct: readonly number[]): ReadonlyMap<number, string> | null {
+  const [[bass], ...pairs] = bar as [readonly number[], ...(readonly number[])[]];
+  const [low, high] = pairs[0] ?? [];
+  const isOne = bar[0]?.length === 1 && pairs.every((pair) => pair.length === 2 && pair[0] === low && pair[1] === high);
+  if (!isOne || bass === undefined || low === undefined || high === undefined || bass !== distinct[0] || bass >= low)
+    return null;
+  const fingers = PAIRS[high - low]?.split(' ');
+  return fingers ? new Map([[bass, '5'], [low, fingers[0] as string], [high, fingers[1] as string]]) : null;
+}
+
+/** The letter of a moment with a single key and none held; NaN elsewhere. */
+export function singleLetters({ letters, moments }: Sounding): readonly number[] {
+  return letters.map((own, t) => (own.length === 1 && moments[t]?.held.length === 0 ? (own[0] as number) : NaN));
+}
+
+const isSkip = (step: number): boolean => Math.abs(step) === 2 || Math.abs(step) === 3;
+
+function octaveArpeggios(sounding: Sounding, level: number): readonly Wish[] {
+  const single = singleLetters(sounding);
+  const step = (t: number): number => (single[t] as number) - (single[t - 1] as number);
+  const found: Wish[] = [];
+  for (let t = 3; t < single.length; t += 1) {
+    const steps = [step(t - 2), step(t - 1), step(t)];
+    const direction = Math.sign(steps[0] as number);
+    const isOne = steps.every((one) => isSkip(one) && Math.sign(one) === direction);
+    if (!isOne || Math.abs((single[t] as number) - (single[t - 3] as number)) !== OCTAVE) continue;
+    if ([t - 2, t - 1, t].some((at) => sounding.moments[at]?.join === 'rest1')) continue;
+    const goesOn = [step(t - 3), step(t + 1)].some((one) => isSkip(one) && Math.sign(one) === direction);
+    if (level >= 4 && goesOn) continue;
+    const rising = direction > 0 ? steps : steps.toReversed().map((one) => -one);
+    const narrow = sounding.hand === 'right' ? rising[2] : rising[0];
+    const inner = (narrow as number) <= 2 ? '4' : '3';
+    const low = sounding.hand === 'right' ? ['1', '2', inner, '5'] : ['5', inner, '2', '1'];
+    const inTime = direction > 0 ? low : low.toReversed();
+    inTime.forEach((finger, i) => found.push(wishFor(sounding, t - 3 + i, [finger], WISH.octave)));
+  }
+  return found;
+}
+
+function triads(sounding: Sounding, level: number, taken: ReadonlySet<number>): readonly Wish[] {
+  const single = singleLetters(sounding);
+  const weight = WISH.triad * (level <= 2 ? 1.5 : 0.5);
+  const low = sounding.hand === 'right' ? ['1', '3', '5'] : ['5', '3', '1'];
+  return single.flatMap((letter, t) => {
+    const direction = Math.sign((single[t + 1] as number) - letter);
+    const isTriad = single[t + 1] === letter + 2 * direction && single[t + 2] === letter + 4 * direction && direction !== 0;
+    if (!isTriad || [t, t + 1, t + 2].some((at) => taken.has(at))) return [];
+    return (direction > 0 ? low : low.toReversed()).map((finger, i) => wishFor(sounding, t + i, [finger], weight));
+  });
+}
+
+/** Two keys in turn: so many notes at least. */
+const IN_TURN = 4;
+
+function rocking(sounding: Sounding): readonly Wish[] {
+  const single = singleLetters(sounding);
+  const found: Wish[] = [];
+  for (let t = 0; t + 1 < single.length; ) {
+    const [first, second] = [single[t] as number, single[t + 1] as number];
+    const width = Math.abs(second - first);
+    let end = t + 2;
+    while (single[end] === single[end - 2] && end < single.length) end += 1;
+    const least = width === OCTAVE && sounding.hand === 'left' ? 2 : IN_TURN;
+    if ([FIFTH, SIXTH, OCTAVE].includes(width) && end - t >= least) {
+      for (let at = t; at < end; at += 1) {
+        const isLow = single[at] === Math.min(first, second);
+        found.push(wishFor(sounding, at, [isLow === (sounding.hand === 'right') ? '1' : '5'], WISH.rocking));
+      }
+      t = end - 1;
+    } else t += 1;
+  }
+  return found;
+}
