@@ -95,9 +95,10 @@ describe('finger-change', () => {
 /** The fingers of a version, played on its keys, by way of what a report says of it. */
 function fingersIn(piece: OpenedPiece, version: Version): HandPlan {
   const signatures = signatureLine(piece.part);
-  const passage = passageOf('right', struckNotes(piece.notes), piece.score.ticksPerQuarter, (note, step) =>
-    signatures.alterAt(note.barIndex, note.item.onset, note.item.staff, step),
-  );
+  const passage = passageOf('right', struckNotes(piece.notes), piece.score.ticksPerQuarter, {
+    tonic: piece.key.key.tonic.step,
+    alterOf: (note, step) => signatures.alterAt(note.barIndex, note.item.onset, note.item.staff, step),
+  });
   const there = new Map(version.notes.map((note) => [note.id, note]));
   const own = passage.notes.map(({ note }) => there.get(note.id) ?? note);
   return playHand(

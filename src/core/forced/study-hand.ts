@@ -5,37 +5,27 @@ import {
   neutralView,
   over,
   planHand,
-  planPositions,
+  playHand,
   realView,
-  standardFingers,
-  struckAt,
-  techniqueNeeded,
-  techniqueOf,
-  withUsed,
   type Demands,
   type Fingering,
   type HandPlan,
-  type Level,
   type Passage,
   type View,
 } from '../fingering';
+import { planPostures } from '../posture';
 
-/** What is known of a hand before any key is chosen: what is printed, and the plan on white keys of the letters' own, which is the same in every key. */
+/** What is known of a hand before any key is chosen: what is printed, and the plans from which other keys begin. */
 export interface HandBaseline {
   readonly passage: Passage;
   readonly demands: Demands;
   /** The printed fingers, one entry a note; null where none is printed. Only these can change: what nobody wrote is planned anew in each key. */
   readonly printed: Fingering;
-  /** The fingers of closed positions that the hand comes to and leaves without a crossing: printed ones, and those that are planned on white keys. They fit
-   * the letters, whatever the key. */
-  readonly closed: Fingering;
-  /** The fingers of all positions that the hand comes to and leaves without a crossing, open ones too: kept in another key unless a change is worth it. */
-  readonly usual: Fingering;
-  /** The technique that the music asks for at each event: no plan uses more without need. */
-  readonly needed: readonly Level[];
-  /** The best plan on white keys of the letters' own: printed fingers are kept or changed as in any other key. */
+  /** The fingers in the piece's own key, with the printed ones: other keys keep them unless their black keys make others worth it. */
+  readonly own: Fingering;
+  /** The best plan on white keys of the letters' own, the same in every key: printed fingers are kept or changed as in any other key. */
   readonly neutral: HandPlan;
-  /** The same with all printed fingers kept, as in the piece's own key. */
+  /** The fingers of the piece's own key on those white keys. */
   readonly asPrinted: HandPlan;
 }
 
@@ -57,56 +47,29 @@ export interface HandStudy {
   readonly undecided: HandPlan | null;
 }
 
-/** Where positions, figures and runs have their fingers, few moments are left to be made alike. Our own choice. */
-const ROUNDS = 3;
-
 /** Finds what a hand brings along into every key. */
 export function baselineOf(passage: Passage, demands: Demands): HandBaseline {
   const view = neutralView(passage);
-  const { level, outer } = demands.player;
+  const { level } = demands.player;
   const printed = passage.notes.map((note) => note.printed);
-  const fingers = standardFingers(passage, level, null, printed);
-  const asked = techniqueNeeded(passage, demands);
-  const isPrinted = isKnown(printed);
-  const complete = planPositions(passage, view, demands, {
-    ...(isPrinted ? { given: printed } : {}),
-    guide: { fingers, technique: techniqueOf({ passage, demands }, asked, printed) },
-    rounds: ROUNDS,
-  });
-  const isPrintedAt = (t: number): boolean => struckAt(passage, t).some((note) => printed[note] !== null);
-  const needed = isPrinted ? withUsed(asked, complete.steps, isPrintedAt) : asked;
-  const guide = { fingers, technique: techniqueOf({ passage, demands }, needed) };
+  const ask = { passage, level, printed, decided: null, own: null };
+  const own = planPostures({ ...ask, midis: ownKeys(passage) }).fingering;
+  const { fingering } = planPostures({ ...ask, midis: null });
   return {
     passage,
     demands,
     printed,
-    closed: outer === 'allow' ? uncrossedPositions(complete, 'closed') : printed.map(() => null),
-    usual: over(uncrossedPositions(complete, 'all'), printed),
-    needed,
-    asPrinted: complete,
-    // Where nothing is printed the completed fingers are the neutral plan itself.
-    neutral: isPrinted
-      ? planPositions(passage, view, demands, { kept: printed, guide, likely: complete.fingering })
-      : complete,
+    own,
+    asPrinted: playHand(passage, view, demands, own),
+    neutral: playHand(passage, view, demands, fingering),
   };
 }
 
-/** The fingers of whole positions, apart from those next to a crossing. */
-function uncrossedPositions({ steps, fingering, lattice: { passage } }: HandPlan, which: 'closed' | 'all'): Fingering {
-  const found: Fingering[number][] = fingering.map(() => null);
-  const starts = steps.flatMap(({ transition }, t) => (transition === 'stay' ? [] : [t]));
-  starts.forEach((from, i) => {
-    const next = starts[i + 1] ?? steps.length;
-    const last = steps[next - 1];
-    const isCrossed = steps[from]?.transition === 'pass' || steps[next]?.transition === 'pass';
-    if (isCrossed || (which === 'closed' && last?.low !== last?.high)) return;
-    for (let t = from; t < next; t += 1)
-      for (const note of struckAt(passage, t)) found[note] = fingering[note] as Fingering[number];
-  });
-  return found;
+function ownKeys({ notes }: Passage): readonly number[] {
+  return notes.map(({ note }) => note.midi);
 }
 
-/** The plan for some keys: printed fingers are kept or changed a run at a time; those of closed positions stay where they can be played. `given` are fingers
+/** The plan for some keys: printed fingers are kept or changed; those of the piece's own key stay unless others are worth it. `given` are fingers
  * that the teacher decided on. */
 export function planInKey(baseline: HandBaseline, midis: readonly number[], given?: Fingering): HandPlan {
   return plansOf(baseline).get(`${midis.join()}/${given?.join() ?? ''}`, () => findPlan(baseline, midis, given));
@@ -119,32 +82,22 @@ const KEPT_PLANS = 4;
 const plansOf = memoOf((_: HandBaseline) => memo<HandPlan>(KEPT_PLANS));
 
 function findPlan(baseline: HandBaseline, midis: readonly number[], given?: Fingering): HandPlan {
-  const { passage, demands, printed, closed, usual, neutral, needed } = baseline;
+  const { passage, demands, printed } = baseline;
   const view = realView(passage, midis);
-  const options = {
-    ...(isKnown(usual) ? { kept: usual } : {}),
-    guide: {
-      fingers: standardFingers(passage, demands.player.level, midis, printed),
-      technique: techniqueOf({ passage, demands }, needed, given),
-    },
-    likely: neutral.fingering,
-  };
-  const held = planHand(passage, view, demands, { ...options, given: given ? over(closed, given) : closed });
-  // What nobody printed is not kept at the price of a broken line.
-  if (brokenLines(held) > brokenLines(neutral)) {
-    const { guide, likely } = options;
-    const written = { ...(isKnown(printed) ? { kept: printed } : {}), ...(given ? { given } : {}) };
-    const anew = planHand(passage, view, demands, { ...written, guide, likely });
-    if (brokenLines(anew) < brokenLines(held) && anew.limits <= held.limits) return anew;
-  }
-  if (held.limits === 0 || !isKnown(closed)) return held;
-  const free = planHand(passage, view, demands, { ...options, ...(given ? { given } : {}) });
-  return free.limits < held.limits ? free : held;
-}
-
-/** How often a finger hops to another key in a line without a break. */
-function brokenLines({ steps, lattice: { passage } }: HandPlan): number {
-  return steps.filter(({ transition }, t) => transition === 'hop' && passage.events[t]?.bond === 1).length;
+  const isHome = ownKeys(passage).every((midi, i) => midi === midis[i]);
+  const { fingering } = planPostures({
+    passage,
+    midis,
+    level: demands.player.level,
+    printed: isHome ? printed.map(() => null) : printed,
+    decided: given ?? null,
+    own: isHome ? printed : baseline.own,
+  });
+  const plan = playHand(passage, view, demands, fingering);
+  if (plan.limits === 0) return plan;
+  // What cannot be played so may be played in another way.
+  const other = planHand(passage, view, demands, given ? { given } : {});
+  return other.limits < plan.limits ? other : plan;
 }
 
 /** How a hand is studied: whether colour and spacing are told apart, and the fingers that the teacher decided on, one entry a note. */
@@ -195,14 +148,10 @@ function isDoubtful({ printed, neutral }: HandBaseline, { fingering }: HandPlan)
 }
 
 function colourless({ baseline, view }: Pick<HandStudy, 'baseline' | 'view'>): HandPlan {
-  const { passage, demands, printed, neutral, needed } = baseline;
-  const guide = { fingers: new Map(), technique: techniqueOf({ passage, demands }, needed) };
-  return planHand(passage, colourlessView(view), demands, {
-    kept: printed,
-    guide,
-    likely: neutral.fingering,
-    rounds: 0,
-  });
+  const { passage, demands, printed, own } = baseline;
+  const { level } = demands.player;
+  const { fingering } = planPostures({ passage, midis: null, level, printed, decided: null, own });
+  return playHand(passage, colourlessView(view), demands, fingering);
 }
 
 /** A hand whose fingers stay as they are printed, whatever they cost; what is not printed is filled in. */

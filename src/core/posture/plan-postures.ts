@@ -11,8 +11,8 @@ import { shapeWishes, soundingOf, type Wish } from './wishes';
 /** What postures are planned for. */
 export interface PostureAsk {
   readonly passage: Passage;
-  /** The sounding key of each note. */
-  readonly midis: readonly number[];
+  /** The sounding key of each note; null for white keys under all letters. */
+  readonly midis: readonly number[] | null;
   readonly level: number;
   /** Printed fingers, and those that the teacher decided on. */
   readonly printed: Fingering;
@@ -38,18 +38,22 @@ export function planPostures(ask: PostureAsk): PosturePlan {
     low: Math.min(...letters),
     high: Math.max(...letters),
   };
-  const ownWishes = keyWishes(passage, moments, midis, level);
+  const ownWishes = midis ? keyWishes(passage, moments, midis, level) : noWishes(moments.length);
   const wishes = [
     ...shapeWishes(soundingOf(passage.hand, moments), level),
     ...ownWishes.wishes.filter(({ weight }) => ask.own === null || weight !== 1.5),
   ];
-  const black = Uint8Array.from(midis, (midi) => Number(isBlackKey(midi)));
+  const black = midis ? Uint8Array.from(midis, (midi) => Number(isBlackKey(midi))) : new Uint8Array(passage.notes.length);
   const wanted = (note: number): number | null => ask.decided?.[note] ?? ask.printed[note] ?? null;
   const stages = moments.map((moment) => stageOf(passage, moment, wanted));
   const wishesAt = groupWishes(wishes, moments.length);
   const own = stages.map((stage, t) => ownCosts(ask, stage, wishesAt[t] as readonly Wish[], { ...ownWishes, black, t }));
   const path = searchPostures({ passage, part, level, black, moments, stages, own, inRun: ownWishes.inRun });
   return { fingering: fingeringOf(passage, stages, path), path, stages };
+}
+
+function noWishes(moments: number): KeyWishes {
+  return { wishes: [], inRun: new Uint8Array(moments), allBlack: false };
 }
 
 function groupWishes(wishes: readonly Wish[], moments: number): readonly (readonly Wish[])[] {
@@ -77,7 +81,7 @@ function ownCosts(ask: PostureAsk, stage: Stage, wishes: readonly Wish[], { blac
       const decided = ask.decided?.[note] ?? null;
       if (decided !== null) cost += decided === finger ? 0 : DECIDED;
       else if (printed !== null && printed !== finger)
-        cost += ask.own === null ? POSTURE.printed : inRun[t] ? 0 : POSTURE.printedElsewhere;
+        cost += ask.own === null && ask.midis !== null ? POSTURE.printed : inRun[t] ? 0 : POSTURE.printedElsewhere;
       const own = ask.own?.[note] ?? null;
       if (own !== null && own !== finger) differs = true;
     }

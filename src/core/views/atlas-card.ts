@@ -7,7 +7,8 @@ import {
   type OctaveSchool,
   keyCard,
 } from '../reference';
-import { planHand, realView, type Player } from '../fingering';
+import type { Player } from '../fingering';
+import { studyHand } from '../forced';
 import { midiNumber, type Key, type Pitch } from '../pitch';
 import { unwrap } from '../base';
 import { readDraft } from '../read';
@@ -111,17 +112,13 @@ function plannersFingers(key: Key, hand: Hand, { pitches, fingers }: FingeredLin
   });
   const { score } = unwrap(readDraft(musicXml));
   const part = score.parts[0] as Part;
-  const piece = { score, part, hands: handsOf(part), notes: handNotes(part, score.ticksPerQuarter) };
+  const piece = { score, part, key: { key }, hands: handsOf(part), notes: handNotes(part, score.ticksPerQuarter) };
   const [baseline] = baselinesOf(piece, player);
   const found = baseline
-    ? planHand(
-        baseline.passage,
-        realView(
-          baseline.passage,
-          baseline.passage.notes.map(({ note }) => note.midi),
-        ),
-        baseline.demands,
-      ).fingering
+    ? studyHand(
+        baseline,
+        baseline.passage.notes.map(({ note }) => note.midi),
+      ).plan.fingering
     : [];
   const top = pitches.length - 1;
   const isSame = upAndDown(fingers).every((finger, i) => i === 0 || i === top || i === 2 * top || found[i] === finger);
