@@ -24,18 +24,25 @@ export interface KeysDown {
 
 const FINGERS = 5;
 const CHORD_KEYS = 3;
+const PAIR_KEYS = 2;
 
 /** By how many letters a grip opens beyond what the hand may open by at its level, `widest` in a line. A chord of three keys may open it by a step sooner,
  * where the school lets it. */
 export function opensBeyond(
   { player }: Demands,
   { down, isHeld }: KeysDown,
-  { low, high }: Grip,
+  { low, high, fingers }: Grip,
   widest: number,
 ): number {
-  const isChord = down.length === CHORD_KEYS && !isHeld.includes(true);
+  const isPair = down.length === PAIR_KEYS && high - low <= 1 && isThumbAndTwo(fingers);
+  const isChord = (down.length === CHORD_KEYS || isPair) && !isHeld.includes(true);
   const mayOpen = isChord && player.level === CLOSE_CHORD_LEVEL && player.closeChords === 'level-2';
   return Math.max(0, high - low - Math.max(widest, mayOpen ? 1 : 0));
+}
+
+/** The upper two keys of such a chord, over a bass that was struck before them. */
+function isThumbAndTwo([first, second]: readonly number[]): boolean {
+  return first === 1 && second === 2;
 }
 
 /** Which keys are down. A held key out of reach (`reach` in hundredths of a mm) has to be let go; of more than five struck keys those in

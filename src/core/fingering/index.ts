@@ -27,6 +27,7 @@ export type { Fingering } from './fingering';
 export { planPositions } from './letter-fingers';
 export { planHand, playHand, playSlice, struckAt } from './hand-plan';
 export { standardFingers, writtenFingers } from './guide';
+export { figuresOf } from './figures';
 export type { FigureKind } from './figures';
 export { techniqueNeeded, techniqueOf, withUsed } from './technique';
 export type { HandPlan, PlanSlice } from './hand-plan';

@@ -75,11 +75,11 @@ function tallyLineMove(tally: Tally, { view, demands }: Setting, meeting: Meetin
 }
 
 /** Whether two fingers in a line cross at a level that does not: thumb and an inner finger in reversed order on keys close to each other. Thumb and 5
- * so close are a hand that moves over. */
+ * so close are a hand that moves over, and so is any hand that has time to move. */
 export function isCrossing({ player }: Demands, { first, second, distance, travel }: KeyPair, bond: number): boolean {
   return (
     player.level < CROSSING_LEVEL &&
-    bond > FREE_BOND &&
+    bond > BREAKS_ABOVE &&
     travel !== 0 &&
     distance < 0 &&
     -distance < DISGUISED_WITHIN &&

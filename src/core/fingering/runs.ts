@@ -169,7 +169,7 @@ function endOfScale(hand: Hand, isLow: boolean, inner: number, own: number): num
   const isOuter = (hand === 'right') !== isLow;
   const wanted = isOuter ? inner + 1 : inner - 1;
   if (wanted >= 1 && wanted <= 5) return 1 << (wanted - 1);
-  return (1 << (own - 1)) | 0b01110;
+  return (1 << (own - 1)) | 0b00010;
 }
 
 function endOfArpeggio({ first, top }: PublishedFingering, isLow: boolean): number {

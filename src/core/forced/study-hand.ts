@@ -23,6 +23,8 @@ export interface HandBaseline {
   readonly printed: Fingering;
   /** The fingers in the piece's own key, with the printed ones: other keys keep them unless their black keys make others worth it. */
   readonly own: Fingering;
+  /** The postures in which they are played, by their places in the search. */
+  readonly ownPlaces: readonly number[];
   /** The best plan on white keys of the letters' own, the same in every key: printed fingers are kept or changed as in any other key. */
   readonly neutral: HandPlan;
   /** The fingers of the piece's own key on those white keys. */
@@ -52,14 +54,15 @@ export function baselineOf(passage: Passage, demands: Demands): HandBaseline {
   const view = neutralView(passage);
   const { level } = demands.player;
   const printed = passage.notes.map((note) => note.printed);
-  const ask = { passage, level, printed, decided: null, own: null };
-  const own = planPostures({ ...ask, midis: ownKeys(passage) }).fingering;
-  const { fingering } = planPostures({ ...ask, midis: null });
+  const ask = { passage, level, printed, decided: null, own: null, isHome: true };
+  const { fingering: own, path } = planPostures({ ...ask, midis: ownKeys(passage) });
+  const { fingering } = planPostures({ ...ask, midis: null, isHome: false });
   return {
     passage,
     demands,
     printed,
     own,
+    ownPlaces: path.places,
     asPrinted: playHand(passage, view, demands, own),
     neutral: playHand(passage, view, demands, fingering),
   };
@@ -92,6 +95,8 @@ function findPlan(baseline: HandBaseline, midis: readonly number[], given?: Fing
     printed: isHome ? printed.map(() => null) : printed,
     decided: given ?? null,
     own: isHome ? printed : baseline.own,
+    ownPlaces: baseline.ownPlaces,
+    isHome,
   });
   const plan = playHand(passage, view, demands, fingering);
   if (plan.limits === 0) return plan;
@@ -150,7 +155,7 @@ function isDoubtful({ printed, neutral }: HandBaseline, { fingering }: HandPlan)
 function colourless({ baseline, view }: Pick<HandStudy, 'baseline' | 'view'>): HandPlan {
   const { passage, demands, printed, own } = baseline;
   const { level } = demands.player;
-  const { fingering } = planPostures({ passage, midis: null, level, printed, decided: null, own });
+  const { fingering } = planPostures({ passage, midis: null, level, printed, decided: null, own, isHome: false });
   return playHand(passage, colourlessView(view), demands, fingering);
 }
 

@@ -18,16 +18,18 @@ export interface JoiningSetting {
   readonly level: number;
   /** Whether the moment before and this one lie in a run. */
   readonly isRun: boolean;
+  /** Whether the least that crossing costs on any keys is wanted. */
+  readonly isLeast?: boolean;
 }
 
 export function joiningOf(setting: JoiningSetting, moment: Moment, before: Stage, now: Stage): Joining {
-  const [rows, columns] = [before.grips.length, now.grips.length];
+  const [rows, columns] = [before.form.grips.length, now.form.grips.length];
   const plain = new Float64Array(rows * columns);
   const pass = new Float64Array(rows * columns).fill(Infinity);
   const held = new Float64Array(rows * columns);
   const isLine = before.notes.length === 1 && now.notes.length === 1;
-  before.grips.forEach((a, i) =>
-    now.grips.forEach((b, k) => {
+  before.form.grips.forEach((a, i) =>
+    now.form.grips.forEach((b, k) => {
       const at = i * columns + k;
       if (isLine) {
         const pair = linePair(setting, before.notes[0] as number, a[0] as number, now.notes[0] as number, b[0] as number);
@@ -92,7 +94,7 @@ function lineCost({ first, second, letters }: LinePair, tempo: Tempo): number {
 const WIDEST_PASS = 3;
 const CROSSING_LEVEL = 4;
 
-function passCost({ level, isRun }: JoiningSetting, pair: LinePair, tempo: Tempo): number {
+function passCost({ level, isRun, isLeast = false }: JoiningSetting, pair: LinePair, tempo: Tempo): number {
   const { first, second, letters } = pair;
   const other = first === 1 ? second : first;
   const isCrossed = Math.sign(second - first) !== Math.sign(letters) && letters !== 0 && first !== second;
@@ -106,7 +108,7 @@ function passCost({ level, isRun }: JoiningSetting, pair: LinePair, tempo: Tempo
     (other === 4 ? POSTURE.passFour : 0) +
     POSTURE.passLetter * (Math.abs(letters) - 1) +
     (thumbBlack ? POSTURE.passThumbBlack : 0) +
-    (otherBlack ? POSTURE.passOverBlack : 0) +
+    (otherBlack || isLeast ? POSTURE.passOverBlack : 0) +
     (tempo === 1 ? POSTURE.passMiddle : 0) +
     (isRun ? 0 : POSTURE.passAlone) +
     (level < CROSSING_LEVEL ? POSTURE.passLevel : 0)

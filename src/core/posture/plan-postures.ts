@@ -1,11 +1,22 @@
-import type { Fingering, Passage, PassageNote } from '../fingering';
+import { memo, memoOf } from '../base';
+import { isKnown, type Fingering, type Passage } from '../fingering';
 import { isBlackKey } from '../keyboard';
 import type { Finger } from '../score';
 import { keyWishes, type KeyWishes } from './key-wishes';
 import { momentsOf, type Moment } from './moments';
-import { searchPostures, type PosturePath } from './search';
+import {
+  costOfPath,
+  enteringAt,
+  onwardCosts,
+  searchPostures,
+  stepAt,
+  type Bounds,
+  type PosturePath,
+  type PostureSearch,
+} from './search';
+import type { Part } from './place';
 import { stageOf, type Stage } from './stages';
-import { POSTURE } from './weights.table';
+import { POSTURE, WISH } from './weights.table';
 import { shapeWishes, soundingOf, type Wish } from './wishes';
 
 /** What postures are planned for. */
@@ -17,8 +28,12 @@ export interface PostureAsk {
   /** Printed fingers, and those that the teacher decided on. */
   readonly printed: Fingering;
   readonly decided: Fingering | null;
-  /** The plan in the piece's own key; null there. */
+  /** Fingers from which the plan departs only where others are worth it: in other keys those of the piece's own. */
   readonly own: Fingering | null;
+  /** The postures that belong to them, where they are known. */
+  readonly ownPlaces?: readonly number[];
+  /** Whether this is the piece's own key. */
+  readonly isHome: boolean;
 }
 
 export interface PosturePlan {
@@ -27,8 +42,52 @@ export interface PosturePlan {
   readonly stages: readonly Stage[];
 }
 
+/** Plans the postures of a hand. Errors: none; what no usual posture reaches is played with one made for it. */
 export function planPostures(ask: PostureAsk): PosturePlan {
   const { passage, midis, level } = ask;
+  const ground = groundOf(passage).get(`${level}`, () => layGround(passage, level));
+  const { moments } = ground;
+  const own = midis ? keyWishes(passage, moments, midis, level) : noWishes(moments.length);
+  const wishes = own.wishes.filter(({ weight }) => ask.isHome || weight !== WISH.black);
+  const black = midis ? Uint8Array.from(midis, (midi) => Number(isBlackKey(midi))) : new Uint8Array(passage.notes.length);
+  const wanted = (note: number): number | null => ask.decided?.[note] ?? ask.printed[note] ?? null;
+  const isWanted = [ask.decided, ask.printed].some((fingers) => fingers !== null && isKnown(fingers));
+  const stages = isWanted ? moments.map((moment) => stageOf(passage, moment, wanted)) : ground.search.stages;
+  const setting = { passage, black, level, inRun: own.inRun };
+  const at = { ...own, black };
+  const wishesAt = groupWishes(wishes, moments.length);
+  const search: PostureSearch = {
+    passage,
+    level,
+    moments,
+    stages,
+    entering: isWanted
+      ? stages.map((stage, t) => enteringAt(ground.part, level, moments[t] as Moment, stage, t))
+      : ground.search.entering,
+    own: stages.map((stage, t) =>
+      ownCosts(ask, stage, [...(ground.wishes[t] as readonly Wish[]), ...(wishesAt[t] as readonly Wish[])], { ...at, t }),
+    ),
+    steps: stages.map((_, t) => stepAt(setting, moments, stages, t)),
+  };
+  const isBound = !own.inRun.includes(2) && stages.every((stage, t) => stage.form === ground.search.stages[t]?.form);
+  const path = searchPostures(search, isBound ? boundsFor(ground, search, ask.ownPlaces) : null);
+  return { fingering: fingeringOf(passage, stages, path), path, stages };
+}
+
+/** What is the same in every key: the moments, their postures and the wishes that rest on letters. */
+interface Ground {
+  readonly moments: readonly Moment[];
+  readonly part: Part;
+  readonly wishes: readonly (readonly Wish[])[];
+  /** The search on white keys without anything that is asked; no way in any key is cheaper. */
+  readonly search: PostureSearch;
+  readonly onward: readonly Float64Array[];
+  readonly best: readonly number[];
+}
+
+const groundOf = memoOf((_: Passage) => memo<Ground>(4));
+
+function layGround(passage: Passage, level: number): Ground {
   const moments = momentsOf(passage, passage.ticksPerQuarter);
   const letters = moments.flatMap((moment) => moment.letters);
   const mirror = passage.hand === 'left' ? -1 : 1;
@@ -38,18 +97,30 @@ export function planPostures(ask: PostureAsk): PosturePlan {
     low: Math.min(...letters),
     high: Math.max(...letters),
   };
-  const ownWishes = midis ? keyWishes(passage, moments, midis, level) : noWishes(moments.length);
-  const wishes = [
-    ...shapeWishes(soundingOf(passage.hand, moments), level),
-    ...ownWishes.wishes.filter(({ weight }) => ask.own === null || weight !== 1.5),
-  ];
-  const black = midis ? Uint8Array.from(midis, (midi) => Number(isBlackKey(midi))) : new Uint8Array(passage.notes.length);
-  const wanted = (note: number): number | null => ask.decided?.[note] ?? ask.printed[note] ?? null;
-  const stages = moments.map((moment) => stageOf(passage, moment, wanted));
-  const wishesAt = groupWishes(wishes, moments.length);
-  const own = stages.map((stage, t) => ownCosts(ask, stage, wishesAt[t] as readonly Wish[], { ...ownWishes, black, t }));
-  const path = searchPostures({ passage, part, level, black, moments, stages, own, inRun: ownWishes.inRun });
-  return { fingering: fingeringOf(passage, stages, path), path, stages };
+  const wishes = groupWishes(shapeWishes(passage, soundingOf(passage.hand, moments), level), moments.length);
+  const stages = moments.map((moment) => stageOf(passage, moment, () => null));
+  const none = passage.notes.map(() => null);
+  const plain = { passage, midis: null, level, printed: none, decided: null, own: null, isHome: false };
+  const bare = { ...noWishes(moments.length), black: new Uint8Array(passage.notes.length) };
+  const setting = { passage, black: bare.black, level, inRun: new Uint8Array(moments.length).fill(1), isLeast: true };
+  const search: PostureSearch = {
+    passage,
+    level,
+    moments,
+    stages,
+    entering: stages.map((stage, t) => enteringAt(part, level, moments[t] as Moment, stage, t)),
+    own: stages.map((stage, t) => ownCosts(plain, stage, wishes[t] as readonly Wish[], { ...bare, t })),
+    steps: stages.map((_, t) => stepAt(setting, moments, stages, t)),
+  };
+  const onward = onwardCosts(search);
+  const best = searchPostures(search, null).places;
+  return { moments, part, wishes, search, onward, best };
+}
+
+/** A way that is good on white keys is a way in every key. */
+function boundsFor({ onward, best }: Ground, search: PostureSearch, own: readonly number[] | undefined): Bounds {
+  const known = own ? [best, own] : [best];
+  return { onward, most: Math.min(...known.map((places) => costOfPath(search, places))) };
 }
 
 function noWishes(moments: number): KeyWishes {
@@ -70,7 +141,7 @@ interface At extends KeyWishes {
 const DECIDED = 1000;
 
 function ownCosts(ask: PostureAsk, stage: Stage, wishes: readonly Wish[], { black, inRun, allBlack, t }: At): Float64Array {
-  return Float64Array.from(stage.grips, (fingers) => {
+  return Float64Array.from(stage.form.grips, (fingers) => {
     let cost = 0;
     let differs = false;
     for (let i = 0; i < stage.struck; i += 1) {
@@ -81,7 +152,7 @@ function ownCosts(ask: PostureAsk, stage: Stage, wishes: readonly Wish[], { blac
       const decided = ask.decided?.[note] ?? null;
       if (decided !== null) cost += decided === finger ? 0 : DECIDED;
       else if (printed !== null && printed !== finger)
-        cost += ask.own === null && ask.midis !== null ? POSTURE.printed : inRun[t] ? 0 : POSTURE.printedElsewhere;
+        cost += ask.isHome ? POSTURE.printed : inRun[t] ? 0 : POSTURE.printedElsewhere;
       const own = ask.own?.[note] ?? null;
       if (own !== null && own !== finger) differs = true;
     }
@@ -103,9 +174,8 @@ function fingerCost(finger: number, isBlack: boolean, allBlack: boolean, level: 
 function fingeringOf(passage: Passage, stages: readonly Stage[], { places }: PosturePath): Fingering {
   const fingering: (Finger | null)[] = passage.notes.map(() => null);
   stages.forEach((stage, t) => {
-    const fingers = stage.grips[stage.gripOf[places[t] as number] as number] as readonly number[];
+    const fingers = stage.form.grips[stage.form.gripOf[places[t] as number] as number] as readonly number[];
     for (let i = 0; i < stage.struck; i += 1) fingering[stage.notes[i] as number] = fingers[i] as Finger;
   });
   return fingering;
 }
-export type { Moment, PassageNote };

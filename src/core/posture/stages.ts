@@ -1,42 +1,79 @@
+import { lastingMemo } from '../base';
 import type { Passage, PassageNote } from '../fingering';
 import { FINGER_COUNT, SHAPES, USUAL_SHAPES, type Shape } from './shapes';
 import type { Moment } from './moments';
 
-/** A posture: a shape, and the letter under its thumb. */
-export interface Posture {
-  readonly shape: Shape;
-  /** The place of the shape among all; -1 for one that was made for these keys alone. */
-  readonly index: number;
-  readonly thumb: number;
+/** All postures in which a hand can strike some keys, wherever they lie. One entry a posture in all lists but `grips`. */
+export interface Form {
+  readonly name: string;
+  /** The shape by its place among all; -1 where it was made for these keys alone. */
+  readonly shapes: Int16Array;
+  readonly made: readonly (Shape | null)[];
+  /** The letter under the thumb, from that of the first key. */
+  readonly thumbs: Int32Array;
+  /** Fingers on the keys, each kind once; which of them a posture has; and the same as bits. */
+  readonly grips: readonly (readonly number[])[];
+  readonly gripOf: Int32Array;
+  readonly fingers: Uint8Array;
+  readonly isUsual: boolean;
 }
 
-/** All postures in which a hand can strike the keys of a moment. */
+/** The postures of a moment. */
 export interface Stage {
   /** The notes whose keys are down: those that are struck, then those that are held. */
   readonly notes: readonly number[];
   readonly struck: number;
-  readonly postures: readonly Posture[];
-  /** The fingers on those notes, each kind once; and which of them each posture has. */
-  readonly grips: readonly (readonly number[])[];
-  readonly gripOf: Int32Array;
+  /** The letter of the first key. */
+  readonly base: number;
+  readonly form: Form;
+}
+
+export function shapeAt({ form }: Stage, q: number): Shape {
+  return form.made[q] ?? (SHAPES[form.shapes[q] as number] as Shape);
+}
+
+export function thumbAt({ form, base }: Stage, q: number): number {
+  return base + (form.thumbs[q] as number);
 }
 
 /** More keys than fingers: those in the middle are left out. */
 const LOW_KEYS = 3;
 const HIGH_KEYS = 2;
 
+/** So many forms are kept: the same few intervals come again and again. */
+const forms = lastingMemo<Form>(1500);
+
 export function stageOf(passage: Passage, { struck, held }: Moment, wanted: (note: number) => number | null): Stage {
   const fingered = struck.length <= FINGER_COUNT ? struck : [...struck.slice(0, LOW_KEYS), ...struck.slice(-HIGH_KEYS)];
   for (let kept = held.length; kept >= 0; kept -= 1) {
     const notes = [...fingered, ...held.slice(0, kept)];
     const letters = lettersOf(passage, notes);
-    const fits = fitting(letters, USUAL_SHAPES);
-    const postures = fits.length > 0 ? fits : fitting(letters, SHAPES.length);
-    if (postures.length === 0 && kept > 0) continue;
-    const stage = staged(notes, fingered.length, letters, postures.length > 0 ? postures : madeFor(letters));
-    return withWanted(stage, letters, wanted);
+    const base = letters[0] as number;
+    const relative = letters.map((letter) => letter - base);
+    const asked = fingered.length < 2 ? [] : notes.map((note, i) => (i < fingered.length ? wanted(note) : null));
+    const isAsked = asked.length > 0 && !asked.includes(null) && new Set(asked).size === asked.length;
+    const name = `${relative.join()}/${isAsked ? asked.join('') : ''}`;
+    const form = forms.get(name, () => formOf(name, relative, isAsked ? (asked as readonly number[]) : null));
+    if (form.gripOf.length > 0 && (form.isUsual || kept === 0)) return { notes, struck: fingered.length, base, form };
   }
   throw new Error('no posture');
+}
+
+function formOf(name: string, letters: readonly number[], asked: readonly number[] | null): Form {
+  const usual = fitting(letters, USUAL_SHAPES);
+  const fits = usual.length > 0 ? usual : fitting(letters, SHAPES.length);
+  const found = fits.length > 0 ? fits : madeFor(letters);
+  const has = asked && found.some(({ grip }) => grip.join() === asked.join());
+  return staged(name, asked && !has ? [...found, postureWith(letters, asked)] : found, fits.length > 0);
+}
+
+/** A posture: a shape, and the letter under its thumb. */
+interface Posture {
+  readonly shape: Shape;
+  readonly index: number;
+  readonly thumb: number;
+  /** The fingers on the keys. */
+  readonly grip: readonly number[];
 }
 
 /** The letters of keys; of two keys of one letter the altered one is read as its neighbour. */
@@ -56,31 +93,43 @@ function fitting(letters: readonly number[], shapes: number): readonly Posture[]
     const shape = SHAPES[index] as Shape;
     for (const offset of shape.offsets) {
       const thumb = first - offset;
-      if (letters.every((letter) => shape.offsets.includes(letter - thumb))) found.push({ shape, index, thumb });
+      const grip = letters.map((letter) => shape.offsets.indexOf(letter - thumb) + 1);
+      if (!grip.includes(0)) found.push({ shape, index, thumb, grip });
     }
   }
   return found;
 }
 
-function staged(notes: readonly number[], struck: number, letters: readonly number[], postures: readonly Posture[]): Stage {
-  const grips: number[][] = [];
-  const places = new Map<string, number>();
-  const gripOf = Int32Array.from(postures, ({ shape, thumb }) => {
-    const fingers = letters.map((letter) => shape.offsets.indexOf(letter - thumb) + 1);
-    const name = fingers.join();
-    const known = places.get(name);
-    if (known !== undefined) return known;
-    places.set(name, grips.length);
-    grips.push(fingers);
-    return grips.length - 1;
+function staged(name: string, postures: readonly Posture[], isUsual: boolean): Form {
+  const grips = new Map<string, { readonly place: number; readonly fingers: readonly number[] }>();
+  const places = Int32Array.from(postures, ({ grip: fingers }) => {
+    const known = grips.get(fingers.join()) ?? { place: grips.size, fingers };
+    grips.set(fingers.join(), known);
+    return known.place;
   });
-  return { notes, struck, postures, grips, gripOf };
+  const all = [...grips.values()].map(({ fingers }) => fingers);
+  return {
+    name,
+    shapes: Int16Array.from(postures, ({ index }) => index),
+    made: postures.map(({ index, shape }) => (index < 0 ? shape : null)),
+    thumbs: Int32Array.from(postures, ({ thumb }) => thumb),
+    grips: all,
+    gripOf: places,
+    fingers: Uint8Array.from(places, (place) =>
+      (all[place] as readonly number[]).reduce((mask, finger) => mask | (1 << (finger - 1)), 0),
+    ),
+    isUsual,
+  };
 }
 
 /** Keys that no usual shape reaches: the fingers spread over them as evenly as they can. */
 function madeFor(letters: readonly number[]): readonly Posture[] {
   const rising = letters.toSorted((a, b) => a - b).map((letter, i, all) => (letter === all[i - 1] ? letter + 0.5 : letter));
-  return choices(rising.length).map((fingers) => postureWith(rising, fingers));
+  const order = letters.map((letter, i) => letters.filter((other, k) => other < letter || (other === letter && k < i)).length);
+  return choices(rising.length).map((fingers) => ({
+    ...postureWith(rising, fingers),
+    grip: order.map((rank) => fingers[rank] as number),
+  }));
 }
 
 function choices(count: number): readonly (readonly number[])[] {
@@ -108,21 +157,5 @@ function postureWith(letters: readonly number[], fingers: readonly number[]): Po
   const thumb = places[0] as number;
   const offsets = places.map((own) => own - thumb);
   const gaps = offsets.slice(1).map((offset, i) => offset - (offsets[i] as number)) as unknown as Shape['gaps'];
-  return { shape: { gaps, offsets, excess: (offsets[4] as number) - 4 }, index: -1, thumb };
-}
-
-/** Fingers that are asked for come in even where no usual shape has them. */
-function withWanted(stage: Stage, letters: readonly number[], wanted: (note: number) => number | null): Stage {
-  if (stage.struck < 2) return stage;
-  const asked = stage.notes.map((note, i) => (i < stage.struck ? wanted(note) : null));
-  if (asked.includes(null) || new Set(asked).size < asked.length) return stage;
-  const name = asked.join();
-  if (stage.grips.some((fingers) => fingers.join() === name)) return stage;
-  const posture = postureWith(letters, asked as readonly number[]);
-  return {
-    ...stage,
-    postures: [...stage.postures, posture],
-    grips: [...stage.grips, asked as readonly number[]],
-    gripOf: Int32Array.from([...stage.gripOf, stage.grips.length]),
-  };
+  return { shape: { gaps, offsets, excess: (offsets[4] as number) - 4 }, index: -1, thumb, grip: fingers };
 }

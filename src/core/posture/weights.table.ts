@@ -75,7 +75,7 @@ export const POSTURE = {
   passThumbBlack: 3,
   passOverBlack: -0.64,
   passMiddle: -0.5,
-  passAlone: 1.2,
+  passAlone: 2.4,
   passLevel: 12,
   chordHop: [0.99, 0.54, 0.1] as ByTempo,
   chordHopChords: 0.3,
@@ -95,7 +95,13 @@ export const POSTURE = {
 } as const;
 
 /** What each kind of change costs at a join. */
-export const AT_JOIN: Readonly<Record<Join, { readonly move: number; readonly outer: number; readonly inner: number }>> = {
+export interface JoinPrices {
+  readonly move: number;
+  readonly outer: number;
+  readonly inner: number;
+}
+
+export const AT_JOIN: Readonly<Record<Join, JoinPrices>> = {
   run: { move: 4.59, outer: 1.05, inner: 1.61 },
   bar: { move: 2.86, outer: 1.06, inner: 1.6 },
   longer: { move: 2.5, outer: 1, inner: 1.6 },
@@ -137,7 +143,7 @@ export const WISH = {
   triad: 0.62,
   rocking: 3,
   black: 1.5,
-  run: 4.1,
-  arpeggio: 2.1,
+  run: 6,
+  arpeggio: 6,
   chromatic: 9,
 } as const;

@@ -1,4 +1,4 @@
-import { CHORD_SHAPES } from '../fingering';
+import { CHORD_SHAPES, figuresOf, type Passage } from '../fingering';
 import { groupBy } from '../base';
 import type { Hand } from '../score';
 import type { Moment } from './moments';
@@ -31,12 +31,30 @@ export function wishFor({ hand }: Pick<Sounding, 'hand'>, t: number, lowFirst: r
 }
 
 /** Wishes for struck chords, accompaniments, octaves, triads and keys in turn: everything that rests on letters alone. */
-export function shapeWishes(sounding: Sounding, level: number): readonly Wish[] {
-  const accompaniment = accompaniments(sounding);
+export function shapeWishes(passage: Passage, sounding: Sounding, level: number): readonly Wish[] {
+  const byBar = accompaniments(sounding);
+  const inBars = new Set(byBar.map(({ t }) => t));
+  const accompaniment = [...byBar, ...figures(passage, sounding).filter(({ t }) => !inBars.has(t))];
   const octaves = octaveArpeggios(sounding, level);
   const taken = new Set([...accompaniment, ...octaves].map(({ t }) => t));
   return [...chords(sounding), ...accompaniment, ...octaves, ...triads(sounding, level, taken), ...rocking(sounding)];
 }
+
+/** Figures that are told by their order and not by bars. */
+function figures(passage: Passage, { moments }: Sounding): readonly Wish[] {
+  const momentOf = new Map(moments.flatMap(({ struck }, t) => struck.map((note) => [note, t] as const)));
+  return figuresOf(passage).flatMap(({ kind, fingers }) => {
+    if (kind === 'chord' || kind === 'rocking') return [];
+    const moments = [...new Set([...fingers.keys()].map((note) => momentOf.get(note) as number))];
+    return moments.map((t) => ({
+      t,
+      fingers: (passage.events[t]?.struck ?? []).map((note) => fingers.get(note) ?? ANY),
+      weight: WISH.left,
+    }));
+  });
+}
+
+const ANY = 0b11111;
 
 const FIFTH = 4;
 const SIXTH = 5;

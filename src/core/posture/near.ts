@@ -1,0 +1,38 @@
+import { lastingMemo } from '../base';
+import { changeIndex, MOVE, type ChangeTable } from './change-table';
+import type { Form, Stage } from './stages';
+
+/** How the postures of two moments lie to each other: those that are the same, and those between which only an outer or an inner finger changes. One entry a
+ * posture of the later moment. */
+export interface Near {
+  /** The same posture before; -1 where there is none. */
+  readonly same: Int16Array;
+  /** Where the list of each posture begins in `from`, and where the last one ends. */
+  readonly starts: Int32Array;
+  readonly from: Int16Array;
+}
+
+const kept = lastingMemo<Near>(1500);
+
+/** Which postures are near does not hang on the level, but the table does. */
+export function nearOf(table: ChangeTable, before: Stage, now: Stage): Near {
+  const shift = now.base - before.base;
+  return kept.get(`${before.form.name}>${now.form.name}@${shift}`, () => findNear(table, before.form, now.form, shift));
+}
+
+function findNear(table: ChangeTable, before: Form, now: Form, shift: number): Near {
+  const same = new Int16Array(now.gripOf.length).fill(-1);
+  const starts = new Int32Array(now.gripOf.length + 1);
+  const from: number[] = [];
+  for (let q = 0; q < now.gripOf.length; q += 1) {
+    for (let p = 0; p < before.gripOf.length; p += 1) {
+      const [a, b] = [before.shapes[p] as number, now.shapes[q] as number];
+      if (a < 0 || b < 0) continue;
+      const by = (now.thumbs[q] as number) + shift - (before.thumbs[p] as number);
+      if (by === 0 && a === b) same[q] = p;
+      else if (table.kind[changeIndex(a, b, by)] !== MOVE) from.push(p);
+    }
+    starts[q + 1] = from.length;
+  }
+  return { same, starts, from: Int16Array.from(from) };
+}
