@@ -52,9 +52,9 @@ export interface HandStudy {
 /** Finds what a hand brings along into every key. */
 export function baselineOf(passage: Passage, demands: Demands): HandBaseline {
   const view = neutralView(passage);
-  const { level } = demands.player;
+  const { player } = demands;
   const printed = passage.notes.map((note) => note.printed);
-  const ask = { passage, level, printed, decided: null, own: null, isHome: true };
+  const ask = { passage, player, printed, decided: null, own: null, isHome: true };
   const { fingering: own, path } = planPostures({ ...ask, midis: ownKeys(passage) });
   const { fingering } = planPostures({ ...ask, midis: null, isHome: false });
   return {
@@ -91,7 +91,7 @@ function findPlan(baseline: HandBaseline, midis: readonly number[], given?: Fing
   const { fingering } = planPostures({
     passage,
     midis,
-    level: demands.player.level,
+    player: demands.player,
     printed: isHome ? printed.map(() => null) : printed,
     decided: given ?? null,
     own: isHome ? printed : baseline.own,
@@ -154,8 +154,8 @@ function isDoubtful({ printed, neutral }: HandBaseline, { fingering }: HandPlan)
 
 function colourless({ baseline, view }: Pick<HandStudy, 'baseline' | 'view'>): HandPlan {
   const { passage, demands, printed, own } = baseline;
-  const { level } = demands.player;
-  const { fingering } = planPostures({ passage, midis: null, level, printed, decided: null, own, isHome: false });
+  const { player } = demands;
+  const { fingering } = planPostures({ passage, midis: null, player, printed, decided: null, own, isHome: false });
   return playHand(passage, colourlessView(view), demands, fingering);
 }
 

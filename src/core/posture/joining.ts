@@ -1,21 +1,23 @@
-import type { Passage, PassageNote } from '../fingering';
+import type { Passage, PassageNote, Player } from '../fingering';
 import type { Moment } from './moments';
 import type { Stage } from './stages';
-import { POSTURE, REACH_LETTERS, type Tempo } from './weights.table';
+import { POSTURE, REACH_LETTERS, SCHOOL, type Tempo } from './weights.table';
 
 /** What the fingers of two moments one after the other cost where the posture changes: one entry a pair of grips. `pass` is what crossing costs in place of a
  * move; Infinity where the fingers do not cross. */
 export interface Joining {
   readonly plain: Float64Array;
   readonly pass: Float64Array;
-  /** What it costs that a held key changes its finger; also where the posture stays. */
+  /** What counts where the posture stays as well: a held key that changes its finger, one finger twice on a key under the school that changes. */
   readonly held: Float64Array;
+  /** Whether one key is struck twice. */
+  readonly isRepeated: boolean;
 }
 
 export interface JoiningSetting {
   readonly passage: Passage;
   readonly black: Uint8Array;
-  readonly level: number;
+  readonly player: Player;
   /** Whether the moment before and this one lie in a run. */
   readonly isRun: boolean;
   /** Whether the least that crossing costs on any keys is wanted. */
@@ -28,6 +30,8 @@ export function joiningOf(setting: JoiningSetting, moment: Moment, before: Stage
   const pass = new Float64Array(rows * columns).fill(Infinity);
   const held = new Float64Array(rows * columns);
   const isLine = before.notes.length === 1 && now.notes.length === 1;
+  const isRepeated = isLine && letterOf(setting.passage, before) === letterOf(setting.passage, now);
+  const changes = isRepeated && setting.player.repeat === 'change';
   before.form.grips.forEach((a, i) =>
     now.form.grips.forEach((b, k) => {
       const at = i * columns + k;
@@ -36,10 +40,14 @@ export function joiningOf(setting: JoiningSetting, moment: Moment, before: Stage
         plain[at] = lineCost(pair, moment.tempo);
         pass[at] = passCost(setting, pair, moment.tempo);
       } else plain[at] = chordCost(setting.passage, moment, before, a, now, b);
-      held[at] = heldCost(before, a, now, b);
+      held[at] = heldCost(before, a, now, b) + (changes && a[0] === b[0] ? SCHOOL.sameAgain : 0);
     }),
   );
-  return { plain, pass, held };
+  return { plain, pass, held, isRepeated };
+}
+
+function letterOf({ notes }: Passage, stage: Stage): number {
+  return (notes[stage.notes[0] as number] as PassageNote).letter;
 }
 
 interface LinePair {
@@ -94,7 +102,7 @@ function lineCost({ first, second, letters }: LinePair, tempo: Tempo): number {
 const WIDEST_PASS = 3;
 const CROSSING_LEVEL = 4;
 
-function passCost({ level, isRun, isLeast = false }: JoiningSetting, pair: LinePair, tempo: Tempo): number {
+function passCost({ player: { level }, isRun, isLeast = false }: JoiningSetting, pair: LinePair, tempo: Tempo): number {
   const { first, second, letters } = pair;
   const other = first === 1 ? second : first;
   const isCrossed = Math.sign(second - first) !== Math.sign(letters) && letters !== 0 && first !== second;

@@ -1,4 +1,4 @@
-import { PUBLISHED_CHROMATIC, runsOf, type Passage } from '../fingering';
+import { PUBLISHED_CHROMATIC, runsOf, type Passage, type Player } from '../fingering';
 import { isBlackKey } from '../keyboard';
 import type { Hand } from '../score';
 import type { Moment } from './moments';
@@ -24,7 +24,8 @@ const ON_BLACK: Readonly<Record<Hand, Readonly<Record<number, string>>>> = {
   left: { 1: '3', 3: '2', 6: '4', 8: '3', 10: '2' },
 };
 
-export function keyWishes(passage: Passage, moments: readonly Moment[], midis: readonly number[], level: number): KeyWishes {
+export function keyWishes(passage: Passage, moments: readonly Moment[], midis: readonly number[], player: Player): KeyWishes {
+  const { level } = player;
   const inRun = new Uint8Array(moments.length);
   const allBlack = midis.length > 0 && midis.every(isBlackKey);
   const wishes: Wish[] = [];
@@ -47,6 +48,7 @@ export function keyWishes(passage: Passage, moments: readonly Moment[], midis: r
       const finger = struck.length === 1 ? ON_BLACK[passage.hand][(midis[note as number] as number) % 12] : undefined;
       if (finger) wishes.push(wishFor(passage, t, [finger], WISH.black));
     });
+  if (player.inner === 'black') wishes.push(...innerOnBlack(passage, moments, midis));
   return { wishes, inRun, allBlack };
 }
 
@@ -66,4 +68,40 @@ function halfSteps(passage: Passage, moments: readonly Moment[], midis: readonly
     from = Math.abs(step) === 1 ? t - 1 : t;
   }
   return found;
+}
+
+const OCTAVE = 7;
+const OCTAVE_KEYS = 4;
+
+/** In the school that rests the third finger on black keys it takes the key beside 5 in octave chords, struck or broken. */
+function innerOnBlack(passage: Passage, moments: readonly Moment[], midis: readonly number[]): readonly Wish[] {
+  return octavePatterns(moments).flatMap((notes): readonly Wish[] => {
+    const inner = notes[2] as number;
+    if (!isBlackKey(midis[inner] as number)) return [];
+    const t = moments.findIndex(({ struck }) => struck.includes(inner));
+    const fingers = (moments[t] as Moment).struck.map((note) => (note === inner ? THREE : ANY));
+    return [{ t, fingers, weight: WISH.innerBlack }];
+  });
+}
+
+const THREE = 0b00100;
+const ANY = 0b11111;
+
+/** The notes of four keys over an octave, from the thumb's side: at one moment, or one after the other in one direction. */
+function octavePatterns(moments: readonly Moment[]): readonly (readonly number[])[] {
+  return moments.flatMap(({ struck, letters }, t): readonly (readonly number[])[] => {
+    if (struck.length === OCTAVE_KEYS) return spans(letters) ? [struck] : [];
+    const line = moments.slice(t, t + OCTAVE_KEYS);
+    const own = line.map((moment) => moment.letters[0] as number);
+    if (line.length < OCTAVE_KEYS || line.some((moment) => moment.struck.length > 1 || moment.held.length > 0)) return [];
+    const notes = line.map((moment) => moment.struck[0] as number);
+    if (spans(own)) return [notes];
+    return spans(own.toReversed()) ? [notes.toReversed()] : [];
+  });
+}
+
+/** Whether letters rise over an octave. */
+function spans(letters: readonly number[]): boolean {
+  const rises = letters.every((letter, i) => i === 0 || letter > (letters[i - 1] as number));
+  return rises && (letters.at(-1) as number) - (letters[0] as number) === OCTAVE;
 }

@@ -1,5 +1,5 @@
 import { memo, memoOf } from '../base';
-import { isKnown, type Fingering, type Passage } from '../fingering';
+import { isKnown, type Fingering, type Passage, type Player } from '../fingering';
 import { isBlackKey } from '../keyboard';
 import type { Finger } from '../score';
 import { keyWishes, type KeyWishes } from './key-wishes';
@@ -10,13 +10,14 @@ import {
   onwardCosts,
   searchPostures,
   stepAt,
+  wayOnward,
   type Bounds,
   type PosturePath,
   type PostureSearch,
 } from './search';
 import type { Part } from './place';
 import { stageOf, type Stage } from './stages';
-import { POSTURE, WISH } from './weights.table';
+import { POSTURE, SCHOOL, WISH } from './weights.table';
 import { shapeWishes, soundingOf, type Wish } from './wishes';
 
 /** What postures are planned for. */
@@ -24,7 +25,7 @@ export interface PostureAsk {
   readonly passage: Passage;
   /** The sounding key of each note; null for white keys under all letters. */
   readonly midis: readonly number[] | null;
-  readonly level: number;
+  readonly player: Player;
   /** Printed fingers, and those that the teacher decided on. */
   readonly printed: Fingering;
   readonly decided: Fingering | null;
@@ -44,25 +45,25 @@ export interface PosturePlan {
 
 /** Plans the postures of a hand. Errors: none; what no usual posture reaches is played with one made for it. */
 export function planPostures(ask: PostureAsk): PosturePlan {
-  const { passage, midis, level } = ask;
-  const ground = groundOf(passage).get(`${level}`, () => layGround(passage, level));
+  const { passage, midis, player } = ask;
+  const ground = groundOf(passage).get(JSON.stringify(player), () => layGround(passage, player));
   const { moments } = ground;
-  const own = midis ? keyWishes(passage, moments, midis, level) : noWishes(moments.length);
+  const own = midis ? keyWishes(passage, moments, midis, player) : noWishes(moments.length);
   const wishes = own.wishes.filter(({ weight }) => ask.isHome || weight !== WISH.black);
   const black = midis ? Uint8Array.from(midis, (midi) => Number(isBlackKey(midi))) : new Uint8Array(passage.notes.length);
   const wanted = (note: number): number | null => ask.decided?.[note] ?? ask.printed[note] ?? null;
   const isWanted = [ask.decided, ask.printed].some((fingers) => fingers !== null && isKnown(fingers));
   const stages = isWanted ? moments.map((moment) => stageOf(passage, moment, wanted)) : ground.search.stages;
-  const setting = { passage, black, level, inRun: own.inRun };
+  const setting = { passage, black, player, inRun: own.inRun };
   const at = { ...own, black };
   const wishesAt = groupWishes(wishes, moments.length);
   const search: PostureSearch = {
     passage,
-    level,
+    player,
     moments,
     stages,
     entering: isWanted
-      ? stages.map((stage, t) => enteringAt(ground.part, level, moments[t] as Moment, stage, t))
+      ? stages.map((stage, t) => enteringAt(ground.part, player, moments[t] as Moment, stage, t))
       : ground.search.entering,
     own: stages.map((stage, t) =>
       ownCosts(ask, stage, [...(ground.wishes[t] as readonly Wish[]), ...(wishesAt[t] as readonly Wish[])], { ...at, t }),
@@ -87,7 +88,7 @@ interface Ground {
 
 const groundOf = memoOf((_: Passage) => memo<Ground>(4));
 
-function layGround(passage: Passage, level: number): Ground {
+function layGround(passage: Passage, player: Player): Ground {
   const moments = momentsOf(passage, passage.ticksPerQuarter);
   const letters = moments.flatMap((moment) => moment.letters);
   const mirror = passage.hand === 'left' ? -1 : 1;
@@ -97,24 +98,23 @@ function layGround(passage: Passage, level: number): Ground {
     low: Math.min(...letters),
     high: Math.max(...letters),
   };
-  const wishes = groupWishes(shapeWishes(passage, soundingOf(passage.hand, moments), level), moments.length);
+  const wishes = groupWishes(shapeWishes(passage, soundingOf(passage.hand, moments), player.level), moments.length);
   const stages = moments.map((moment) => stageOf(passage, moment, () => null));
   const none = passage.notes.map(() => null);
-  const plain = { passage, midis: null, level, printed: none, decided: null, own: null, isHome: false };
+  const plain = { passage, midis: null, player, printed: none, decided: null, own: null, isHome: false };
   const bare = { ...noWishes(moments.length), black: new Uint8Array(passage.notes.length) };
-  const setting = { passage, black: bare.black, level, inRun: new Uint8Array(moments.length).fill(1), isLeast: true };
+  const setting = { passage, black: bare.black, player, inRun: new Uint8Array(moments.length).fill(1), isLeast: true };
   const search: PostureSearch = {
     passage,
-    level,
+    player,
     moments,
     stages,
-    entering: stages.map((stage, t) => enteringAt(part, level, moments[t] as Moment, stage, t)),
+    entering: stages.map((stage, t) => enteringAt(part, player, moments[t] as Moment, stage, t)),
     own: stages.map((stage, t) => ownCosts(plain, stage, wishes[t] as readonly Wish[], { ...bare, t })),
     steps: stages.map((_, t) => stepAt(setting, moments, stages, t)),
   };
   const onward = onwardCosts(search);
-  const best = searchPostures(search, null).places;
-  return { moments, part, wishes, search, onward, best };
+  return { moments, part, wishes, search, onward, best: wayOnward(search, onward) };
 }
 
 /** A way that is good on white keys is a way in every key. */
@@ -147,12 +147,12 @@ function ownCosts(ask: PostureAsk, stage: Stage, wishes: readonly Wish[], { blac
     for (let i = 0; i < stage.struck; i += 1) {
       const note = stage.notes[i] as number;
       const finger = fingers[i] as number;
-      cost += fingerCost(finger, black[note] === 1, allBlack && stage.notes.length === 1, ask.level);
+      cost += fingerCost(finger, black[note] === 1, allBlack && stage.notes.length === 1, ask.player);
       const printed = ask.printed[note] ?? null;
       const decided = ask.decided?.[note] ?? null;
       if (decided !== null) cost += decided === finger ? 0 : DECIDED;
       else if (printed !== null && printed !== finger)
-        cost += ask.isHome ? POSTURE.printed : inRun[t] ? 0 : POSTURE.printedElsewhere;
+        cost += ask.isHome ? POSTURE.printed : inRun[t] ? 0 : POSTURE.printedElsewhere * DIAL_FACTOR[ask.player.keepPrinted];
       const own = ask.own?.[note] ?? null;
       if (own !== null && own !== finger) differs = true;
     }
@@ -163,13 +163,21 @@ function ownCosts(ask: PostureAsk, stage: Stage, wishes: readonly Wish[], { blac
   });
 }
 
-function fingerCost(finger: number, isBlack: boolean, allBlack: boolean, level: number): number {
+/** What a finger costs on its key. A thumb or a fifth finger on black is hardly more in a hand that stays: what lies around it decides. */
+function fingerCost(finger: number, isBlack: boolean, allBlack: boolean, player: Player): number {
   const weak = finger === 4 ? POSTURE.four : finger === 5 ? POSTURE.five : 0;
   if (!isBlack || (finger !== 1 && finger !== 5)) return weak;
-  if (allBlack) return weak + (finger === 1 ? POSTURE.allBlackThumb : POSTURE.allBlackFive);
-  if (finger === 5) return weak + POSTURE.fiveBlack;
-  return weak + POSTURE.thumbBlack + (level >= 4 ? POSTURE.thumbBlackCrossing : 0);
+  const dial = DIAL_FACTOR[player.thumbOffBlack];
+  const avoided = player.outer === 'avoid' ? (finger === 1 ? SCHOOL.avoidThumb : SCHOOL.avoidFive) * dial : 0;
+  if (allBlack) return weak + avoided + (finger === 1 ? POSTURE.allBlackThumb : POSTURE.allBlackFive);
+  if (finger === 5) return weak + avoided + POSTURE.fiveBlack;
+  return weak + avoided + dial * (POSTURE.thumbBlack + (player.level >= CROSSING_LEVEL ? POSTURE.thumbBlackCrossing : 0));
 }
+
+const CROSSING_LEVEL = 4;
+
+/** Our own choice: two clicks apart are a factor of four. */
+const DIAL_FACTOR = { less: 0.5, usual: 1, more: 2 } as const;
 
 function fingeringOf(passage: Passage, stages: readonly Stage[], { places }: PosturePath): Fingering {
   const fingering: (Finger | null)[] = passage.notes.map(() => null);

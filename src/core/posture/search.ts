@@ -1,5 +1,15 @@
-import type { Passage } from '../fingering';
-import { changeIndex, changeOf, changeTable, enteringCost, MOVE, OUTER, type ChangeTable } from './change-table';
+import type { Passage, Player } from '../fingering';
+import {
+  changeIndex,
+  changeOf,
+  changeTable,
+  enteringCost,
+  MOVE,
+  openingOf,
+  OUTER,
+  type ChangeTable,
+  type Opening,
+} from './change-table';
 import { joiningOf, type Joining } from './joining';
 import type { Moment } from './moments';
 import { nearOf } from './near';
@@ -10,7 +20,7 @@ import { AT_JOIN, POSTURE, type JoinPrices, type Tempo } from './weights.table';
 /** What a search goes through. */
 export interface PostureSearch {
   readonly passage: Passage;
-  readonly level: number;
+  readonly player: Player;
   readonly moments: readonly Moment[];
   readonly stages: readonly Stage[];
   /** What each posture costs to take at each moment, wherever the hand came from. */
@@ -40,18 +50,18 @@ export interface PosturePath {
   readonly cost: number;
 }
 
-export function enteringAt(part: Part, level: number, moment: Moment, stage: Stage, t: number): Float64Array {
+export function enteringAt(part: Part, player: Player, moment: Moment, stage: Stage, t: number): Float64Array {
   const isChord = t > 0 && moment.join === 'chord';
   return Float64Array.from(stage.form.gripOf, (_, q) => {
     const shape = shapeAt(stage, q);
-    return enteringCost(shape, level) + (isChord ? 0 : placeCost(part, moment, { shape, thumb: thumbAt(stage, q) }));
+    return enteringCost(shape, openingOf(player)) + (isChord ? 0 : placeCost(part, moment, { shape, thumb: thumbAt(stage, q) }));
   });
 }
 
 export interface StepSetting {
   readonly passage: Passage;
   readonly black: Uint8Array;
-  readonly level: number;
+  readonly player: Player;
   readonly inRun: Uint8Array;
   readonly isLeast?: boolean;
 }
@@ -61,9 +71,11 @@ export function stepAt(setting: StepSetting, moments: readonly Moment[], stages:
   const { inRun } = setting;
   const moment = moments[t] as Moment;
   const isRun = inRun[t - 1] !== 0 && inRun[t] !== 0;
+  const joining = joiningOf({ ...setting, isRun }, moment, stages[t - 1] as Stage, stages[t] as Stage);
+  const prices = AT_JOIN[moment.join];
   return {
-    joining: joiningOf({ ...setting, isRun }, moment, stages[t - 1] as Stage, stages[t] as Stage),
-    prices: AT_JOIN[moment.join],
+    joining,
+    prices: joining.isRepeated ? { ...prices, move: Math.min(prices.move, POSTURE.repeatedMove) } : prices,
     tempo: moment.tempo,
     hasHeld: moment.held.length > 0,
     isFree: inRun[t - 1] === 2 && inRun[t] === 2,
@@ -84,7 +96,7 @@ const EPSILON = 1e-9;
 /** The cheapest way through all postures, exactly. O(moments x postures²) time at worst; bounds leave out what cannot be part of it. */
 export function searchPostures(search: PostureSearch, bounds: Bounds | null): PosturePath {
   const { stages, entering, own } = search;
-  const table = changeTable(search.level);
+  const table = changeTable(openingOf(search.player));
   const backs: Int16Array[] = [];
   let values = new Float64Array(0);
   stages.forEach((stage, t) => {
@@ -116,7 +128,7 @@ function comeTo(
   const [before, now] = [search.stages[t - 1] as Stage, search.stages[t] as Stage];
   const step = search.steps[t] as Step;
   const entering = search.entering[t] as Float64Array;
-  const cost = stepCost(search.level, table, step, before, now, entering);
+  const cost = stepCost(openingOf(search.player), table, step, before, now, entering);
   const near = nearOf(table, before, now);
   const order = inOrder(values);
   const least = values[order[0] as number] as number;
@@ -161,7 +173,7 @@ function inOrder(values: Float64Array): readonly number[] {
 
 /** What one posture costs after another at a moment. */
 export function stepCost(
-  level: number,
+  opening: Opening,
   table: ChangeTable,
   { joining, prices, tempo, hasHeld, isFree }: Step,
   before: Stage,
@@ -172,7 +184,7 @@ export function stepCost(
   const [from, to] = [before.form, now.form];
   const shift = now.base - before.base;
   const columns = to.grips.length;
-  const change = POSTURE.change[level - 1] as number;
+  const change = POSTURE.change[opening.level - 1] as number;
   const pivot = POSTURE.pivot[tempo];
   return (p, q) => {
     const by = (to.thumbs[q] as number) + shift - (from.thumbs[p] as number);
@@ -189,7 +201,7 @@ export function stepCost(
       kept = table.kept[at] as number;
       cost = geometry[at] as number;
     } else {
-      const made = changeOf(shapeAt(before, p), shapeAt(now, q), by, level);
+      const made = changeOf(shapeAt(before, p), shapeAt(now, q), by, opening);
       ({ kind, kept } = made);
       cost = made.cost[tempo] as number;
     }
@@ -235,7 +247,7 @@ function arrivalAt(search: PostureSearch, p: number, q: number, t: number): Arri
   const [before, now] = [search.stages[t - 1] as Stage, search.stages[t] as Stage];
   const by = thumbAt(now, q) - thumbAt(before, p);
   if (by === 0 && isSameShape(before, p, now, q)) return 'stay';
-  const { kind } = changeOf(shapeAt(before, p), shapeAt(now, q), by, search.level);
+  const { kind } = changeOf(shapeAt(before, p), shapeAt(now, q), by, openingOf(search.player));
   if (kind !== MOVE) return kind === OUTER ? 'outer' : 'inner';
   const pair = (before.form.gripOf[p] as number) * now.form.grips.length + (now.form.gripOf[q] as number);
   return search.steps[t]?.joining.pass[pair] === Infinity ? 'move' : 'pass';
@@ -243,26 +255,48 @@ function arrivalAt(search: PostureSearch, p: number, q: number, t: number): Arri
 
 /** What a way costs. */
 export function costOfPath(search: PostureSearch, places: readonly number[]): number {
-  const table = changeTable(search.level);
+  const table = changeTable(openingOf(search.player));
   return places.reduce((sum, q, t) => {
     const stage = search.stages[t] as Stage;
     const own = (search.own[t] as Float64Array)[stage.form.gripOf[q] as number] as number;
     if (t === 0) return own + ((search.entering[0] as Float64Array)[q] as number);
     const before = search.stages[t - 1] as Stage;
-    const cost = stepCost(search.level, table, search.steps[t] as Step, before, stage, search.entering[t] as Float64Array);
+    const cost = stepCost(openingOf(search.player), table, search.steps[t] as Step, before, stage, search.entering[t] as Float64Array);
     return sum + own + cost(places[t - 1] as number, q);
   }, 0);
+}
+
+/** The cheapest way, told from what is left from each posture on. */
+export function wayOnward(search: PostureSearch, onward: readonly Float64Array[]): readonly number[] {
+  const table = changeTable(openingOf(search.player));
+  const places: number[] = [];
+  search.stages.forEach((stage, t) => {
+    const entering = search.entering[t] as Float64Array;
+    const before = search.stages[t - 1];
+    const cost = before
+      ? stepCost(openingOf(search.player), table, search.steps[t] as Step, before, stage, entering)
+      : null;
+    let [place, best] = [0, Infinity];
+    for (let q = 0; q < entering.length; q += 1) {
+      const coming = cost ? cost(places[t - 1] as number, q) : (entering[q] as number);
+      const own = (search.own[t] as Float64Array)[stage.form.gripOf[q] as number] as number;
+      const value = coming + own + ((onward[t] as Float64Array)[q] as number);
+      if (value < best) [place, best] = [q, value];
+    }
+    places.push(place);
+  });
+  return places;
 }
 
 /** The least that the way costs from each posture of each moment on, without the moment itself. */
 export function onwardCosts(search: PostureSearch): readonly Float64Array[] {
   const { stages, own, entering } = search;
-  const table = changeTable(search.level);
+  const table = changeTable(openingOf(search.player));
   const onward: Float64Array[] = stages.map((stage) => new Float64Array(stage.form.gripOf.length));
   for (let t = stages.length - 1; t > 0; t -= 1) {
     const [before, now] = [stages[t - 1] as Stage, stages[t] as Stage];
     const step = search.steps[t] as Step;
-    const cost = stepCost(search.level, table, step, before, now, entering[t] as Float64Array);
+    const cost = stepCost(openingOf(search.player), table, step, before, now, entering[t] as Float64Array);
     const price = (onward[t] as Float64Array).map(
       (value, q) => value + ((own[t] as Float64Array)[now.form.gripOf[q] as number] as number),
     );

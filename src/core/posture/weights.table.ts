@@ -90,8 +90,10 @@ export const POSTURE = {
   allBlackThumb: 2,
   allBlackFive: 1,
   printed: 60,
-  printedElsewhere: 14,
+  printedElsewhere: 4,
   elsewhere: 2.4,
+  /** The most that a move costs at a key that is struck again: the line is broken there anyway. Our own choice. */
+  repeatedMove: 2.5,
 } as const;
 
 /** What each kind of change costs at a join. */
@@ -140,10 +142,20 @@ export const WISH = {
   left: 4,
   right: 0.96,
   octave: 3.3,
+  /** Where a school asks for another finger beside 5 than the printed one. Our own choice. */
+  innerBlack: 20,
   triad: 0.62,
   rocking: 3,
   black: 1.5,
   run: 6,
   arpeggio: 6,
   chromatic: 9,
+} as const;
+
+/** What schools and dials change. Our own choice: under `avoid` a thumb on black weighs as much as the plan of the own key, twice as much with `more`. */
+export const SCHOOL = {
+  avoidThumb: 3,
+  avoidFive: 2,
+  /** One finger for a key that is struck again, under the school that changes. */
+  sameAgain: 20,
 } as const;

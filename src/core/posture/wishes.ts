@@ -41,9 +41,9 @@ export function shapeWishes(passage: Passage, sounding: Sounding, level: number)
 }
 
 /** Figures that are told by their order and not by bars. */
-function figures(passage: Passage, { moments }: Sounding): readonly Wish[] {
-  const momentOf = new Map(moments.flatMap(({ struck }, t) => struck.map((note) => [note, t] as const)));
-  return figuresOf(passage).flatMap(({ kind, fingers }) => {
+function figures(passage: Passage, sounding: Sounding): readonly Wish[] {
+  const momentOf = new Map(sounding.moments.flatMap(({ struck }, t) => struck.map((note) => [note, t] as const)));
+  const found = figuresOf(passage).flatMap(({ kind, fingers }) => {
     if (kind === 'chord' || kind === 'rocking') return [];
     const moments = [...new Set([...fingers.keys()].map((note) => momentOf.get(note) as number))];
     return moments.map((t) => ({
@@ -52,6 +52,17 @@ function figures(passage: Passage, { moments }: Sounding): readonly Wish[] {
       weight: WISH.left,
     }));
   });
+  return [...found, ...endOfFigures(sounding, new Set(found.map(({ t }) => t)))];
+}
+
+/** The last key after figures is a bass like theirs where it is one of their lowest. */
+function endOfFigures(sounding: Sounding, inFigures: ReadonlySet<number>): readonly Wish[] {
+  const last = sounding.letters.length - 1;
+  const letters = sounding.letters[last] ?? [];
+  if (!inFigures.has(last - 1) || inFigures.has(last) || letters.length !== 1) return [];
+  const lowest = Math.min(...sounding.letters.filter((_, t) => inFigures.has(t)).flat());
+  const isBass = (letters[0] as number) - lowest <= 1;
+  return isBass ? [wishFor(sounding, last, ['5'], WISH.left)] : [];
 }
 
 const ANY = 0b11111;
@@ -68,11 +79,22 @@ function chords(sounding: Sounding): readonly Wish[] {
   return sounding.letters.flatMap((letters, t) => {
     const fingers = CHORD_SHAPES[above(letters)]?.[sounding.hand];
     if (fingers) return [wishFor(sounding, t, fingers.split(' '), WISH.chord)];
+    if (letters.length === OCTAVE_KEYS && (letters[3] as number) - (letters[0] as number) === OCTAVE)
+      return [wishFor(sounding, t, octaveFingers(sounding.hand, letters), WISH.chord)];
     const width = (letters[1] ?? 0) - (letters[0] ?? 0);
     if (letters.length !== 2 || width < FIFTH) return [];
     const outer = sounding.hand === 'left' ? ['5', '1'] : ['1', '5'];
     return [wishFor(sounding, t, outer, width >= SIXTH ? WISH.widePair : WISH.pair)];
   });
+}
+
+const OCTAVE_KEYS = 4;
+const THIRD = 2;
+
+/** The fingers of four keys over an octave, the lowest first: beside 5 the fourth up to a third, else the third (handbook, octave patterns). */
+export function octaveFingers(hand: Hand, letters: readonly number[]): readonly string[] {
+  const [a, b, c, d] = letters as [number, number, number, number];
+  return hand === 'right' ? ['1', '2', d - c <= THIRD ? '4' : '3', '5'] : ['5', b - a <= THIRD ? '4' : '3', '2', '1'];
 }
 
 /** From so many moments on a bar is looked at in halves. */
@@ -157,10 +179,8 @@ function octaveArpeggios(sounding: Sounding, level: number): readonly Wish[] {
     if ([t - 2, t - 1, t].some((at) => sounding.moments[at]?.join === 'rest1')) continue;
     const goesOn = [step(t - 3), step(t + 1)].some((one) => isSkip(one) && Math.sign(one) === direction);
     if (level >= 4 && goesOn) continue;
-    const rising = direction > 0 ? steps : steps.toReversed().map((one) => -one);
-    const narrow = sounding.hand === 'right' ? rising[2] : rising[0];
-    const inner = (narrow as number) <= 2 ? '4' : '3';
-    const low = sounding.hand === 'right' ? ['1', '2', inner, '5'] : ['5', inner, '2', '1'];
+    const keys = [t - 3, t - 2, t - 1, t].map((at) => single[at] as number);
+    const low = octaveFingers(sounding.hand, keys.toSorted((a, b) => a - b));
     const inTime = direction > 0 ? low : low.toReversed();
     inTime.forEach((finger, i) => found.push(wishFor(sounding, t - 3 + i, [finger], WISH.octave)));
   }
