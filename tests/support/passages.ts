@@ -14,6 +14,9 @@ import type { Finger, Hand, HandNote, NoteItem } from '@/core/score';
 /** One tick a twelfth of a quarter. */
 export const QUARTER = 12;
 
+/** Bars of four quarters. */
+const BAR = 4 * QUARTER;
+
 /** Notes of one hand from a line of text, for tests of the planner. A note is `C4`, a quarter long, `C4:2` two quarters, `C4=1` with a
  * printed finger, `C4'` staccato; a chord is `[C3 E3 G3]`, with fingers `[C3=5 E3=3 G3=1]`, `[C3~4 E3]` has a note of its own length;
  * `r:2` is a rest and `|` ends a phrase. */
@@ -46,8 +49,8 @@ function handNote(hand: Hand, name: string, onset: number, usual: number, detach
     hand,
     pitch,
     midi: midiNumber(pitch),
-    barIndex: 0,
-    bar: '1',
+    barIndex: Math.floor(onset / BAR),
+    bar: String(1 + Math.floor(onset / BAR)),
     beat: 1 + onset / QUARTER,
     onset,
     duration: own ? Number(own) * QUARTER : usual,

@@ -1,7 +1,7 @@
 import type { Passage, PassageNote, Player } from '../fingering';
 import type { Moment } from './moments';
 import type { Stage } from './stages';
-import { POSTURE, REACH_LETTERS, SCHOOL, type Tempo } from './weights.table';
+import { HOP_AT, POSTURE, REACH_LETTERS, SCHOOL, type Tempo } from './weights.table';
 
 /** What the fingers of two moments one after the other cost where the posture changes: one entry a pair of grips. `pass` is what crossing costs in place of a
  * move; Infinity where the fingers do not cross. */
@@ -37,7 +37,7 @@ export function joiningOf(setting: JoiningSetting, moment: Moment, before: Stage
       const at = i * columns + k;
       if (isLine) {
         const pair = linePair(setting, before.notes[0] as number, a[0] as number, now.notes[0] as number, b[0] as number);
-        plain[at] = lineCost(pair, moment.tempo);
+        plain[at] = lineCost(pair, moment);
         pass[at] = passCost(setting, pair, moment.tempo);
       } else plain[at] = chordCost(setting.passage, moment, before, a, now, b);
       held[at] = heldCost(before, a, now, b) + (changes && a[0] === b[0] ? SCHOOL.sameAgain : 0);
@@ -79,18 +79,19 @@ function linePair(
 const FARTHEST_JOINED = 8;
 const OCTAVE = 7;
 
-function lineCost({ first, second, letters }: LinePair, tempo: Tempo): number {
+function lineCost({ first, second, letters }: LinePair, { tempo, join }: Moment): number {
   if (Math.abs(letters) > FARTHEST_JOINED) return 0;
   if (letters === 0) return first === second ? 0 : POSTURE.otherFinger[tempo];
   if (first === second)
     return (
-      POSTURE.hop[tempo] +
+      (HOP_AT[join] ?? POSTURE.hop[tempo]) +
       (first === 1 ? POSTURE.hopThumb[tempo] : 0) +
       (Math.abs(letters) === OCTAVE ? POSTURE.hopOctave : 0)
     );
   const fingers = second - first;
   if (Math.sign(fingers) !== Math.sign(letters)) {
-    const isDisguised = tempo > 0 && Math.abs(letters) <= 2 && Math.abs(fingers) >= 3;
+    const isLong = tempo > 0 && join !== 'rest1';
+    const isDisguised = isLong && Math.abs(letters) <= 2 && Math.abs(fingers) >= 3;
     return POSTURE.reversed[tempo] + (isDisguised ? POSTURE.disguised : 0);
   }
   const reach = REACH_LETTERS[`${Math.min(first, second)}${Math.max(first, second)}`] as number;

@@ -120,6 +120,10 @@ export const AT_JOIN: Readonly<Record<Join, JoinPrices>> = {
   chord: { move: 1.2, outer: 0.2, inner: 0.3 },
 };
 
+/** A long note gives time to move, but excuses no finger that goes to the next letter: only rests, ends of phrases and detached notes do (handbook, positions and
+ * moves). Our own choice, checked on teachers' pencils. */
+export const HOP_AT: Partial<Readonly<Record<Join, number>>> = { even: 3, long2: 3, long3: 2, stacc: 3 };
+
 /** How many letters two fingers reach without haste, by the pair of fingers. */
 export const REACH_LETTERS: Readonly<Record<string, number>> = {
   '12': 3,
