@@ -26,7 +26,8 @@ describe('one hand, one key', () => {
     [7, 'CP', 'left', '[D3 F#3 A3 D4]', { inner: 'black' }, 'D', '5321'],
     [7, 'CP', 'left', 'D3 F#3 A3 D4', { inner: 'black' }, 'D', '5321'],
     [16, 'D', 'right', 'C4 D4 E4 F4 F4 G4 A4 B4 A4 F4:2', { level: 3 }, 'C', '1234234542'],
-    [18, 'D', 'right', 'C4 D4 E4 G4 A4 G4 E4 C4:2', { level: 3 }, 'C', '12345421'],
+    // Overruled: while the hand stays, a letter keeps its finger.
+    [18, 'D', 'right', 'C4 D4 E4 G4 A4 G4 E4 C4:2', { level: 3 }, 'C', '12345431'],
     [19, 'CP', 'right', 'C4 D4 E4 F4 G4:2 r:2 G4 A4 B4 C5 D5:2', { level: 2 }, 'C', '1234512345'],
     [20, 'CP', 'right', 'E4 D4 C4 D4 E4:2 | G4 A4 B4 C5 D5:2', { level: 2 }, 'C', '3212312345'],
     [21, 'CP', 'right', 'E4 F4 G4 F4 [E4 E5]:2', {}, 'C', '123215'],

@@ -1,6 +1,6 @@
 import type { Extra, Lattice, KeysDown } from '@/core/fingering';
 import { tallyGrip } from '@/core/fingering/grip-cost';
-import { growth, meetingOf, middle, TRANSITIONS, type Transition } from '@/core/fingering/meeting';
+import { growth, meetingOf, middle } from '@/core/fingering/meeting';
 import { tallyMove } from '@/core/fingering/move-cost';
 import { tallyPass } from '@/core/fingering/pass-cost';
 import { BROKEN_LIMIT } from '@/core/fingering/rules.table';
@@ -19,9 +19,11 @@ export function cheapestByTrying(lattice: Lattice, extra: Extra): number {
     own.map(({ grip, low, high }, g) => {
       const tally = costTally(demands.weights);
       tallyGrip(tally, lattice, keysDown[t] as KeysDown, grip);
-      // A struck chord of three keys may open the hand by a step at level 2.
-      const isChord = keysDown[t]?.down.length === 3 && keysDown[t]?.isHeld.every((one) => !one) === true;
-      const most = isChord && demands.player.level === 2 ? Math.max(widest, 1) : widest;
+      // A struck chord of three keys may open the hand by a step at level 2, and so may thumb and 2 over a bass.
+      const isStruck = keysDown[t]?.isHeld.every((one) => !one) === true;
+      const isPair = grip.fingers.join() === '1,2' && high - low <= 1;
+      const mayOpen = isStruck && (keysDown[t]?.down.length === 3 || isPair);
+      const most = mayOpen && demands.player.level === 2 ? Math.max(widest, 1) : widest;
       return totalCost(tally) + BROKEN_LIMIT * (high - low > most ? 1 : 0) + (extra.own?.[t]?.[g] ?? 0);
     }),
   );
@@ -42,9 +44,9 @@ export function cheapestByTrying(lattice: Lattice, extra: Extra): number {
           costTally(demands.weights),
           costTally(demands.weights),
         ];
-        const more = (kind: Transition): number => extra.technique?.transitions[t]?.[TRANSITIONS.indexOf(kind)] ?? 0;
-        const moves = [more(tallyMove(plain, lattice, meeting, from, to)) + totalCost(plain) + opens];
-        if (tallyPass(pass, lattice, meeting, from, to)) moves.push(more('pass') + totalCost(pass) + opens);
+        tallyMove(plain, lattice, meeting, from, to);
+        const moves = [totalCost(plain) + opens];
+        if (tallyPass(pass, lattice, meeting, from, to)) moves.push(totalCost(pass) + opens);
         const grow = (down: number, up: number): number => {
           const [opened, contracted] = growth(middle(to, meeting.to) - middle(from, meeting.from), down, up);
           return open * opened + (demands.weights[RULE.contract] as number) * contracted;
@@ -76,9 +78,7 @@ export function cheapestByTrying(lattice: Lattice, extra: Extra): number {
       if (stayed === null) return;
       const [lowest, highest] = [Math.min(low, to.low), Math.max(high, to.high)];
       const isUnmoved = to.low === low && to.high === high;
-      // Where positions are closed none is wider than the grip itself.
-      const most = extra.technique?.closed[t + 1] === 1 ? Math.min(widest, to.high - to.low) : widest;
-      if (highest - lowest > most && !isUnmoved) return;
+      if (highest - lowest > widest && !isUnmoved) return;
       best = Math.min(best, own + stayed + grow(low - lowest, highest - high) + onwards(t + 1, q, lowest, highest));
     });
     return best;

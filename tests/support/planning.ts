@@ -1,12 +1,4 @@
-import {
-  demandsOf,
-  planHand,
-  realView,
-  USUAL_PLAYER,
-  type HandPlan,
-  type Passage,
-  type Player,
-} from '@/core/fingering';
+import { demandsOf, USUAL_PLAYER, type HandPlan, type Passage, type Player } from '@/core/fingering';
 import { fingerChanges, forcedMoves, baselineOf, studyHand, type FingerChange, type HandStudy } from '@/core/forced';
 import { parseKey, pitchText, signatureAlter, signatureOf, type Key, type Mode, type Step } from '@/core/pitch';
 import type { Hand } from '@/core/score';
@@ -30,7 +22,7 @@ export function planned(hand: Hand, text: string, options: Partial<Player> = {},
 
 export function planOf(passage: Passage, options: Partial<Player> = {}): HandPlan {
   const midis = passage.notes.map(({ note }) => note.midi);
-  return planHand(passage, realView(passage, midis), demandsOf(player(options)));
+  return studyHand(baselineOf(passage, demandsOf(player(options))), midis).plan;
 }
 
 /** Fingers of a plan, one word a moment, low notes first. */

@@ -2,15 +2,7 @@ import { figuresOf, type FigureKind } from './figures';
 import { isKnown, type Fingering } from './fingering';
 import { CROSSING_LEVEL } from './player';
 import type { Passage } from './passage';
-import type { Technique } from './plan-path';
 import { runsOf, type Run } from './runs';
-
-/** What a plan is guided by beside its costs: the fingers that are written for figures and runs, and which technique the music asks for. */
-export interface Guide {
-  /** Fingers as bits, finger 1 the lowest, at the notes for which some are written. */
-  readonly fingers: ReadonlyMap<number, number>;
-  readonly technique: Technique | null;
-}
 
 /** What fingers are written for: a figure, or a run of a scale or an arpeggio, with one of its notes that is the tonic. */
 export type Written =
@@ -46,11 +38,6 @@ export function writtenFingers(
 
 function writtenBy(fingers: ReadonlyMap<number, number>, by: Written): readonly (readonly [number, WrittenFingers])[] {
   return [...fingers].map(([note, mask]) => [note, { fingers: mask, by }] as const);
-}
-
-/** The same as the search takes it: the fingers alone. */
-export function standardFingers(...asked: Parameters<typeof writtenFingers>): ReadonlyMap<number, number> {
-  return new Map([...writtenFingers(...asked)].map(([note, { fingers }]) => [note, fingers]));
 }
 
 /** The runs that have the standard fingers of the piece's own key, wherever fingers are printed. */

@@ -3,11 +3,10 @@ import type { Finger } from '../score';
 import { groupsOf, solveConsistent, type Groups } from './consistent';
 import { isKnown, over, type Fingering } from './fingering';
 import type { Grip, KeysDown } from './grip';
-import type { Guide } from './guide';
 import { latticeOf, narrowed, sliceOf, type Lattice } from './lattice';
 import type { Passage, PassageEvent } from './passage';
 import type { Demands } from './player';
-import { BROKEN_LIMIT, EDIT_PRINTED_FACTOR, NOT_STANDARD } from './rules.table';
+import { BROKEN_LIMIT, EDIT_PRINTED_FACTOR } from './rules.table';
 import { NO_EXTRA, type Extra, type Path, type PlannedGrip } from './plan-path';
 import { solve } from './solve';
 import type { View } from './key-view';
@@ -42,7 +41,6 @@ export interface PlanOptions {
   readonly kept?: Fingering;
   /** Fingers that stay whatever they cost, and cost no change; null at notes that are left to the plan. */
   readonly given?: Fingering;
-  readonly guide?: Guide;
   /** A whole fingering to begin from: then fewer rounds are needed. */
   readonly likely?: Fingering;
   readonly rounds?: number;
@@ -70,16 +68,12 @@ function openGroups(passage: Passage, given: Fingering | undefined): Groups {
   return groups.filter((group) => group.some(isOpen));
 }
 
-/** What the options add to the cost of each grip: for fingers that are not kept, and for others than those that are written for a figure or a run. */
-function extraOf(lattice: Lattice, { kept, given, guide }: PlanOptions): Extra {
-  const written = guide && guide.fingers.size > 0 ? guide.fingers : null;
-  const technique = guide?.technique ?? null;
-  if (!kept && !written) return { ...NO_EXTRA, technique };
+/** What the options add to the cost of each grip: for fingers that are not kept. */
+function extraOf(lattice: Lattice, { kept, given }: PlanOptions): Extra {
+  if (!kept) return NO_EXTRA;
   const own = lattice.grips.map((grips) => new Float64Array(grips.length));
-  if (written) addGuideCosts(lattice, written, own);
-  if (!kept) return { ...NO_EXTRA, own, technique };
   const changed = addEdits(lattice, given ? over(kept, given) : kept, own);
-  return { own, changed, opens: lattice.demands.editOpens, technique };
+  return { own, changed, opens: lattice.demands.editOpens };
 }
 
 /** The best way to play given fingers: where the hand moves, and what that costs. Notes without a finger are free. */
@@ -171,21 +165,6 @@ function placesOf(lattice: Lattice, given: Fingering): readonly (readonly number
       down.every((note, i) => isHeld[i] || (given[note] ?? fingers[i]) === fingers[i]);
     const fitting = all.flatMap((grip, g) => (fits(grip) ? [g] : []));
     return fitting.length === 0 ? null : fitting;
-  });
-}
-
-/** Adds what it costs to take other fingers than those that are written for a figure or a run. */
-function addGuideCosts(lattice: Lattice, fingers: Guide['fingers'], own: readonly Float64Array[]): void {
-  lattice.grips.forEach((grips, t) => {
-    if (!struckAt(lattice.passage, t).some((note) => fingers.has(note))) return;
-    const costs = own[t] as Float64Array;
-    grips.forEach((grip, g) =>
-      eachStruck(lattice, t, grip, (note, finger) => {
-        const written = fingers.get(note);
-        if (written !== undefined && (written & (1 << (finger - 1))) === 0)
-          costs[g] = (costs[g] as number) + NOT_STANDARD;
-      }),
-    );
   });
 }
 

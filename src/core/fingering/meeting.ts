@@ -10,9 +10,6 @@ import type { View } from './key-view';
 export const TRANSITIONS = ['stay', 'shift', 'leap', 'hop', 'change', 'pass'] as const;
 export type Transition = (typeof TRANSITIONS)[number];
 
-/** The place of a crossing among the transitions. */
-export const PASS = TRANSITIONS.indexOf('pass');
-
 /** Two moments next to each other, with the keys that the transition is about. */
 export interface Meeting {
   readonly event: PassageEvent;

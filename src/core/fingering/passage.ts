@@ -106,7 +106,14 @@ export function passageOf(
     events.push({ struck: once, held: order(held), released: order(released), bond });
     down = [...held, ...once];
   }
-  return { hand, notes, events: compared(notes, events), isChromatic: notes.some(({ altered }) => altered !== 0), ticksPerQuarter, tonic };
+  return {
+    hand,
+    notes,
+    events: compared(notes, events),
+    isChromatic: notes.some(({ altered }) => altered !== 0),
+    ticksPerQuarter,
+    tonic,
+  };
 }
 
 /** Grace notes are played one after the other before their note; all else that begins together is one moment. */

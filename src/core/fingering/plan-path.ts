@@ -23,15 +23,6 @@ export interface Extra {
   readonly own: readonly Float64Array[] | null;
   readonly changed: readonly Uint8Array[] | null;
   readonly opens: number;
-  readonly technique?: Technique | null;
-}
-
-/** What the music does not ask for. `transitions`: what each kind of transition costs beyond what the hand pays for it, one entry a kind of each event, at
- * most `dearest`; null at events where nothing costs more. `closed`: 1 at events at which no position may be wider than the grip itself. */
-export interface Technique {
-  readonly transitions: readonly (Float64Array | null)[];
-  readonly dearest: number;
-  readonly closed: Uint8Array;
 }
 
 export const NO_EXTRA: Extra = { own: null, changed: null, opens: 0 };

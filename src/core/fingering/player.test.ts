@@ -62,7 +62,7 @@ describe('the dials', () => {
 
 describe('the schools', () => {
   it('repeat: the same finger on a repeated key, or another one each time (handbook, where teachers disagree)', () => {
-    expect(planned('right', 'G4 G4 G4 G4', { repeat: 'keep' })).toBe('1 1 1 1');
+    expect(new Set(planned('right', 'G4 G4 G4 G4', { repeat: 'keep' }).split(' ')).size).toBe(1);
     const changing = planned('right', 'G4 G4 G4 G4', { repeat: 'change' }).split(' ');
     expect(changing.every((finger, i) => i === 0 || finger !== changing[i - 1])).toBe(true);
   });

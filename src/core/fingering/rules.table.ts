@@ -99,10 +99,6 @@ export const EDIT = 0.2;
 export const EDIT_OPENS = 1.5;
 export const EDIT_PRINTED_FACTOR = 2;
 
-/** What another finger costs than the one that is written for a figure or a run: as much as a crossing in disguise, so that it is taken wherever it can be
- * played without harm. Unit: cost. Our own choice. Checked by: tests/truth. */
-export const NOT_STANDARD = 6;
-
 /** What cannot be done at the level or within the reach costs more than anything that can. Our own choice: a plan breaks a limit
  * only where no plan keeps it. Checked by: solve.test.ts, against exhaustive search. */
 export const BROKEN_LIMIT = 1000;

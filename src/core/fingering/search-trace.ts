@@ -47,7 +47,7 @@ export function trace(search: Search, end: number): Path {
 }
 
 function transitionOf(
-  { lattice, extra }: Search,
+  { lattice }: Search,
   t: number,
   g: number,
   from: { readonly state: number; readonly stayed: boolean; readonly windows: number } | null,
@@ -56,7 +56,7 @@ function transitionOf(
   if (from.stayed) return 'stay';
   const before = Math.floor(from.state / from.windows);
   const pair = before * (lattice.grips[t]?.length ?? 0) + g;
-  return movesByCrossing(lattice.transitions[t] as TransitionTable, extra.technique?.transitions[t] ?? null, pair)
+  return movesByCrossing(lattice.transitions[t] as TransitionTable, pair)
     ? 'pass'
     : (TRANSITIONS[lattice.transitions[t]?.kinds[pair] as number] as Transition);
 }

@@ -1,7 +1,7 @@
 import type { Grip } from './grip';
 import type { Lattice } from './lattice';
 import type { Extra } from './plan-path';
-import { newPositions, type Stays, type TransitionTable } from './transition-table';
+import { newPositions, type Stays } from './transition-table';
 import { windowsOf, type Staying, type Windows } from './windows';
 
 /** What it takes to come to an event, made ready once for all searches through a lattice. */
@@ -89,19 +89,14 @@ function stageAt(
   return {
     size: own.length,
     price: sum(gripCosts[t] as Float64Array, extra.own?.[t]),
-    moves: table ? newPositions(table, extra.technique?.transitions[t] ?? null) : firstPositions(own, openCost),
+    moves: table ? newPositions(table) : firstPositions(own, openCost),
     stays: table?.stays ?? NO_STAYS,
-    stayings: stayingsOf(table, extra.technique?.closed[t] === 1),
+    stayings: table?.stays.windows ?? [],
     begins: changed ? Float64Array.from(changed, (one) => one * extra.opens) : null,
     changedBefore: extra.changed?.[t - 1],
     dearestOnward: transitions[t + 1]?.dearest ?? null,
     firstState,
   };
-}
-
-function stayingsOf(table: TransitionTable | null, isClosed: boolean): readonly Staying[] {
-  if (!table) return [];
-  return isClosed ? table.stays.closed : table.stays.open;
 }
 
 function sum(costs: Float64Array, own: Float64Array | undefined): Float64Array {
@@ -119,6 +114,5 @@ const NO_STAYS: Stays = {
   cost: new Float64Array(0),
   down: new Float64Array(0),
   up: new Float64Array(0),
-  open: [],
-  closed: [],
+  windows: [],
 };

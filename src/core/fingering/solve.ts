@@ -134,16 +134,12 @@ function settle(search: Search, stage: Stage, trial: Float64Array | undefined): 
 /** A transition may give back a little of what its grip costs: no more than this. */
 const GIVEN_BACK = 5;
 
-/** A chord may open the hand by so many letters more than a line. */
-const CHORD_OPENS = 1;
-
 /** The most that a state may be worth going on from: from the best of them the hand can move to any grip of the event after it, and
  * open there as far as the state would have it. What costs more than that, even if its own way on were free, leads to nothing better. */
 function worthGoingOn({ lattice, extra, next, windows, growing }: Search, stage: Stage, best: number): number {
   if (!stage.dearestOnward) return Number.MAX_VALUE;
   const dearest = stage.dearestOnward[Math.floor(best / windows.count)] as number;
-  const unneeded = extra.technique?.dearest ?? 0;
-  return (next.values[best] as number) + dearest + unneeded + extra.opens + growing * (lattice.widest + CHORD_OPENS) + GIVEN_BACK;
+  return (next.values[best] as number) + dearest + extra.opens + growing * lattice.widest + GIVEN_BACK;
 }
 
 /** Leaves only the states that are worth going on from. One is dropped where the same grip

@@ -1,7 +1,7 @@
 /* eslint max-params: ["error", 6] -- asked for every pair of grips of every two events: an object made for each call would cost more than the sum */
 import { memoOf } from '../base';
 import type { Grip } from './grip';
-import { growth, PASS, TRANSITIONS, middle, type Transition, type Meeting } from './meeting';
+import { growth, middle, TRANSITIONS, type Transition, type Meeting } from './meeting';
 import { tallyMove } from './move-cost';
 import { tallyPass } from './pass-cost';
 import type { Setting } from './setting';
@@ -31,35 +31,21 @@ export interface Stays {
   /** What each letter costs by which the position grows at its lower and at its upper end. */
   readonly down: Float64Array;
   readonly up: Float64Array;
-  /** What it does to the window of the position: where the hand may open, and where positions are closed. */
-  readonly open: readonly Staying[];
-  readonly closed: readonly Staying[];
+  /** What it does to the window of the position. */
+  readonly windows: readonly Staying[];
 }
 
-/** What it costs to come to a new position, by a crossing or without, one entry a pair. `unneeded` is what each kind of transition costs more where it is not
- * needed; null where nothing does. */
-export function newPositions(table: TransitionTable, unneeded: Float64Array | null): Float64Array {
-  const known = pricesOf(table);
-  const found = known.get(unneeded);
-  if (found) return found;
-  const prices = table.move.map((plain, pair) => {
-    const crossed = table.pass[pair] as number;
-    const price = unneeded
-      ? Math.min(plain + (unneeded[table.kinds[pair] as number] as number), crossed + (unneeded[PASS] as number))
-      : Math.min(plain, crossed);
-    return price + (table.opening[pair % table.opening.length] as number);
-  });
-  known.set(unneeded, prices);
-  return prices;
-}
-
-/** The same few prices of technique come to a table again and again. */
-const pricesOf = memoOf((_: TransitionTable) => new Map<Float64Array | null, Float64Array>());
+/** What it costs to come to a new position, by a crossing or without, one entry a pair. */
+export const newPositions = memoOf((table: TransitionTable): Float64Array =>
+  table.move.map(
+    (plain, pair) =>
+      Math.min(plain, table.pass[pair] as number) + (table.opening[pair % table.opening.length] as number),
+  ),
+);
 
 /** Whether the cheaper way is a crossing. */
-export function movesByCrossing(table: TransitionTable, unneeded: Float64Array | null, pair: number): boolean {
-  const more = (kind: number): number => unneeded?.[kind] ?? 0;
-  return (table.pass[pair] as number) + more(PASS) < (table.move[pair] as number) + more(table.kinds[pair] as number);
+export function movesByCrossing(table: TransitionTable, pair: number): boolean {
+  return (table.pass[pair] as number) < (table.move[pair] as number);
 }
 
 /** What a hand of these grips pays to come to those, in a position that may be so many letters wider than five. */
@@ -125,7 +111,7 @@ function staysOf(
       const staying = (most: number): Staying =>
         windows.staying(shift + b.low - a.low, shift + b.high - a.high, most - (b.high - b.low));
       const prices = { down: price(growth(travel, 1, 0)), up: price(growth(travel, 0, 1)) };
-      return [{ q, cost, ...prices, open: staying(widest), closed: staying(Math.min(widest, b.high - b.low)) }];
+      return [{ q, cost, ...prices, window: staying(widest) }];
     });
   });
   const stays = rows.flat();
@@ -135,8 +121,7 @@ function staysOf(
     cost: Float64Array.from(stays, ({ cost }) => cost),
     down: Float64Array.from(stays, ({ down }) => down),
     up: Float64Array.from(stays, ({ up }) => up),
-    open: stays.map((stay) => stay.open),
-    closed: stays.map((stay) => stay.closed),
+    windows: stays.map(({ window }) => window),
   };
 }
 
@@ -207,8 +192,7 @@ function narrowStays(stays: Stays, before: readonly number[], now: readonly numb
     cost: Float64Array.from(kept, (i) => stays.cost[i] as number),
     down: Float64Array.from(kept, (i) => stays.down[i] as number),
     up: Float64Array.from(kept, (i) => stays.up[i] as number),
-    open: kept.map((i) => stays.open[i] as Staying),
-    closed: kept.map((i) => stays.closed[i] as Staying),
+    windows: kept.map((i) => stays.windows[i] as Staying),
   };
 }
 

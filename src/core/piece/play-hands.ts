@@ -1,3 +1,4 @@
+/* eslint max-params: ["error", 5] -- what is kept for the last answer is known again by each of its parts */
 import { lastingMemo, memo, memoLast, memoOf } from '../base';
 import { demandsFor, passageOf, type Demands, type Passage, type Player } from '../fingering';
 import type { FlagDetail, PlayedHand } from '../flags';
@@ -81,8 +82,10 @@ const baselinesByContent = lastingMemo<HandBaseline>(48);
 function baselineFor(passage: Passage, circumstances: string, demands: Demands): HandBaseline {
   let content = '';
   for (const { note, letter, altered, end, printed } of passage.notes)
-    content += `${note.id},${letter},${altered},${note.onset},${end},${note.midi},${printed ?? ''},${note.slurBegins ? 'b' : ''}${note.slurEnds ? 's' : ''}${note.detached ? 'd' : ''}${note.isGrace ? 'g' : ''};`;
-  return baselinesByContent.get(`${circumstances}/${passage.hand}/${passage.tonic}/${content}`, () => baselineOf(passage, demands));
+    content += `${note.id},${letter},${altered},${note.barIndex},${note.onset},${end},${note.midi},${printed ?? ''},${note.slurBegins ? 'b' : ''}${note.slurEnds ? 's' : ''}${note.detached ? 'd' : ''}${note.isGrace ? 'g' : ''};`;
+  return baselinesByContent.get(`${circumstances}/${passage.hand}/${passage.tonic}/${content}`, () =>
+    baselineOf(passage, demands),
+  );
 }
 
 function passagesOf({ part, hands, notes, score, key }: PlannedPiece): readonly Passage[] {

@@ -3,8 +3,7 @@ import { lastingMemo } from '../base';
 import { SHAPES, type Shape } from './shapes';
 import { POSTURE, type Tempo } from './weights.table';
 
-/** How the hand gets from one posture to another. `outer`: 2, 3 and 4 stay and an outer finger opens or closes; `inner`: one inner finger moves; `move`: all else. */
-export const CHANGES = ['outer', 'inner', 'move'] as const;
+/** How the hand gets from one posture to another. Outer: 2, 3 and 4 stay and an outer finger opens or closes; inner: one inner finger moves; move: all else. */
 export const OUTER = 0;
 export const INNER = 1;
 export const MOVE = 2;

@@ -1,2 +1,1 @@
 export { planPostures } from './plan-postures';
-export type { PostureAsk, PosturePlan } from './plan-postures';

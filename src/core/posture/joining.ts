@@ -21,7 +21,7 @@ export interface JoiningSetting {
   /** Whether the moment before and this one lie in a run. */
   readonly isRun: boolean;
   /** Whether the least that crossing costs on any keys is wanted. */
-  readonly isLeast?: boolean;
+  readonly isLeast: boolean;
 }
 
 export function joiningOf(setting: JoiningSetting, moment: Moment, before: Stage, now: Stage): Joining {
@@ -30,20 +30,28 @@ export function joiningOf(setting: JoiningSetting, moment: Moment, before: Stage
   const pass = new Float64Array(rows * columns).fill(Infinity);
   const held = new Float64Array(rows * columns);
   const isLine = before.notes.length === 1 && now.notes.length === 1;
-  const isRepeated = isLine && letterOf(setting.passage, before) === letterOf(setting.passage, now);
+  const isSameLetter = isLine && letterOf(setting.passage, before) === letterOf(setting.passage, now);
+  const isSlide = isSameLetter && alteredOf(setting.passage, before) !== alteredOf(setting.passage, now);
+  const isRepeated = isSameLetter && !isSlide;
   const changes = isRepeated && setting.player.repeat === 'change';
   before.form.grips.forEach((a, i) =>
     now.form.grips.forEach((b, k) => {
       const at = i * columns + k;
       if (isLine) {
-        const pair = linePair(setting, before.notes[0] as number, a[0] as number, now.notes[0] as number, b[0] as number);
+        const notes = [before.notes[0] as number, now.notes[0] as number] as const;
+        const pair = linePair(setting, notes, [a[0] as number, b[0] as number]);
         plain[at] = lineCost(pair, moment);
         pass[at] = passCost(setting, pair, moment.tempo);
-      } else plain[at] = chordCost(setting.passage, moment, before, a, now, b);
-      held[at] = heldCost(before, a, now, b) + (changes && a[0] === b[0] ? SCHOOL.sameAgain : 0);
+      } else plain[at] = chordCost(setting.passage, moment, [before, a], [now, b]);
+      const again = a[0] === b[0] ? (isSlide ? POSTURE.slide[moment.tempo] : changes ? SCHOOL.sameAgain : 0) : 0;
+      held[at] = heldCost(before, a, now, b) + again;
     }),
   );
   return { plain, pass, held, isRepeated };
+}
+
+function alteredOf({ notes }: Passage, stage: Stage): number {
+  return (notes[stage.notes[0] as number] as PassageNote).altered;
 }
 
 function letterOf({ notes }: Passage, stage: Stage): number {
@@ -61,10 +69,8 @@ interface LinePair {
 
 function linePair(
   { passage, black }: JoiningSetting,
-  one: number,
-  first: number,
-  other: number,
-  second: number,
+  [one, other]: readonly [number, number],
+  [first, second]: readonly [number, number],
 ): LinePair {
   const letter = (note: number): number => (passage.notes[note] as PassageNote).letter;
   return {
@@ -103,14 +109,15 @@ function lineCost({ first, second, letters }: LinePair, { tempo, join }: Moment)
 const WIDEST_PASS = 3;
 const CROSSING_LEVEL = 4;
 
-function passCost({ player: { level }, isRun, isLeast = false }: JoiningSetting, pair: LinePair, tempo: Tempo): number {
+function passCost({ player: { level }, isRun, isLeast }: JoiningSetting, pair: LinePair, tempo: Tempo): number {
   const { first, second, letters } = pair;
   const other = first === 1 ? second : first;
   const isCrossed = Math.sign(second - first) !== Math.sign(letters) && letters !== 0 && first !== second;
   const isPossible = isCrossed && Math.min(first, second) === 1 && other !== 5 && Math.abs(letters) <= WIDEST_PASS;
   const hasNoTime = tempo === 0 || (tempo === 1 && level >= CROSSING_LEVEL);
   if (!isPossible || !hasNoTime) return Infinity;
-  const [thumbBlack, otherBlack] = first === 1 ? [pair.firstBlack, pair.secondBlack] : [pair.secondBlack, pair.firstBlack];
+  const [thumbBlack, otherBlack] =
+    first === 1 ? [pair.firstBlack, pair.secondBlack] : [pair.secondBlack, pair.firstBlack];
   return (
     POSTURE.pass +
     (other === 2 ? POSTURE.passTwo : 0) +
@@ -127,10 +134,8 @@ function passCost({ player: { level }, isRun, isLeast = false }: JoiningSetting,
 function chordCost(
   { notes }: Passage,
   { join, tempo }: Moment,
-  before: Stage,
-  a: readonly number[],
-  now: Stage,
-  b: readonly number[],
+  [before, a]: readonly [Stage, readonly number[]],
+  [now, b]: readonly [Stage, readonly number[]],
 ): number {
   const letter = (note: number): number => (notes[note] as PassageNote).letter;
   let hops = 0;
@@ -144,9 +149,16 @@ function chordCost(
       else if (letters !== 0 && Math.sign(letters) !== Math.sign(fingers)) hops += 0.5;
     }),
   );
+  // An octave is prepared by 2 or 3, not by the thumb that has to leap to it.
+  const isOctave = before.notes.length === 1 && spanOf(now.notes.map(letter)) >= OCTAVE;
+  const unprepared = isOctave && a[0] === 1 && b.includes(1) && hops >= 1 ? POSTURE.unprepared[tempo] : 0;
   const larger = Math.max(before.notes.length, now.notes.length);
   const hop = join === 'chord' ? POSTURE.chordHopChords : POSTURE.chordHop[tempo];
-  return (hops / larger) * hop + (changed / larger) * POSTURE.chordFinger[tempo];
+  return unprepared + (hops / larger) * hop + (changed / larger) * POSTURE.chordFinger[tempo];
+}
+
+function spanOf(letters: readonly number[]): number {
+  return Math.max(...letters) - Math.min(...letters);
 }
 
 function heldCost(before: Stage, a: readonly number[], now: Stage, b: readonly number[]): number {

@@ -24,7 +24,12 @@ const ON_BLACK: Readonly<Record<Hand, Readonly<Record<number, string>>>> = {
   left: { 1: '3', 3: '2', 6: '4', 8: '3', 10: '2' },
 };
 
-export function keyWishes(passage: Passage, moments: readonly Moment[], midis: readonly number[], player: Player): KeyWishes {
+export function keyWishes(
+  passage: Passage,
+  moments: readonly Moment[],
+  midis: readonly number[],
+  player: Player,
+): KeyWishes {
   const { level } = player;
   const inRun = new Uint8Array(moments.length);
   const allBlack = midis.length > 0 && midis.every(isBlackKey);
@@ -52,8 +57,15 @@ export function keyWishes(passage: Passage, moments: readonly Moment[], midis: r
   return { wishes, inRun, allBlack };
 }
 
-function halfSteps(passage: Passage, moments: readonly Moment[], midis: readonly number[], inRun: Uint8Array): readonly Wish[] {
-  const midiAt = moments.map(({ struck, held }) => (struck.length === 1 && held.length === 0 ? (midis[struck[0] as number] as number) : NaN));
+function halfSteps(
+  passage: Passage,
+  moments: readonly Moment[],
+  midis: readonly number[],
+  inRun: Uint8Array,
+): readonly Wish[] {
+  const midiAt = moments.map(({ struck, held }) =>
+    struck.length === 1 && held.length === 0 ? (midis[struck[0] as number] as number) : NaN,
+  );
   const found: Wish[] = [];
   let from = 0;
   for (let t = 1; t <= midiAt.length; t += 1) {
@@ -63,7 +75,14 @@ function halfSteps(passage: Passage, moments: readonly Moment[], midis: readonly
     if (t - from > LEAST_HALF_STEPS)
       for (let at = from; at < t; at += 1) {
         inRun[at] = 2;
-        found.push(wishFor(passage, at, [PUBLISHED_CHROMATIC[passage.hand][(midiAt[at] as number) % 12] as string], WISH.chromatic));
+        found.push(
+          wishFor(
+            passage,
+            at,
+            [PUBLISHED_CHROMATIC[passage.hand][(midiAt[at] as number) % 12] as string],
+            WISH.chromatic,
+          ),
+        );
       }
     from = Math.abs(step) === 1 ? t - 1 : t;
   }
@@ -93,7 +112,8 @@ function octavePatterns(moments: readonly Moment[]): readonly (readonly number[]
     if (struck.length === OCTAVE_KEYS) return spans(letters) ? [struck] : [];
     const line = moments.slice(t, t + OCTAVE_KEYS);
     const own = line.map((moment) => moment.letters[0] as number);
-    if (line.length < OCTAVE_KEYS || line.some((moment) => moment.struck.length > 1 || moment.held.length > 0)) return [];
+    if (line.length < OCTAVE_KEYS || line.some((moment) => moment.struck.length > 1 || moment.held.length > 0))
+      return [];
     const notes = line.map((moment) => moment.struck[0] as number);
     if (spans(own)) return [notes];
     return spans(own.toReversed()) ? [notes.toReversed()] : [];

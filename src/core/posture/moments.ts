@@ -14,6 +14,8 @@ export interface Moment {
   /** From this moment to the end of its phrase. */
   readonly phraseLow: number;
   readonly phraseHigh: number;
+  /** Whether half steps on one letter are near: fingers may lie closer than a letter. */
+  readonly nearHalfSteps: boolean;
 }
 
 /** Lengths in quarter notes. Source: the project's posture model, section 2. */
@@ -25,18 +27,25 @@ const LONGER = 1.5;
 const CHORD_KEYS = 3;
 const SHORTEST_PHRASE = 3;
 
+/** Pairs of keys that are detached leave the hand time enough. */
+const SLOW = 2;
+
 interface Timing {
   /** How long the moment before lasts, at most to this one. */
   readonly before: number;
   readonly own: number;
   readonly rest: number;
+  /** The usual distance between two moments of the hand. */
+  readonly usual: number;
+  readonly isSlurred: boolean;
 }
 
 export function momentsOf(passage: Passage, ticksPerQuarter: number): readonly Moment[] {
   const { events, notes } = passage;
   const at = (t: number): readonly PassageNote[] => (events[t]?.struck ?? []).map((note) => notes[note] as PassageNote);
   const onset = (t: number): number => (at(t)[0]?.note.onset ?? 0) / ticksPerQuarter;
-  const longest = (t: number): number => Math.max(...at(t).map(({ note, end }) => (end - note.onset) / ticksPerQuarter));
+  const longest = (t: number): number =>
+    Math.max(...at(t).map(({ note, end }) => (end - note.onset) / ticksPerQuarter));
   const distances = events.slice(1).map((_, i) => onset(i + 1) - onset(i));
   const usual = medianOf(distances);
   const slurred = underSlur(passage);
@@ -45,11 +54,14 @@ export function momentsOf(passage: Passage, ticksPerQuarter: number): readonly M
     const rest = t === 0 ? REST_QUARTERS : onset(t) - end;
     end = Math.max(t === 0 ? 0 : end, ...at(t).map((note) => note.end / ticksPerQuarter));
     if (t === 0) return 'rest1';
-    const timing = { before: Math.min(onset(t) - onset(t - 1), longest(t - 1)), own: longest(t), rest };
-    return joinOf(passage, events[t - 1] as PassageEvent, event, timing, usual, slurred[t] === true);
+    const before = Math.min(onset(t) - onset(t - 1), longest(t - 1));
+    const timing = { before, own: longest(t), rest, usual, isSlurred: slurred[t] === true };
+    return joinOf(passage, [events[t - 1] as PassageEvent, event], timing);
   });
   const befores = events.map((_, t) => (t === 0 ? 0 : Math.min(onset(t) - onset(t - 1), longest(t - 1))));
   const letters = events.map(({ struck }) => struck.map((note) => (notes[note] as PassageNote).letter));
+  const isDetached = (t: number): boolean => t > 0 && at(t - 1).every(({ note }) => note.detached);
+  const halfSteps = passage.isChromatic ? halfStepsIn(passage) : [];
   const ends = phraseEnds(events, joins, befores, notes);
   return events.map(({ struck, held }, t) => {
     const phrase = letters.slice(t, ends[t]).flat();
@@ -59,10 +71,23 @@ export function momentsOf(passage: Passage, ticksPerQuarter: number): readonly M
       letters: letters[t] as readonly number[],
       bar: at(t)[0]?.note.barIndex ?? 0,
       join: joins[t] as Join,
-      tempo: tempoOf(joins[t] as Join),
+      tempo: isDetached(t) && joins[t] === 'dyad' ? SLOW : tempoOf(joins[t] as Join),
       phraseLow: Math.min(...phrase),
       phraseHigh: Math.max(...phrase),
+      nearHalfSteps: halfSteps.some((at) => Math.abs(at - t) <= HALF_STEPS_WITHIN),
     };
+  });
+}
+
+/** How far from a half step on one letter the hand may be squeezed. Unit: moments. Our own choice. */
+const HALF_STEPS_WITHIN = 8;
+
+/** Where a letter follows itself altered otherwise. */
+function halfStepsIn({ events, notes }: Passage): readonly number[] {
+  const single = events.map(({ struck }) => (struck.length === 1 ? notes[struck[0] as number] : undefined));
+  return single.flatMap((note, t) => {
+    const before = single[t - 1];
+    return note && before && note.letter === before.letter && note.altered !== before.altered ? [t] : [];
   });
 }
 
@@ -71,14 +96,8 @@ function medianOf(values: readonly number[]): number {
   return sorted[Math.floor(sorted.length / 2)] ?? 1;
 }
 
-function joinOf(
-  { notes }: Passage,
-  before: PassageEvent,
-  event: PassageEvent,
-  { before: length, own, rest }: Timing,
-  usual: number,
-  isSlurred: boolean,
-): Join {
+function joinOf({ notes }: Passage, [before, event]: readonly [PassageEvent, PassageEvent], timing: Timing): Join {
+  const { before: length, own, rest, usual, isSlurred } = timing;
   const noteOf = (index: number): PassageNote['note'] => (notes[index] as PassageNote).note;
   const last = before.struck.map(noteOf);
   const now = event.struck.map(noteOf);

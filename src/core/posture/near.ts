@@ -1,6 +1,8 @@
 import { lastingMemo } from '../base';
-import { changeIndex, MOVE, type ChangeTable } from './change-table';
-import type { Form, Stage } from './stages';
+import { changeIndex, changeOf, MOVE, type ChangeTable } from './change-table';
+import { SHAPES, type Shape } from './shapes';
+import type { Form } from './stages';
+import type { Step } from './step';
 
 /** How the postures of two moments lie to each other: those that are the same, and those between which only an outer or an inner finger changes. One entry a
  * posture of the later moment. */
@@ -14,8 +16,8 @@ export interface Near {
 
 const kept = lastingMemo<Near>(1500);
 
-/** Which postures are near does not hang on the level, but the table does. */
-export function nearOf(table: ChangeTable, before: Stage, now: Stage): Near {
+/** Which postures are near each other in a step: it does not hang on the level. */
+export function nearOf({ table, before, now }: Pick<Step, 'table' | 'before' | 'now'>): Near {
   const shift = now.base - before.base;
   return kept.get(`${before.form.name}>${now.form.name}@${shift}`, () => findNear(table, before.form, now.form, shift));
 }
@@ -27,12 +29,22 @@ function findNear(table: ChangeTable, before: Form, now: Form, shift: number): N
   for (let q = 0; q < now.gripOf.length; q += 1) {
     for (let p = 0; p < before.gripOf.length; p += 1) {
       const [a, b] = [before.shapes[p] as number, now.shapes[q] as number];
-      if (a < 0 || b < 0) continue;
       const by = (now.thumbs[q] as number) + shift - (before.thumbs[p] as number);
-      if (by === 0 && a === b) same[q] = p;
+      if (a < 0 || b < 0) {
+        const [one, other] = [shapeOf(before, p), shapeOf(now, q)];
+        if (by === 0 && one.gaps.join() === other.gaps.join()) same[q] = p;
+        else if (changeOf(one, other, by, ANY_LEVEL).kind !== MOVE) from.push(p);
+      } else if (by === 0 && a === b) same[q] = p;
       else if (table.kind[changeIndex(a, b, by)] !== MOVE) from.push(p);
     }
     starts[q + 1] = from.length;
   }
   return { same, starts, from: Int16Array.from(from) };
+}
+
+/** What kind of change it is does not hang on the level. */
+const ANY_LEVEL = { level: 4, factor: 1 } as const;
+
+function shapeOf({ made, shapes }: Form, place: number): Shape {
+  return made[place] ?? (SHAPES[shapes[place] as number] as Shape);
 }

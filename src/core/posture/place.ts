@@ -15,7 +15,11 @@ export interface Part {
 const DOMINANT = 4;
 
 /** What it costs to put the hand down somewhere else than where a teacher puts it: the thumb, or the left hand's fifth finger, on the tonic; on the lowest key. */
-export function placeCost({ hand, tonic, low, high }: Part, { phraseLow, phraseHigh }: Moment, posture: { readonly shape: Shape; readonly thumb: number }): number {
+export function placeCost(
+  { hand, tonic, low, high }: Part,
+  { phraseLow, phraseHigh }: Moment,
+  posture: { readonly shape: Shape; readonly thumb: number },
+): number {
   const thumb = posture.thumb;
   const five = thumb + (posture.shape.offsets[4] as number);
   const dominant = hand === 'right' ? tonic + DOMINANT : tonic - DOMINANT;

@@ -4,17 +4,9 @@ import { isBlackKey } from '../keyboard';
 import type { Finger } from '../score';
 import { keyWishes, type KeyWishes } from './key-wishes';
 import { momentsOf, type Moment } from './moments';
-import {
-  costOfPath,
-  enteringAt,
-  onwardCosts,
-  searchPostures,
-  stepAt,
-  wayOnward,
-  type Bounds,
-  type PosturePath,
-  type PostureSearch,
-} from './search';
+import { costOfPath, onwardCosts, wayOnward } from './onward';
+import { searchPostures, type Bounds, type PosturePath, type PostureSearch } from './search';
+import { enteringAt, stepTo, type Step, type StepSetting } from './step';
 import type { Part } from './place';
 import { stageOf, type Stage } from './stages';
 import { POSTURE, SCHOOL, WISH } from './weights.table';
@@ -40,39 +32,45 @@ export interface PostureAsk {
 export interface PosturePlan {
   readonly fingering: Fingering;
   readonly path: PosturePath;
-  readonly stages: readonly Stage[];
 }
 
 /** Plans the postures of a hand. Errors: none; what no usual posture reaches is played with one made for it. */
 export function planPostures(ask: PostureAsk): PosturePlan {
+  const { search, bounds } = postureSearch(ask);
+  const path = searchPostures(search, bounds);
+  return { fingering: fingeringOf(ask.passage, search.stages, path), path };
+}
+
+/** The search for a plan, and what is known of it before; null where nothing is. */
+export function postureSearch(ask: PostureAsk): { readonly search: PostureSearch; readonly bounds: Bounds | null } {
   const { passage, midis, player } = ask;
   const ground = groundOf(passage).get(JSON.stringify(player), () => layGround(passage, player));
   const { moments } = ground;
   const own = midis ? keyWishes(passage, moments, midis, player) : noWishes(moments.length);
   const wishes = own.wishes.filter(({ weight }) => ask.isHome || weight !== WISH.black);
-  const black = midis ? Uint8Array.from(midis, (midi) => Number(isBlackKey(midi))) : new Uint8Array(passage.notes.length);
+  const black = midis
+    ? Uint8Array.from(midis, (midi) => Number(isBlackKey(midi)))
+    : new Uint8Array(passage.notes.length);
   const wanted = (note: number): number | null => ask.decided?.[note] ?? ask.printed[note] ?? null;
   const isWanted = [ask.decided, ask.printed].some((fingers) => fingers !== null && isKnown(fingers));
   const stages = isWanted ? moments.map((moment) => stageOf(passage, moment, wanted)) : ground.search.stages;
-  const setting = { passage, black, player, inRun: own.inRun };
+  const setting = { passage, black, player, inRun: own.inRun, isLeast: false };
   const at = { ...own, black };
   const wishesAt = groupWishes(wishes, moments.length);
+  const entering = isWanted ? enteringAll(ground.part, player, moments, stages) : ground.search.entering;
   const search: PostureSearch = {
-    passage,
-    player,
-    moments,
     stages,
-    entering: isWanted
-      ? stages.map((stage, t) => enteringAt(ground.part, player, moments[t] as Moment, stage, t))
-      : ground.search.entering,
+    entering,
     own: stages.map((stage, t) =>
-      ownCosts(ask, stage, [...(ground.wishes[t] as readonly Wish[]), ...(wishesAt[t] as readonly Wish[])], { ...at, t }),
+      ownCosts(ask, stage, [...(ground.wishes[t] as readonly Wish[]), ...(wishesAt[t] as readonly Wish[])], {
+        ...at,
+        t,
+      }),
     ),
-    steps: stages.map((_, t) => stepAt(setting, moments, stages, t)),
+    steps: stepsThrough(setting, moments, stages, entering),
   };
   const isBound = !own.inRun.includes(2) && stages.every((stage, t) => stage.form === ground.search.stages[t]?.form);
-  const path = searchPostures(search, isBound ? boundsFor(ground, search, ask.ownPlaces) : null);
-  return { fingering: fingeringOf(passage, stages, path), path, stages };
+  return { search, bounds: isBound ? boundsFor(ground, search, ask.ownPlaces) : null };
 }
 
 /** What is the same in every key: the moments, their postures and the wishes that rest on letters. */
@@ -103,18 +101,45 @@ function layGround(passage: Passage, player: Player): Ground {
   const none = passage.notes.map(() => null);
   const plain = { passage, midis: null, player, printed: none, decided: null, own: null, isHome: false };
   const bare = { ...noWishes(moments.length), black: new Uint8Array(passage.notes.length) };
-  const setting = { passage, black: bare.black, player, inRun: new Uint8Array(moments.length).fill(1), isLeast: true };
-  const search: PostureSearch = {
+  const setting = {
     passage,
+    black: bare.black,
     player,
-    moments,
+    inRun: new Uint8Array(moments.length).fill(1),
+    isLeast: true,
+  };
+  const entering = enteringAll(part, player, moments, stages);
+  const search: PostureSearch = {
     stages,
-    entering: stages.map((stage, t) => enteringAt(part, player, moments[t] as Moment, stage, t)),
+    entering,
     own: stages.map((stage, t) => ownCosts(plain, stage, wishes[t] as readonly Wish[], { ...bare, t })),
-    steps: stages.map((_, t) => stepAt(setting, moments, stages, t)),
+    steps: stepsThrough(setting, moments, stages, entering),
   };
   const onward = onwardCosts(search);
   return { moments, part, wishes, search, onward, best: wayOnward(search, onward) };
+}
+
+function enteringAll(
+  part: Part,
+  player: Player,
+  moments: readonly Moment[],
+  stages: readonly Stage[],
+): readonly Float64Array[] {
+  return stages.map((stage, t) => enteringAt(part, player, moments[t] as Moment, stage));
+}
+
+function stepsThrough(
+  setting: StepSetting,
+  moments: readonly Moment[],
+  stages: readonly Stage[],
+  entering: readonly Float64Array[],
+): readonly (Step | null)[] {
+  return stages.map((now, t) => {
+    const before = stages[t - 1];
+    if (!before) return null;
+    const runs = [setting.inRun[t - 1] as number, setting.inRun[t] as number] as const;
+    return stepTo(setting, moments[t] as Moment, [before, now], { entering: entering[t] as Float64Array, runs });
+  });
 }
 
 /** A way that is good on white keys is a way in every key. */
@@ -140,7 +165,12 @@ interface At extends KeyWishes {
 
 const DECIDED = 1000;
 
-function ownCosts(ask: PostureAsk, stage: Stage, wishes: readonly Wish[], { black, inRun, allBlack, t }: At): Float64Array {
+function ownCosts(
+  ask: PostureAsk,
+  stage: Stage,
+  wishes: readonly Wish[],
+  { black, inRun, allBlack, t }: At,
+): Float64Array {
   return Float64Array.from(stage.form.grips, (fingers) => {
     let cost = 0;
     let differs = false;
@@ -152,7 +182,11 @@ function ownCosts(ask: PostureAsk, stage: Stage, wishes: readonly Wish[], { blac
       const decided = ask.decided?.[note] ?? null;
       if (decided !== null) cost += decided === finger ? 0 : DECIDED;
       else if (printed !== null && printed !== finger)
-        cost += ask.isHome ? POSTURE.printed : inRun[t] ? 0 : POSTURE.printedElsewhere * DIAL_FACTOR[ask.player.keepPrinted];
+        cost += ask.isHome
+          ? POSTURE.printed
+          : inRun[t]
+            ? 0
+            : POSTURE.printedElsewhere * DIAL_FACTOR[ask.player.keepPrinted];
       const own = ask.own?.[note] ?? null;
       if (own !== null && own !== finger) differs = true;
     }
@@ -171,7 +205,9 @@ function fingerCost(finger: number, isBlack: boolean, allBlack: boolean, player:
   const avoided = player.outer === 'avoid' ? (finger === 1 ? SCHOOL.avoidThumb : SCHOOL.avoidFive) * dial : 0;
   if (allBlack) return weak + avoided + (finger === 1 ? POSTURE.allBlackThumb : POSTURE.allBlackFive);
   if (finger === 5) return weak + avoided + POSTURE.fiveBlack;
-  return weak + avoided + dial * (POSTURE.thumbBlack + (player.level >= CROSSING_LEVEL ? POSTURE.thumbBlackCrossing : 0));
+  return (
+    weak + avoided + dial * (POSTURE.thumbBlack + (player.level >= CROSSING_LEVEL ? POSTURE.thumbBlackCrossing : 0))
+  );
 }
 
 const CROSSING_LEVEL = 4;

@@ -24,14 +24,27 @@ function shapeOf(gaps: Gaps): Shape {
 
 function allShapes(): readonly Shape[] {
   const range = (most: number): readonly number[] => Array.from({ length: most }, (_, i) => i + 1);
-  const [a, b, c, d] = WIDEST_GAPS.map(range) as [readonly number[], readonly number[], readonly number[], readonly number[]];
-  return a.flatMap((g12) => b.flatMap((g23) => c.flatMap((g34) => d.map((g45) => shapeOf([g12, g23, g34, g45])))))
+  const [a, b, c, d] = WIDEST_GAPS.map(range) as [
+    readonly number[],
+    readonly number[],
+    readonly number[],
+    readonly number[],
+  ];
+  return a
+    .flatMap((g12) => b.flatMap((g23) => c.flatMap((g34) => d.map((g45) => shapeOf([g12, g23, g34, g45])))))
     .filter(({ excess }) => excess + 4 <= WIDEST_STRUCK)
     .toSorted((one, other) => one.excess - other.excess);
 }
 
 /** All shapes, the narrow ones first. */
 export const SHAPES = allShapes();
+
+/** The hand over half steps: three fingers next to each other on a letter, on the same letter altered and on the next letter. */
+export const SQUEEZED: readonly Shape[] = [
+  [0.5, 0.5, 1, 1],
+  [1, 0.5, 0.5, 1],
+  [1, 1, 0.5, 0.5],
+].map((gaps) => shapeOf(gaps as unknown as Gaps));
 
 /** So many of them a hand takes over single keys and chords of up to an octave. */
 export const USUAL_SHAPES = SHAPES.filter(({ excess }) => excess + 4 <= WIDEST).length;

@@ -1,6 +1,6 @@
 import { lastingMemo } from '../base';
 import type { Passage, PassageNote } from '../fingering';
-import { FINGER_COUNT, SHAPES, USUAL_SHAPES, type Shape } from './shapes';
+import { FINGER_COUNT, SHAPES, SQUEEZED, USUAL_SHAPES, type Shape } from './shapes';
 import type { Moment } from './moments';
 
 /** All postures in which a hand can strike some keys, wherever they lie. One entry a posture in all lists but `grips`. */
@@ -10,7 +10,7 @@ export interface Form {
   readonly shapes: Int16Array;
   readonly made: readonly (Shape | null)[];
   /** The letter under the thumb, from that of the first key. */
-  readonly thumbs: Int32Array;
+  readonly thumbs: Float64Array;
   /** Fingers on the keys, each kind once; which of them a posture has; and the same as bits. */
   readonly grips: readonly (readonly number[])[];
   readonly gripOf: Int32Array;
@@ -43,7 +43,11 @@ const HIGH_KEYS = 2;
 /** So many forms are kept: the same few intervals come again and again. */
 const forms = lastingMemo<Form>(1500);
 
-export function stageOf(passage: Passage, { struck, held }: Moment, wanted: (note: number) => number | null): Stage {
+export function stageOf(
+  passage: Passage,
+  { struck, held, nearHalfSteps }: Moment,
+  wanted: (note: number) => number | null,
+): Stage {
   const fingered = struck.length <= FINGER_COUNT ? struck : [...struck.slice(0, LOW_KEYS), ...struck.slice(-HIGH_KEYS)];
   for (let kept = held.length; kept >= 0; kept -= 1) {
     const notes = [...fingered, ...held.slice(0, kept)];
@@ -52,20 +56,38 @@ export function stageOf(passage: Passage, { struck, held }: Moment, wanted: (not
     const relative = letters.map((letter) => letter - base);
     const asked = fingered.length < 2 ? [] : notes.map((note, i) => (i < fingered.length ? wanted(note) : null));
     const isAsked = asked.length > 0 && !asked.includes(null) && new Set(asked).size === asked.length;
-    const name = `${relative.join()}/${isAsked ? asked.join('') : ''}`;
-    const form = forms.get(name, () => formOf(name, relative, isAsked ? (asked as readonly number[]) : null));
+    const halves = nearHalfSteps ? halfLetters(passage, notes).map((letter) => letter - base) : null;
+    const name = `${relative.join()}/${isAsked ? asked.join('') : ''}/${halves?.join() ?? ''}`;
+    const form = forms.get(name, () => formOf(name, relative, halves, isAsked ? (asked as readonly number[]) : null));
     if (form.gripOf.length > 0 && (form.isUsual || kept === 0)) return { notes, struck: fingered.length, base, form };
   }
   throw new Error('no posture');
 }
 
-function formOf(name: string, letters: readonly number[], asked: readonly number[] | null): Form {
-  const usual = fitting(letters, USUAL_SHAPES);
-  const fits = usual.length > 0 ? usual : fitting(letters, SHAPES.length);
-  const found = fits.length > 0 ? fits : madeFor(letters);
+/** The letters of keys, an altered one half a letter further. */
+function halfLetters({ notes }: Passage, keys: readonly number[]): readonly number[] {
+  return keys.map((key) => {
+    const { letter, altered } = notes[key] as PassageNote;
+    return letter + Math.sign(altered) / 2;
+  });
+}
+
+function formOf(
+  name: string,
+  letters: readonly number[],
+  halves: readonly number[] | null,
+  asked: readonly number[] | null,
+): Form {
+  const usual = fitting(letters, SHAPES.slice(0, USUAL_SHAPES));
+  const fits = usual.length > 0 ? usual : fitting(letters, SHAPES);
+  const squeezed = halves ? fitting(halves, SQUEEZED).map((posture) => ({ ...posture, index: MADE })) : [];
+  const found = fits.length > 0 ? [...fits, ...squeezed] : madeFor(letters);
   const has = asked && found.some(({ grip }) => grip.join() === asked.join());
   return staged(name, asked && !has ? [...found, postureWith(letters, asked)] : found, fits.length > 0);
 }
+
+/** The place of a shape that was made for some keys alone. */
+const MADE = -1;
 
 /** A posture: a shape, and the letter under its thumb. */
 interface Posture {
@@ -86,17 +108,16 @@ function lettersOf({ notes }: Passage, keys: readonly number[]): readonly number
   });
 }
 
-function fitting(letters: readonly number[], shapes: number): readonly Posture[] {
+function fitting(letters: readonly number[], shapes: readonly Shape[]): readonly Posture[] {
   const found: Posture[] = [];
   const first = letters[0] as number;
-  for (let index = 0; index < shapes; index += 1) {
-    const shape = SHAPES[index] as Shape;
+  shapes.forEach((shape, index) => {
     for (const offset of shape.offsets) {
       const thumb = first - offset;
       const grip = letters.map((letter) => shape.offsets.indexOf(letter - thumb) + 1);
       if (!grip.includes(0)) found.push({ shape, index, thumb, grip });
     }
-  }
+  });
   return found;
 }
 
@@ -112,7 +133,7 @@ function staged(name: string, postures: readonly Posture[], isUsual: boolean): F
     name,
     shapes: Int16Array.from(postures, ({ index }) => index),
     made: postures.map(({ index, shape }) => (index < 0 ? shape : null)),
-    thumbs: Int32Array.from(postures, ({ thumb }) => thumb),
+    thumbs: Float64Array.from(postures, ({ thumb }) => thumb),
     grips: all,
     gripOf: places,
     fingers: Uint8Array.from(places, (place) =>
@@ -124,8 +145,12 @@ function staged(name: string, postures: readonly Posture[], isUsual: boolean): F
 
 /** Keys that no usual shape reaches: the fingers spread over them as evenly as they can. */
 function madeFor(letters: readonly number[]): readonly Posture[] {
-  const rising = letters.toSorted((a, b) => a - b).map((letter, i, all) => (letter === all[i - 1] ? letter + 0.5 : letter));
-  const order = letters.map((letter, i) => letters.filter((other, k) => other < letter || (other === letter && k < i)).length);
+  const rising = letters
+    .toSorted((a, b) => a - b)
+    .map((letter, i, all) => (letter === all[i - 1] ? letter + 0.5 : letter));
+  const order = letters.map(
+    (letter, i) => letters.filter((other, k) => other < letter || (other === letter && k < i)).length,
+  );
   return choices(rising.length).map((fingers) => ({
     ...postureWith(rising, fingers),
     grip: order.map((rank) => fingers[rank] as number),
@@ -157,5 +182,5 @@ function postureWith(letters: readonly number[], fingers: readonly number[]): Po
   const thumb = places[0] as number;
   const offsets = places.map((own) => own - thumb);
   const gaps = offsets.slice(1).map((offset, i) => offset - (offsets[i] as number)) as unknown as Shape['gaps'];
-  return { shape: { gaps, offsets, excess: (offsets[4] as number) - 4 }, index: -1, thumb, grip: fingers };
+  return { shape: { gaps, offsets, excess: (offsets[4] as number) - 4 }, index: MADE, thumb, grip: fingers };
 }

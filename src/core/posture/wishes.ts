@@ -20,12 +20,19 @@ export interface Sounding {
 }
 
 export function soundingOf(hand: Hand, moments: readonly Moment[]): Sounding {
-  const letters = moments.map(({ letters: own }) => (hand === 'left' ? own.map((letter) => -letter).toReversed() : own));
+  const letters = moments.map(({ letters: own }) =>
+    hand === 'left' ? own.map((letter) => -letter).toReversed() : own,
+  );
   return { hand, moments, letters };
 }
 
 /** A wish for fingers told low note first, `/` where either is written. */
-export function wishFor({ hand }: Pick<Sounding, 'hand'>, t: number, lowFirst: readonly string[], weight: number): Wish {
+export function wishFor(
+  { hand }: Pick<Sounding, 'hand'>,
+  t: number,
+  lowFirst: readonly string[],
+  weight: number,
+): Wish {
   const masks = lowFirst.map((word) => word.split('/').reduce((mask, digit) => mask | (1 << (Number(digit) - 1)), 0));
   return { t, fingers: hand === 'left' ? masks.toReversed() : masks, weight };
 }
@@ -72,7 +79,10 @@ const SIXTH = 5;
 const OCTAVE = 7;
 
 function above(letters: readonly number[]): string {
-  return letters.slice(1).map((letter) => letter - (letters[0] as number)).join();
+  return letters
+    .slice(1)
+    .map((letter) => letter - (letters[0] as number))
+    .join();
 }
 
 function chords(sounding: Sounding): readonly Wish[] {
@@ -102,7 +112,12 @@ const HALVED = 8;
 const LEAST_MOMENTS = 3;
 
 function stretches({ moments }: Sounding): readonly (readonly number[])[] {
-  const bars = [...groupBy(moments.map(({ bar }, t) => ({ bar, t })), ({ bar }) => String(bar)).values()];
+  const bars = [
+    ...groupBy(
+      moments.map(({ bar }, t) => ({ bar, t })),
+      ({ bar }) => String(bar),
+    ).values(),
+  ];
   return bars
     .map((own) => own.map(({ t }) => t))
     .flatMap((own) => {
@@ -118,7 +133,14 @@ function accompaniments(sounding: Sounding): readonly Wish[] {
   const wishes = bars.flatMap((own, i) => {
     const fingers = found[i];
     if (!fingers) return [];
-    return own.map((t) => wishFor(sounding, t, (sounding.letters[t] as readonly number[]).map((letter) => fingers.get(letter) ?? '1/2/3/4/5'), weight));
+    return own.map((t) =>
+      wishFor(
+        sounding,
+        t,
+        (sounding.letters[t] as readonly number[]).map((letter) => fingers.get(letter) ?? '1/2/3/4/5'),
+        weight,
+      ),
+    );
   });
   const basses = found.flatMap((fingers) => (fingers ? [Math.min(...fingers.keys())] : []));
   if (sounding.hand === 'right' || basses.length < 2) return wishes;
@@ -132,8 +154,13 @@ function accompaniments(sounding: Sounding): readonly Wish[] {
 }
 
 /** The fingers of the letters of a bar of accompaniment; null where it is none. */
-function fingersByLetter({ hand, letters }: Sounding, own: readonly number[]): ReadonlyMap<number, string> | null {
-  if (own.length < LEAST_MOMENTS) return null;
+function fingersByLetter(
+  { hand, letters, moments }: Sounding,
+  own: readonly number[],
+): ReadonlyMap<number, string> | null {
+  // Pairs that are detached have time to open anew.
+  const isDetached = own.slice(1).every((t) => moments[t]?.join === 'dyad' && moments[t]?.tempo === 2);
+  if (own.length < LEAST_MOMENTS || isDetached) return null;
   const bar = own.map((t) => letters[t] as readonly number[]);
   const distinct = [...new Set(bar.flat())].toSorted((a, b) => a - b);
   const chord = CHORD_SHAPES[above(distinct)]?.[hand];
@@ -150,14 +177,23 @@ function fingersByLetter({ hand, letters }: Sounding, own: readonly number[]): R
 const PAIRS: Readonly<Record<number, string>> = { 1: '2 1', 2: '3 1', 4: '5 1', 5: '5 1' };
 
 /** A bass note and the same pair over it again and again. */
-function overBass(bar: readonly (readonly number[])[], distinct: readonly number[]): ReadonlyMap<number, string> | null {
+function overBass(
+  bar: readonly (readonly number[])[],
+  distinct: readonly number[],
+): ReadonlyMap<number, string> | null {
   const [[bass], ...pairs] = bar as [readonly number[], ...(readonly number[])[]];
   const [low, high] = pairs[0] ?? [];
   const isOne = bar[0]?.length === 1 && pairs.every((pair) => pair.length === 2 && pair[0] === low && pair[1] === high);
   if (!isOne || bass === undefined || low === undefined || high === undefined || bass !== distinct[0] || bass >= low)
     return null;
   const fingers = PAIRS[high - low]?.split(' ');
-  return fingers ? new Map([[bass, '5'], [low, fingers[0] as string], [high, fingers[1] as string]]) : null;
+  return fingers
+    ? new Map([
+        [bass, '5'],
+        [low, fingers[0] as string],
+        [high, fingers[1] as string],
+      ])
+    : null;
 }
 
 /** The letter of a moment with a single key and none held; NaN elsewhere. */
@@ -180,7 +216,10 @@ function octaveArpeggios(sounding: Sounding, level: number): readonly Wish[] {
     const goesOn = [step(t - 3), step(t + 1)].some((one) => isSkip(one) && Math.sign(one) === direction);
     if (level >= 4 && goesOn) continue;
     const keys = [t - 3, t - 2, t - 1, t].map((at) => single[at] as number);
-    const low = octaveFingers(sounding.hand, keys.toSorted((a, b) => a - b));
+    const low = octaveFingers(
+      sounding.hand,
+      keys.toSorted((a, b) => a - b),
+    );
     const inTime = direction > 0 ? low : low.toReversed();
     inTime.forEach((finger, i) => found.push(wishFor(sounding, t - 3 + i, [finger], WISH.octave)));
   }
@@ -193,7 +232,8 @@ function triads(sounding: Sounding, level: number, taken: ReadonlySet<number>): 
   const low = sounding.hand === 'right' ? ['1', '3', '5'] : ['5', '3', '1'];
   return single.flatMap((letter, t) => {
     const direction = Math.sign((single[t + 1] as number) - letter);
-    const isTriad = single[t + 1] === letter + 2 * direction && single[t + 2] === letter + 4 * direction && direction !== 0;
+    const isTriad =
+      single[t + 1] === letter + 2 * direction && single[t + 2] === letter + 4 * direction && direction !== 0;
     if (!isTriad || [t, t + 1, t + 2].some((at) => taken.has(at))) return [];
     return (direction > 0 ? low : low.toReversed()).map((finger, i) => wishFor(sounding, t + i, [finger], weight));
   });
@@ -205,7 +245,7 @@ const IN_TURN = 4;
 function rocking(sounding: Sounding): readonly Wish[] {
   const single = singleLetters(sounding);
   const found: Wish[] = [];
-  for (let t = 0; t + 1 < single.length; ) {
+  for (let t = 0; t + 1 < single.length;) {
     const [first, second] = [single[t] as number, single[t + 1] as number];
     const width = Math.abs(second - first);
     let end = t + 2;

@@ -1,0 +1,148 @@
+import type { Passage, Player } from '../fingering';
+import {
+  changeIndex,
+  changeOf,
+  changeTable,
+  enteringCost,
+  MOVE,
+  openingOf,
+  OUTER,
+  type ChangeTable,
+  type Opening,
+} from './change-table';
+import { joiningOf, type Joining } from './joining';
+import type { Moment } from './moments';
+import { placeCost, type Part } from './place';
+import { shapeAt, thumbAt, type Stage } from './stages';
+import { AT_JOIN, POSTURE, type JoinPrices, type Tempo } from './weights.table';
+
+/** How two moments join: what their fingers cost one after the other, and what the hand pays for a change. */
+export interface Step {
+  readonly before: Stage;
+  readonly now: Stage;
+  readonly opening: Opening;
+  readonly table: ChangeTable;
+  readonly joining: Joining;
+  readonly prices: JoinPrices;
+  readonly tempo: Tempo;
+  readonly hasHeld: boolean;
+  /** Inside a run of half steps the hand goes as it is written. */
+  readonly isFree: boolean;
+  /** What each posture costs to take, wherever the hand came from. */
+  readonly entering: Float64Array;
+}
+
+/** What the steps of a passage depend on beside its moments. */
+export interface StepSetting {
+  readonly passage: Passage;
+  readonly black: Uint8Array;
+  readonly player: Player;
+  readonly inRun: Uint8Array;
+  /** Whether the least that a step costs on any keys is wanted. */
+  readonly isLeast: boolean;
+}
+
+/** The price of the shapes of a moment, and of the places to which they put the hand. */
+export function enteringAt(part: Part, player: Player, moment: Moment, stage: Stage): Float64Array {
+  const opening = openingOf(player);
+  return Float64Array.from(stage.form.gripOf, (_, q) => {
+    const shape = shapeAt(stage, q);
+    const place = moment.join === 'chord' ? 0 : placeCost(part, moment, { shape, thumb: thumbAt(stage, q) });
+    return enteringCost(shape, opening) + place;
+  });
+}
+
+/** The step from a moment to the next. */
+export function stepTo(
+  setting: StepSetting,
+  moment: Moment,
+  [before, now]: readonly [Stage, Stage],
+  { entering, runs }: { readonly entering: Float64Array; readonly runs: readonly [number, number] },
+): Step {
+  const isRun = runs[0] !== 0 && runs[1] !== 0;
+  const joining = joiningOf({ ...setting, isRun }, moment, before, now);
+  const prices = AT_JOIN[moment.join];
+  const opening = openingOf(setting.player);
+  return {
+    before,
+    now,
+    opening,
+    table: changeTable(opening),
+    joining,
+    prices: joining.isRepeated ? { ...prices, move: Math.min(prices.move, POSTURE.repeatedMove) } : prices,
+    tempo: moment.tempo,
+    hasHeld: moment.held.length > 0,
+    isFree: runs[0] === 2 && runs[1] === 2,
+    entering,
+  };
+}
+
+/** What one posture costs after another: made once for a step, since it is asked for every pair of postures. */
+export function stepCost({
+  before,
+  now,
+  opening,
+  table,
+  joining,
+  prices,
+  ...step
+}: Step): (p: number, q: number) => number {
+  const { tempo, hasHeld, isFree, entering } = step;
+  const geometry = table.cost[tempo] as Float64Array;
+  const [from, to] = [before.form, now.form];
+  const shift = now.base - before.base;
+  const columns = to.grips.length;
+  const change = POSTURE.change[opening.level - 1] as number;
+  const pivot = POSTURE.pivot[tempo];
+  return (p, q) => {
+    const by = (to.thumbs[q] as number) + shift - (from.thumbs[p] as number);
+    const pair = (from.gripOf[p] as number) * columns + (to.gripOf[q] as number);
+    const held = joining.held[pair] as number;
+    const [a, b] = [from.shapes[p] as number, to.shapes[q] as number];
+    if (isFree || (by === 0 && isSameShape(before, p, now, q))) return held;
+    let kind: number;
+    let kept: number;
+    let cost: number;
+    if (a >= 0 && b >= 0) {
+      const at = changeIndex(a, b, by);
+      kind = table.kind[at] as number;
+      kept = table.kept[at] as number;
+      cost = geometry[at] as number;
+    } else {
+      const made = changeOf(shapeAt(before, p), shapeAt(now, q), by, opening);
+      ({ kind, kept } = made);
+      cost = made.cost[tempo] as number;
+    }
+    const extra = held + (hasHeld && movedInner(kept) >= 2 ? POSTURE.heldInner : 0);
+    if (kind !== MOVE)
+      return cost + (kind === OUTER ? prices.outer : prices.inner) + (joining.plain[pair] as number) + extra;
+    const pass = joining.pass[pair] as number;
+    if (pass !== Infinity) return change + pass + (entering[q] as number) + extra;
+    const pivoted = (kept & (from.fingers[p] as number)) !== 0 ? pivot : 0;
+    return cost + prices.move + pivoted + (joining.plain[pair] as number) + (entering[q] as number) + extra;
+  };
+}
+
+export function isSameShape(before: Stage, p: number, now: Stage, q: number): boolean {
+  const [a, b] = [before.form.shapes[p] as number, now.form.shapes[q] as number];
+  if (a >= 0 || b >= 0) return a === b;
+  return shapeAt(before, p).gaps.join() === shapeAt(now, q).gaps.join();
+}
+
+const INNER_FINGERS = [0b00010, 0b00100, 0b01000] as const;
+
+function movedInner(kept: number): number {
+  return INNER_FINGERS.reduce((count, finger) => count + Number((kept & finger) === 0), 0);
+}
+
+/** No move is cheaper than this and what it costs to enter the new posture: a pivot over an octave, a hop of an octave beside it. */
+export const CHEAPEST_MOVE = -3.2;
+
+/** The postures that were reached, the cheapest first. */
+export function inOrder(values: Float64Array): readonly number[] {
+  const reached: number[] = [];
+  values.forEach((value, p) => {
+    if (value < Infinity) reached.push(p);
+  });
+  return reached.sort((a, b) => (values[a] as number) - (values[b] as number));
+}
