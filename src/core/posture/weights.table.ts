@@ -83,7 +83,7 @@ export const POSTURE = {
   /** One finger from a key to the same letter altered otherwise, at once: the hand stays, and still it slides. Our own choice. */
   slide: [3, 1.5, 0.5] as ByTempo,
   /** The thumb that plays a key and leaps to the lower key of an octave. Our own choice after the handbook, octave patterns. */
-  unprepared: [2, 1, 0] as ByTempo,
+  unprepared: [3, 1.5, 0] as ByTempo,
   heldFinger: 20,
   heldInner: 4,
   four: 0.26,
