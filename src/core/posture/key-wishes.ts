@@ -28,7 +28,7 @@ export function keyWishes(
   passage: Passage,
   moments: readonly Moment[],
   midis: readonly number[],
-  player: Player,
+  { player, isHome }: { readonly player: Player; readonly isHome: boolean },
 ): KeyWishes {
   const { level } = player;
   const inRun = new Uint8Array(moments.length);
@@ -47,7 +47,8 @@ export function keyWishes(
     }
     wishes.push(...halfSteps(passage, moments, midis, inRun));
   }
-  if (allBlack)
+  // In other keys the fingers of the piece's own key say it.
+  if (allBlack && isHome)
     moments.forEach(({ struck }, t) => {
       const [note] = struck;
       const finger = struck.length === 1 ? ON_BLACK[passage.hand][(midis[note as number] as number) % 12] : undefined;

@@ -1,6 +1,6 @@
 import { nearOf } from './near';
 import type { PostureSearch } from './search';
-import { CHEAPEST_MOVE, inOrder, stepCost, type Step } from './step';
+import { inOrder, stepCost, type Step } from './step';
 
 /** The least that the way costs from each posture of each moment on, without the moment itself: the search backwards. O(moments x postures²) time at worst. */
 export function onwardCosts({ stages, own, steps }: PostureSearch): readonly Float64Array[] {
@@ -30,10 +30,11 @@ function comeFrom(step: Step, price: Float64Array): Float64Array {
     }
   const entered = step.isFree ? price : price.map((value, q) => value + (step.entering[q] as number));
   const order = inOrder(entered);
+  const cheapest = step.isFree ? 0 : step.cheapest;
   for (let p = 0; p < result.length; p += 1) {
     let best = result[p] as number;
     for (const q of order) {
-      if ((entered[q] as number) + CHEAPEST_MOVE >= best) break;
+      if ((entered[q] as number) + cheapest >= best) break;
       const value = (price[q] as number) + cost(p, q);
       if (value < best) best = value;
     }

@@ -9,7 +9,7 @@ import { searchPostures, type Bounds, type PosturePath, type PostureSearch } fro
 import { enteringAt, stepTo, type Step, type StepSetting } from './step';
 import type { Part } from './place';
 import { stageOf, type Stage } from './stages';
-import { POSTURE, SCHOOL, WISH } from './weights.table';
+import { POSTURE, SCHOOL } from './weights.table';
 import { shapeWishes, soundingOf, type Wish } from './wishes';
 
 /** What postures are planned for. */
@@ -46,18 +46,17 @@ export function postureSearch(ask: PostureAsk): { readonly search: PostureSearch
   const { passage, midis, player } = ask;
   const ground = groundOf(passage).get(JSON.stringify(player), () => layGround(passage, player));
   const { moments } = ground;
-  const own = midis ? keyWishes(passage, moments, midis, player) : noWishes(moments.length);
-  const wishes = own.wishes.filter(({ weight }) => ask.isHome || weight !== WISH.black);
+  const own = midis ? keyWishes(passage, moments, midis, ask) : noWishes(moments.length);
   const black = midis
     ? Uint8Array.from(midis, (midi) => Number(isBlackKey(midi)))
     : new Uint8Array(passage.notes.length);
   const wanted = (note: number): number | null => ask.decided?.[note] ?? ask.printed[note] ?? null;
   const isWanted = [ask.decided, ask.printed].some((fingers) => fingers !== null && isKnown(fingers));
-  const stages = isWanted ? moments.map((moment) => stageOf(passage, moment, wanted)) : ground.search.stages;
+  const stages = isWanted ? moments.map((moment) => stageOf(passage, moment, wanted)) : ground.stages;
   const setting = { passage, black, player, inRun: own.inRun, isLeast: false };
   const at = { ...own, black };
-  const wishesAt = groupWishes(wishes, moments.length);
-  const entering = isWanted ? enteringAll(ground.part, player, moments, stages) : ground.search.entering;
+  const wishesAt = groupWishes(own.wishes, moments.length);
+  const entering = isWanted ? enteringAll(ground.part, player, moments, stages) : ground.entering;
   const search: PostureSearch = {
     stages,
     entering,
@@ -69,7 +68,7 @@ export function postureSearch(ask: PostureAsk): { readonly search: PostureSearch
     ),
     steps: stepsThrough(setting, moments, stages, entering),
   };
-  const isBound = !own.inRun.includes(2) && stages.every((stage, t) => stage.form === ground.search.stages[t]?.form);
+  const isBound = !own.inRun.includes(2) && stages.every((stage, t) => stage.form === ground.stages[t]?.form);
   return { search, bounds: isBound ? boundsFor(ground, search, ask.ownPlaces) : null };
 }
 
@@ -78,13 +77,17 @@ interface Ground {
   readonly moments: readonly Moment[];
   readonly part: Part;
   readonly wishes: readonly (readonly Wish[])[];
-  /** The search on white keys without anything that is asked; no way in any key is cheaper. */
-  readonly search: PostureSearch;
+  readonly stages: readonly Stage[];
+  readonly entering: readonly Float64Array[];
+  /** What is left from each posture on, on white keys without anything that is asked: no way in any key is cheaper. */
   readonly onward: readonly Float64Array[];
   readonly best: readonly number[];
 }
 
-const groundOf = memoOf((_: Passage) => memo<Ground>(4));
+/** So many players are kept in mind for a passage: what is laid out for one is large. */
+const KEPT_GROUNDS = 2;
+
+const groundOf = memoOf((_: Passage) => memo<Ground>(KEPT_GROUNDS));
 
 function layGround(passage: Passage, player: Player): Ground {
   const moments = momentsOf(passage, passage.ticksPerQuarter);
@@ -116,7 +119,7 @@ function layGround(passage: Passage, player: Player): Ground {
     steps: stepsThrough(setting, moments, stages, entering),
   };
   const onward = onwardCosts(search);
-  return { moments, part, wishes, search, onward, best: wayOnward(search, onward) };
+  return { moments, part, wishes, stages, entering, onward, best: wayOnward(search, onward) };
 }
 
 function enteringAll(

@@ -1,6 +1,6 @@
 import { nearOf } from './near';
 import type { Stage } from './stages';
-import { CHEAPEST_MOVE, inOrder, stepCost, type Step } from './step';
+import { inOrder, stepCost, type Step } from './step';
 
 /** What a search goes through. */
 export interface PostureSearch {
@@ -28,57 +28,72 @@ export interface Bounds {
 const EPSILON = 1e-9;
 
 /** The cheapest way through all postures, exactly. O(moments x postures²) time at worst; bounds leave out what cannot be part of it. */
-export function searchPostures({ stages, entering, own, steps }: PostureSearch, bounds: Bounds | null): PosturePath {
+export function searchPostures(search: PostureSearch, bounds: Bounds | null): PosturePath {
   const backs: Int16Array[] = [];
   let values = new Float64Array(0);
-  stages.forEach(({ form }, t) => {
-    const limit = bounds
-      ? Float64Array.from(bounds.onward[t] as Float64Array, (onward) => bounds.most + EPSILON - onward)
-      : new Float64Array(form.gripOf.length).fill(Infinity);
-    const step = steps[t];
-    const came = step
-      ? comeTo(step, values, limit)
-      : { next: Float64Array.from(entering[t] as Float64Array), back: null };
-    values = came.next.map((value, q) => {
-      const whole = value + ((own[t] as Float64Array)[form.gripOf[q] as number] as number);
-      return whole > (limit[q] as number) ? Infinity : whole;
-    });
-    backs.push(came.back ?? new Int16Array(values.length).fill(-1));
+  search.stages.forEach(({ form }, t) => {
+    const own = new Float64Array(form.gripOf.length);
+    for (let q = 0; q < own.length; q += 1) own[q] = search.own[t]?.[form.gripOf[q] as number] as number;
+    const limit = limitsAt(own, bounds, t);
+    const step = search.steps[t];
+    const { next, back } = step ? comeTo(step, values, limit) : begin(search.entering[t] as Float64Array, limit);
+    for (let q = 0; q < own.length; q += 1) next[q] = (next[q] as number) + (own[q] as number);
+    values = next;
+    backs.push(back);
   });
   return trace(values, backs);
 }
 
+/** The most that may be paid before each posture of a moment. */
+function limitsAt(own: Float64Array, bounds: Bounds | null, t: number): Float64Array {
+  const limit = new Float64Array(own.length).fill(Infinity);
+  const onward = bounds?.onward[t];
+  if (!bounds || !onward) return limit;
+  for (let q = 0; q < limit.length; q += 1)
+    limit[q] = bounds.most + EPSILON - (onward[q] as number) - (own[q] as number);
+  return limit;
+}
+
 interface Coming {
-  readonly next: Float64Array;
+  readonly next: Float64Array<ArrayBuffer>;
   readonly back: Int16Array;
 }
 
+function begin(entering: Float64Array, limit: Float64Array): Coming {
+  const next = new Float64Array(entering.length);
+  for (let q = 0; q < next.length; q += 1) {
+    const value = entering[q] as number;
+    next[q] = value > (limit[q] as number) ? Infinity : value;
+  }
+  return { next, back: new Int16Array(entering.length).fill(-1) };
+}
+
 function comeTo(step: Step, values: Float64Array, limit: Float64Array): Coming {
-  const { entering, isFree } = step;
+  const { entering, isFree, cheapest } = step;
   const next = new Float64Array(entering.length).fill(Infinity);
   const back = new Int16Array(entering.length).fill(-1);
   const cost = stepCost(step);
   const near = nearOf(step);
   const order = inOrder(values);
-  const least = order.length > 0 ? (values[order[0] as number] as number) : Infinity;
+  const least = order.length > 0 ? (values[order[0] as number] as number) + Math.min(0, cheapest) : Infinity;
   for (let q = 0; q < next.length; q += 1) {
-    let best = (limit[q] as number) + EPSILON;
+    let best = limit[q] as number;
     let from = -1;
-    if (least + CHEAPEST_MOVE > best) continue;
+    if (least > best) continue;
     const same = near.same[q] as number;
     if (same >= 0) {
       const value = (values[same] as number) + cost(same, q);
-      if (value < best) [best, from] = [value, same];
+      if (value <= best) [best, from] = [value, same];
     }
     for (let i = near.starts[q] as number; i < (near.starts[q + 1] as number); i += 1) {
       const p = near.from[i] as number;
-      if ((values[p] as number) >= best) continue;
+      if ((values[p] as number) > best) continue;
       const value = (values[p] as number) + cost(p, q);
       if (value < best) [best, from] = [value, p];
     }
-    const reach = (isFree ? 0 : (entering[q] as number)) + CHEAPEST_MOVE;
+    const reach = isFree ? 0 : (entering[q] as number) + cheapest;
     for (const p of order) {
-      if ((values[p] as number) + reach >= best) break;
+      if ((values[p] as number) + reach > best) break;
       const value = (values[p] as number) + cost(p, q);
       if (value < best) [best, from] = [value, p];
     }

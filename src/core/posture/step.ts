@@ -30,6 +30,8 @@ export interface Step {
   readonly isFree: boolean;
   /** What each posture costs to take, wherever the hand came from. */
   readonly entering: Float64Array;
+  /** No move and no crossing costs less beside what it costs to take the new posture. */
+  readonly cheapest: number;
 }
 
 /** What the steps of a passage depend on beside its moments. */
@@ -45,11 +47,13 @@ export interface StepSetting {
 /** The price of the shapes of a moment, and of the places to which they put the hand. */
 export function enteringAt(part: Part, player: Player, moment: Moment, stage: Stage): Float64Array {
   const opening = openingOf(player);
-  return Float64Array.from(stage.form.gripOf, (_, q) => {
+  const entering = new Float64Array(stage.form.gripOf.length);
+  for (let q = 0; q < entering.length; q += 1) {
     const shape = shapeAt(stage, q);
     const place = moment.join === 'chord' ? 0 : placeCost(part, moment, { shape, thumb: thumbAt(stage, q) });
-    return enteringCost(shape, opening) + place;
-  });
+    entering[q] = enteringCost(shape, opening) + place;
+  }
+  return entering;
 }
 
 /** The step from a moment to the next. */
@@ -74,7 +78,24 @@ export function stepTo(
     hasHeld: moment.held.length > 0,
     isFree: runs[0] === 2 && runs[1] === 2,
     entering,
+    cheapest: cheapestOf(
+      opening,
+      moment,
+      joining,
+      Math.min(prices.move, joining.isRepeated ? POSTURE.repeatedMove : Infinity),
+    ),
   };
+}
+
+function cheapestOf({ level }: Opening, { tempo }: Moment, { plain, pass }: Joining, move: number): number {
+  const plainly = move + POSTURE.pivot[tempo] + POSTURE.octaveMove + least(plain);
+  return (POSTURE.change[level - 1] as number) + Math.min(plainly, least(pass));
+}
+
+function least(values: Float64Array): number {
+  let low = Infinity;
+  for (const value of values) if (value < low) low = value;
+  return low;
 }
 
 /** What one posture costs after another: made once for a step, since it is asked for every pair of postures. */
@@ -135,14 +156,9 @@ function movedInner(kept: number): number {
   return INNER_FINGERS.reduce((count, finger) => count + Number((kept & finger) === 0), 0);
 }
 
-/** No move is cheaper than this and what it costs to enter the new posture: a pivot over an octave, a hop of an octave beside it. */
-export const CHEAPEST_MOVE = -3.2;
-
 /** The postures that were reached, the cheapest first. */
 export function inOrder(values: Float64Array): readonly number[] {
   const reached: number[] = [];
-  values.forEach((value, p) => {
-    if (value < Infinity) reached.push(p);
-  });
+  for (let p = 0; p < values.length; p += 1) if ((values[p] as number) < Infinity) reached.push(p);
   return reached.sort((a, b) => (values[a] as number) - (values[b] as number));
 }
