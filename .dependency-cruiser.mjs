@@ -17,6 +17,7 @@ const ORDER = [
   'edit',
   'entry',
   'fingering',
+  'posture',
   'forced',
   'flags',
   'annotate',

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { describe, expect, it } from '@jest/globals';
 import { USUAL_PLAYER, type Level } from '@/core/fingering';
 import { studyHand, type HandStudy } from '@/core/forced';
-import { baselinesOf } from '@/core/piece/play-hands';
+import { baselinesOf } from '@/core/piece';
 import { parseKey, pitchClass, type Key } from '@/core/pitch';
 import type { Hand } from '@/core/score';
 import { open } from '../support/open';

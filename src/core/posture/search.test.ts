@@ -96,7 +96,7 @@ describe('fingers in one posture', () => {
     expect(fingers('right', 'D4 E4 F4 D4 C4 E4 G4:2', 1)).toBe('2 3 4 2 1 3 5');
   });
 
-  it('a half note in a phrase is no break (issue of the pencils: five keys under five fingers)', () => {
+  it('a half note in a phrase is no break: five keys stay under five fingers', () => {
     expect(fingers('right', 'C4 D4 E4:2 F4 G4 E4:2 D4 C4 G4:2', 2)).toBe('1 2 3 4 5 3 2 1 5');
   });
 
