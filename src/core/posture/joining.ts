@@ -6,10 +6,10 @@ import { HOP_AT, POSTURE, REACH_LETTERS, SCHOOL, type Tempo } from './weights.ta
 /** What the fingers of two moments one after the other cost where the posture changes: one entry a pair of grips. `pass` is what crossing costs in place of a
  * move; Infinity where the fingers do not cross. */
 export interface Joining {
-  readonly plain: Float64Array;
-  readonly pass: Float64Array;
+  readonly plain: readonly number[];
+  readonly pass: readonly number[];
   /** What counts where the posture stays as well: a held key that changes its finger, one finger twice on a key under the school that changes. */
-  readonly held: Float64Array;
+  readonly held: readonly number[];
   /** Whether one key is struck twice. */
   readonly isRepeated: boolean;
 }
@@ -26,9 +26,9 @@ export interface JoiningSetting {
 
 export function joiningOf(setting: JoiningSetting, moment: Moment, before: Stage, now: Stage): Joining {
   const [rows, columns] = [before.form.grips.length, now.form.grips.length];
-  const plain = new Float64Array(rows * columns);
-  const pass = new Float64Array(rows * columns).fill(Infinity);
-  const held = new Float64Array(rows * columns);
+  const plain = new Array<number>(rows * columns).fill(0);
+  const pass = new Array<number>(rows * columns).fill(Infinity);
+  const held = new Array<number>(rows * columns).fill(0);
   const isLine = before.notes.length === 1 && now.notes.length === 1;
   const isSameLetter = isLine && letterOf(setting.passage, before) === letterOf(setting.passage, now);
   const isSlide = isSameLetter && alteredOf(setting.passage, before) !== alteredOf(setting.passage, now);

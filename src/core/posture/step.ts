@@ -92,7 +92,7 @@ function cheapestOf({ level }: Opening, { tempo }: Moment, { plain, pass }: Join
   return (POSTURE.change[level - 1] as number) + Math.min(plainly, least(pass));
 }
 
-function least(values: Float64Array): number {
+function least(values: readonly number[]): number {
   let low = Infinity;
   for (const value of values) if (value < low) low = value;
   return low;
