@@ -64,7 +64,7 @@ export const USUAL_PLAYER: Player = {
 };
 
 /** What a dial does to the weights it stands for. Our own choice: two clicks apart are a factor of four. */
-const DIAL_FACTOR: Readonly<Record<Dial, number>> = { less: 0.5, usual: 1, more: 2 };
+export const DIAL_FACTOR: Readonly<Record<Dial, number>> = { less: 0.5, usual: 1, more: 2 };
 
 /** Under `avoid` thumb and fifth finger on black weigh twice. Source: the project's fingering model. */
 const AVOID_FACTOR = 2;

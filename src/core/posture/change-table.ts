@@ -1,4 +1,4 @@
-import type { Level, Player } from '../fingering';
+import { DIAL_FACTOR, type Level, type Player } from '../fingering';
 import { lastingMemo } from '../base';
 import { SHAPES, type Shape } from './shapes';
 import { POSTURE, type Tempo } from './weights.table';
@@ -31,8 +31,6 @@ export interface Opening {
   readonly level: Level;
   readonly factor: number;
 }
-
-const DIAL_FACTOR = { less: 0.5, usual: 1, more: 2 } as const;
 
 export function openingOf({ level, moveOverStretch }: Player): Opening {
   return { level, factor: DIAL_FACTOR[moveOverStretch] };

@@ -1,4 +1,4 @@
-import type { Passage, PassageNote, Player } from '../fingering';
+import { CROSSING_LEVEL, type Passage, type PassageNote, type Player } from '../fingering';
 import type { Moment } from './moments';
 import type { Stage } from './stages';
 import { HOP_AT, POSTURE, REACH_LETTERS, SCHOOL, type Tempo } from './weights.table';
@@ -107,7 +107,6 @@ function lineCost({ first, second, letters }: LinePair, { tempo, join }: Moment)
 }
 
 const WIDEST_PASS = 3;
-const CROSSING_LEVEL = 4;
 
 function passCost({ player: { level }, isRun, isLeast }: JoiningSetting, pair: LinePair, tempo: Tempo): number {
   const { first, second, letters } = pair;

@@ -1,4 +1,4 @@
-import { PUBLISHED_CHROMATIC, runsOf, type Passage, type Player } from '../fingering';
+import { CROSSING_LEVEL, PUBLISHED_CHROMATIC, runsOf, type Passage, type Player } from '../fingering';
 import { isBlackKey } from '../keyboard';
 import type { Hand } from '../score';
 import type { Moment } from './moments';
@@ -16,7 +16,6 @@ export interface KeyWishes {
 
 const LEAST_SCALE = 8;
 const LEAST_HALF_STEPS = 5;
-const CROSSING_LEVEL = 4;
 
 /** Source: the project's posture model, section 5: black keys in groups of two and three, by pitch class. */
 const ON_BLACK: Readonly<Record<Hand, Readonly<Record<number, string>>>> = {

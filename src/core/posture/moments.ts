@@ -20,6 +20,7 @@ export interface Moment {
 
 /** Lengths in quarter notes. Source: the project's posture model, section 2. */
 const REST_QUARTERS = 1;
+const NO_REST = 1e-6;
 const LONG = 2;
 const VERY_LONG = 3;
 const LONGER_THAN_USUAL = 1.3;
@@ -40,55 +41,104 @@ interface Timing {
   readonly isSlurred: boolean;
 }
 
-export function momentsOf(passage: Passage, ticksPerQuarter: number): readonly Moment[] {
+/** The moments of a passage in order of time. O(notes) time. */
+export function momentsOf(passage: Passage): readonly Moment[] {
   const { events, notes } = passage;
-  const at = (t: number): readonly PassageNote[] => (events[t]?.struck ?? []).map((note) => notes[note] as PassageNote);
-  const onset = (t: number): number => (at(t)[0]?.note.onset ?? 0) / ticksPerQuarter;
-  const longest = (t: number): number =>
-    Math.max(...at(t).map(({ note, end }) => (end - note.onset) / ticksPerQuarter));
-  const distances = events.slice(1).map((_, i) => onset(i + 1) - onset(i));
-  const usual = medianOf(distances);
-  const slurred = underSlur(passage);
-  let end = 0;
-  const joins = events.map((event, t): Join => {
-    const rest = t === 0 ? REST_QUARTERS : onset(t) - end;
-    end = Math.max(t === 0 ? 0 : end, ...at(t).map((note) => note.end / ticksPerQuarter));
-    if (t === 0) return 'rest1';
-    const before = Math.min(onset(t) - onset(t - 1), longest(t - 1));
-    const timing = { before, own: longest(t), rest, usual, isSlurred: slurred[t] === true };
-    return joinOf(passage, [events[t - 1] as PassageEvent, event], timing);
-  });
-  const befores = events.map((_, t) => (t === 0 ? 0 : Math.min(onset(t) - onset(t - 1), longest(t - 1))));
   const letters = events.map(({ struck }) => struck.map((note) => (notes[note] as PassageNote).letter));
-  const isDetached = (t: number): boolean => t > 0 && at(t - 1).every(({ note }) => note.detached);
-  const halfSteps = passage.isChromatic ? halfStepsIn(passage) : [];
-  const ends = phraseEnds(events, joins, befores, notes);
+  const lengths = lengthsOf(passage);
+  const joins = joinsOf(passage, lengths);
+  const ends = phraseEnds(passage, joins, lengths);
+  const reach = reachOnward(letters, ends);
+  const near = nearHalfSteps(passage);
   return events.map(({ struck, held }, t) => {
-    const phrase = letters.slice(t, ends[t]).flat();
+    const join = joins[t] as Join;
     return {
       struck,
       held,
       letters: letters[t] as readonly number[],
-      bar: at(t)[0]?.note.barIndex ?? 0,
-      join: joins[t] as Join,
-      tempo: isDetached(t) && joins[t] === 'dyad' ? SLOW : tempoOf(joins[t] as Join),
-      phraseLow: Math.min(...phrase),
-      phraseHigh: Math.max(...phrase),
-      nearHalfSteps: halfSteps.some((at) => Math.abs(at - t) <= HALF_STEPS_WITHIN),
+      bar: notes[struck[0] as number]?.note.barIndex ?? 0,
+      join,
+      tempo: join === 'dyad' && isDetached(passage, t - 1) ? SLOW : tempoOf(join),
+      phraseLow: (reach[t] as Reach).low,
+      phraseHigh: (reach[t] as Reach).high,
+      nearHalfSteps: near[t] === true,
     };
   });
+}
+
+function isDetached({ events, notes }: Passage, t: number): boolean {
+  return events[t]?.struck.every((note) => notes[note]?.note.detached === true) ?? false;
+}
+
+/** When a moment begins, how long its longest note is, and how long it lasts at most to the next one. Unit: quarter notes. */
+interface Lengths {
+  readonly onset: number;
+  readonly longest: number;
+  readonly lasts: number;
+}
+
+function lengthsOf({ events, notes, ticksPerQuarter }: Passage): readonly Lengths[] {
+  const plain = events.map(({ struck }) => {
+    const own = struck.map((note) => notes[note] as PassageNote);
+    const onset = (own[0]?.note.onset ?? 0) / ticksPerQuarter;
+    return { onset, longest: Math.max(...own.map(({ note, end }) => (end - note.onset) / ticksPerQuarter)) };
+  });
+  return plain.map(({ onset, longest }, t) => ({
+    onset,
+    longest,
+    lasts: Math.min((plain[t + 1]?.onset ?? Infinity) - onset, longest),
+  }));
+}
+
+function joinsOf(passage: Passage, lengths: readonly Lengths[]): readonly Join[] {
+  const { events } = passage;
+  const usual = medianOf(lengths.slice(1).map(({ onset }, i) => onset - (lengths[i] as Lengths).onset));
+  const slurred = underSlur(passage);
+  let end = -Infinity;
+  return lengths.map(({ onset, longest }, t): Join => {
+    const rest = onset - end;
+    end = Math.max(end, onset + longest);
+    const before = events[t - 1];
+    if (!before) return 'rest1';
+    const { lasts } = lengths[t - 1] as Lengths;
+    const timing = { before: lasts, own: longest, rest, usual, isSlurred: slurred[t] === true };
+    return joinOf(passage, [before, events[t] as PassageEvent], timing);
+  });
+}
+
+interface Reach {
+  readonly low: number;
+  readonly high: number;
+}
+
+/** The lowest and the highest letter from each moment to the end of its phrase. */
+function reachOnward(letters: readonly (readonly number[])[], ends: readonly number[]): readonly Reach[] {
+  const found: Reach[] = [];
+  for (let t = letters.length - 1; t >= 0; t -= 1) {
+    const isLast = (ends[t] as number) === t + 1;
+    const onward = isLast ? null : (found.at(-1) as Reach);
+    found.push({
+      low: Math.min(onward?.low ?? Infinity, ...(letters[t] as readonly number[])),
+      high: Math.max(onward?.high ?? -Infinity, ...(letters[t] as readonly number[])),
+    });
+  }
+  return found.reverse();
 }
 
 /** How far from a half step on one letter the hand may be squeezed. Unit: moments. Our own choice. */
 const HALF_STEPS_WITHIN = 8;
 
-/** Where a letter follows itself altered otherwise. */
-function halfStepsIn({ events, notes }: Passage): readonly number[] {
+/** Which moments lie near one whose letter follows itself altered otherwise. */
+function nearHalfSteps({ events, notes, isChromatic }: Passage): readonly boolean[] {
+  const near = events.map(() => false);
+  if (!isChromatic) return near;
   const single = events.map(({ struck }) => (struck.length === 1 ? notes[struck[0] as number] : undefined));
-  return single.flatMap((note, t) => {
+  single.forEach((note, t) => {
     const before = single[t - 1];
-    return note && before && note.letter === before.letter && note.altered !== before.altered ? [t] : [];
+    if (note && before && note.letter === before.letter && note.altered !== before.altered)
+      near.fill(true, Math.max(0, t - HALF_STEPS_WITHIN), t + HALF_STEPS_WITHIN + 1);
   });
+  return near;
 }
 
 function medianOf(values: readonly number[]): number {
@@ -102,7 +152,7 @@ function joinOf({ notes }: Passage, [before, event]: readonly [PassageEvent, Pas
   const last = before.struck.map(noteOf);
   const now = event.struck.map(noteOf);
   if (rest >= REST_QUARTERS) return 'rest1';
-  if (rest > 1e-6) return 'rest';
+  if (rest > NO_REST) return 'rest';
   if (isSlurred) return length >= LONG ? 'slurInLong' : 'slurIn';
   if (last.some(({ slurEnds }) => slurEnds)) return 'slurEnd';
   const fewest = Math.min(last.length, now.length);
@@ -118,20 +168,24 @@ function joinOf({ notes }: Passage, [before, event]: readonly [PassageEvent, Pas
 
 /** For each moment the first one after its phrase. */
 function phraseEnds(
-  events: readonly PassageEvent[],
+  { events, notes }: Passage,
   joins: readonly Join[],
-  befores: readonly number[],
-  notes: readonly PassageNote[],
+  lengths: readonly Lengths[],
 ): readonly number[] {
   const endsSlur = (t: number): boolean =>
-    (events[t]?.struck ?? []).some((note) => notes[note]?.note.slurEnds === true) && (befores[t + 1] ?? 0) >= LONG;
+    (lengths[t]?.lasts ?? 0) >= LONG && events[t]?.struck.some((note) => notes[note]?.note.slurEnds === true) === true;
   const starts = [0];
   for (let t = 1; t < events.length; t += 1) {
-    const isBreak = ['long3', 'rest', 'rest1'].includes(joins[t] as Join) || endsSlur(t - 1);
+    const isBreak = PHRASE_BREAKS.includes(joins[t] as Join) || endsSlur(t - 1);
     if (isBreak && t - (starts.at(-1) as number) >= SHORTEST_PHRASE) starts.push(t);
   }
-  return events.map((_, t) => starts.find((start) => start > t) ?? events.length);
+  return starts.flatMap((start, i) => {
+    const end = starts[i + 1] ?? events.length;
+    return Array.from({ length: end - start }, () => end);
+  });
 }
+
+const PHRASE_BREAKS: readonly Join[] = ['long3', 'rest', 'rest1'];
 
 /** For each moment whether a slur goes on into it from the moment before. */
 function underSlur({ events, notes }: Passage): readonly boolean[] {

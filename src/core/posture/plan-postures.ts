@@ -1,5 +1,5 @@
 import { memo, memoOf } from '../base';
-import { isKnown, type Fingering, type Passage, type Player } from '../fingering';
+import { CROSSING_LEVEL, DIAL_FACTOR, isKnown, type Fingering, type Passage, type Player } from '../fingering';
 import { isBlackKey } from '../keyboard';
 import type { Finger } from '../score';
 import { keyWishes, type KeyWishes } from './key-wishes';
@@ -90,14 +90,13 @@ const KEPT_GROUNDS = 2;
 const groundOf = memoOf((_: Passage) => memo<Ground>(KEPT_GROUNDS));
 
 function layGround(passage: Passage, player: Player): Ground {
-  const moments = momentsOf(passage, passage.ticksPerQuarter);
-  const letters = moments.flatMap((moment) => moment.letters);
+  const moments = momentsOf(passage);
   const mirror = passage.hand === 'left' ? -1 : 1;
   const part = {
     hand: passage.hand,
     tonic: mirror * passage.tonic,
-    low: Math.min(...letters),
-    high: Math.max(...letters),
+    low: moments.reduce((low, moment) => Math.min(low, ...moment.letters), Infinity),
+    high: moments.reduce((high, moment) => Math.max(high, ...moment.letters), -Infinity),
   };
   const wishes = groupWishes(shapeWishes(passage, soundingOf(passage.hand, moments), player.level), moments.length);
   const stages = moments.map((moment) => stageOf(passage, moment, () => null));
@@ -166,6 +165,7 @@ interface At extends KeyWishes {
   readonly t: number;
 }
 
+/** What a teacher decided on is played whatever it costs. */
 const DECIDED = 1000;
 
 function ownCosts(
@@ -174,6 +174,7 @@ function ownCosts(
   wishes: readonly Wish[],
   { black, inRun, allBlack, t }: At,
 ): Float64Array {
+  const binding = ask.player.outer === 'avoid' ? SCHOOL.avoidBinding : 1;
   return Float64Array.from(stage.form.grips, (fingers) => {
     let cost = 0;
     let differs = false;
@@ -189,11 +190,11 @@ function ownCosts(
           ? POSTURE.printed
           : inRun[t]
             ? 0
-            : POSTURE.printedElsewhere * DIAL_FACTOR[ask.player.keepPrinted];
+            : POSTURE.printedElsewhere * binding * DIAL_FACTOR[ask.player.keepPrinted];
       const own = ask.own?.[note] ?? null;
       if (own !== null && own !== finger) differs = true;
     }
-    if (differs && !inRun[t]) cost += POSTURE.elsewhere;
+    if (differs && !inRun[t]) cost += POSTURE.elsewhere * binding;
     for (const { fingers: masks, weight } of wishes)
       if (masks.some((mask, i) => (mask & (1 << ((fingers[i] as number) - 1))) === 0)) cost += weight;
     return cost;
@@ -212,11 +213,6 @@ function fingerCost(finger: number, isBlack: boolean, allBlack: boolean, player:
     weak + avoided + dial * (POSTURE.thumbBlack + (player.level >= CROSSING_LEVEL ? POSTURE.thumbBlackCrossing : 0))
   );
 }
-
-const CROSSING_LEVEL = 4;
-
-/** Our own choice: two clicks apart are a factor of four. */
-const DIAL_FACTOR = { less: 0.5, usual: 1, more: 2 } as const;
 
 function fingeringOf(passage: Passage, stages: readonly Stage[], { places }: PosturePath): Fingering {
   const fingering: (Finger | null)[] = passage.notes.map(() => null);

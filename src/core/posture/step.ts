@@ -65,7 +65,7 @@ export function stepTo(
 ): Step {
   const isRun = runs[0] !== 0 && runs[1] !== 0;
   const joining = joiningOf({ ...setting, isRun }, moment, before, now);
-  const prices = AT_JOIN[moment.join];
+  const prices = joining.isRepeated ? atRepeatedKey(AT_JOIN[moment.join]) : AT_JOIN[moment.join];
   const opening = openingOf(setting.player);
   return {
     before,
@@ -73,22 +73,22 @@ export function stepTo(
     opening,
     table: changeTable(opening),
     joining,
-    prices: joining.isRepeated ? { ...prices, move: Math.min(prices.move, POSTURE.repeatedMove) } : prices,
+    prices,
     tempo: moment.tempo,
     hasHeld: moment.held.length > 0,
     isFree: runs[0] === 2 && runs[1] === 2,
     entering,
-    cheapest: cheapestOf(
-      opening,
-      moment,
-      joining,
-      Math.min(prices.move, joining.isRepeated ? POSTURE.repeatedMove : Infinity),
-    ),
+    cheapest: cheapestOf(opening, moment, joining, prices),
   };
 }
 
-function cheapestOf({ level }: Opening, { tempo }: Moment, { plain, pass }: Joining, move: number): number {
-  const plainly = move + POSTURE.pivot[tempo] + POSTURE.octaveMove + least(plain);
+/** A key that is struck again lets the hand move. */
+function atRepeatedKey(prices: JoinPrices): JoinPrices {
+  return { ...prices, move: Math.min(prices.move, POSTURE.repeatedMove) };
+}
+
+function cheapestOf({ level }: Opening, { tempo }: Moment, { plain, pass }: Joining, prices: JoinPrices): number {
+  const plainly = prices.move + POSTURE.pivot[tempo] + POSTURE.octaveMove + least(plain);
   return (POSTURE.change[level - 1] as number) + Math.min(plainly, least(pass));
 }
 
@@ -144,7 +144,7 @@ export function stepCost({
   };
 }
 
-export function isSameShape(before: Stage, p: number, now: Stage, q: number): boolean {
+function isSameShape(before: Stage, p: number, now: Stage, q: number): boolean {
   const [a, b] = [before.form.shapes[p] as number, now.form.shapes[q] as number];
   if (a >= 0 || b >= 0) return a === b;
   return shapeAt(before, p).gaps.join() === shapeAt(now, q).gaps.join();

@@ -164,6 +164,8 @@ export const WISH = {
 export const SCHOOL = {
   avoidThumb: 3,
   avoidFive: 2,
+  /** So much of the price of other fingers than in the own key is left there: a hand that lies on black with its thumb looks for another place. */
+  avoidBinding: 0.2,
   /** One finger for a key that is struck again, under the school that changes. */
   sameAgain: 20,
 } as const;

@@ -1,4 +1,4 @@
-import { CHORD_SHAPES, figuresOf, type Passage } from '../fingering';
+import { CHORD_SHAPES, CROSSING_LEVEL, figuresOf, type Passage } from '../fingering';
 import { groupBy } from '../base';
 import type { Hand } from '../score';
 import type { Moment } from './moments';
@@ -214,7 +214,7 @@ function octaveArpeggios(sounding: Sounding, level: number): readonly Wish[] {
     if (!isOne || Math.abs((single[t] as number) - (single[t - 3] as number)) !== OCTAVE) continue;
     if ([t - 2, t - 1, t].some((at) => sounding.moments[at]?.join === 'rest1')) continue;
     const goesOn = [step(t - 3), step(t + 1)].some((one) => isSkip(one) && Math.sign(one) === direction);
-    if (level >= 4 && goesOn) continue;
+    if (level >= CROSSING_LEVEL && goesOn) continue;
     const keys = [t - 3, t - 2, t - 1, t].map((at) => single[at] as number);
     const low = octaveFingers(
       sounding.hand,
