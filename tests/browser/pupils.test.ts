@@ -168,12 +168,17 @@ describe('the weeks', () => {
     const [, now, next] = (await lanes()) as [string, string, string];
     const grip = await page.waitForSelector(`[data-lane="${now}"] [data-card] button`);
     const target = await page.waitForSelector(`[data-lane="${next}"]`);
-    const [from, to] = [await grip?.boundingBox(), await target?.boundingBox()];
-    if (!from || !to) throw new Error('no card to drag');
+    const from = await grip?.boundingBox();
+    if (!from) throw new Error('no card to drag');
     await page.mouse.move(from.x + 8, from.y + 8);
     await page.mouse.down();
     await page.mouse.move(from.x + 60, from.y + 20, { steps: 4 });
+    await sees(page, 'Two Gates in D major is at the place of');
+    // The columns may have moved since the card was picked up.
+    const to = await target?.boundingBox();
+    if (!to) throw new Error('no column to drag to');
     await page.mouse.move(to.x + 80, to.y + 60, { steps: 8 });
+    await sees(page, `Two Gates in D major is at the place of ${await textOf(page, `[data-lane="${next}"] h2`)}`);
     await page.mouse.up();
     await hasCards(next, 1);
     await press(page, 'Undo');
