@@ -4,14 +4,16 @@ import { SHAPES, type Shape } from './shapes';
 import type { Form } from './stages';
 import type { Step } from './step';
 
-/** How the postures of two moments lie to each other: those that are the same, and those between which only an outer or an inner finger changes. One entry a
- * posture of the later moment. */
+/** How the postures of two moments lie to each other: those that are the same, and those between which only an outer or an inner finger changes, or
+ * the whole hand goes by an octave. One entry a posture of the later moment. */
 export interface Near {
   /** The same posture before; -1 where there is none. */
   readonly same: Int16Array;
   /** Where the list of each posture begins in `from`, and where the last one ends. */
   readonly starts: Int32Array;
   readonly from: Int16Array;
+  /** Whether a finger of a grip before keeps its letter: one entry a posture and grip before. */
+  readonly pivots: Uint8Array;
 }
 
 const kept = lastingMemo<Near>(1500);
@@ -22,24 +24,46 @@ export function nearOf({ table, before, now }: Pick<Step, 'table' | 'before' | '
   return kept.get(`${before.form.name}>${now.form.name}@${shift}`, () => findNear(table, before.form, now.form, shift));
 }
 
+const OCTAVE = 7;
+
 function findNear(table: ChangeTable, before: Form, now: Form, shift: number): Near {
   const same = new Int16Array(now.gripOf.length).fill(-1);
   const starts = new Int32Array(now.gripOf.length + 1);
   const from: number[] = [];
+  const pivots = new Uint8Array(now.gripOf.length * before.grips.length);
   for (let q = 0; q < now.gripOf.length; q += 1) {
     for (let p = 0; p < before.gripOf.length; p += 1) {
-      const [a, b] = [before.shapes[p] as number, now.shapes[q] as number];
       const by = (now.thumbs[q] as number) + shift - (before.thumbs[p] as number);
-      if (a < 0 || b < 0) {
-        const [one, other] = [shapeOf(before, p), shapeOf(now, q)];
-        if (by === 0 && one.gaps.join() === other.gaps.join()) same[q] = p;
-        else if (changeOf(one, other, by, ANY_LEVEL).kind !== MOVE) from.push(p);
-      } else if (by === 0 && a === b) same[q] = p;
-      else if (table.kind[changeIndex(a, b, by)] !== MOVE) from.push(p);
+      const { isSame, kind, kept } = changeBetween(table, [before, p], [now, q], by);
+      if (isSame && by === 0) same[q] = p;
+      else if (kind !== MOVE || (isSame && Math.abs(by) === OCTAVE)) from.push(p);
+      if ((kept & (before.fingers[p] as number)) !== 0) pivots[q * before.grips.length + (before.gripOf[p] as number)] = 1;
     }
     starts[q + 1] = from.length;
   }
-  return { same, starts, from: Int16Array.from(from) };
+  return { same, starts, from: Int16Array.from(from), pivots };
+}
+
+interface Between {
+  readonly isSame: boolean;
+  readonly kind: number;
+  readonly kept: number;
+}
+
+function changeBetween(
+  table: ChangeTable,
+  [before, p]: readonly [Form, number],
+  [now, q]: readonly [Form, number],
+  by: number,
+): Between {
+  const [a, b] = [before.shapes[p] as number, now.shapes[q] as number];
+  if (a >= 0 && b >= 0) {
+    const at = changeIndex(a, b, by);
+    return { isSame: a === b, kind: table.kind[at] as number, kept: table.kept[at] as number };
+  }
+  const [one, other] = [shapeOf(before, p), shapeOf(now, q)];
+  const { kind, kept } = changeOf(one, other, by, ANY_LEVEL);
+  return { isSame: one.gaps.join() === other.gaps.join(), kind, kept };
 }
 
 /** What kind of change it is does not hang on the level. */

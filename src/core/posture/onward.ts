@@ -25,18 +25,22 @@ function comeFrom(step: Step, price: Float64Array): Float64Array {
   for (let q = 0; q < price.length; q += 1)
     for (let i = near.starts[q] as number; i < (near.starts[q + 1] as number); i += 1) {
       const p = near.from[i] as number;
-      if ((price[q] as number) < (result[p] as number))
+      if ((price[q] as number) + step.least < (result[p] as number))
         result[p] = Math.min(result[p] as number, (price[q] as number) + cost(p, q));
     }
-  const entered = step.isFree ? price : price.map((value, q) => value + (step.entering[q] as number));
-  const order = inOrder(entered);
-  const cheapest = step.isFree ? 0 : step.cheapest;
+  const { before, now, isFree, leastMove, pivot } = step;
+  const entered = isFree ? price : price.map((value, q) => value + (step.entering[q] as number));
+  const groups = inOrder(now.form, entered);
   for (let p = 0; p < result.length; p += 1) {
     let best = result[p] as number;
-    for (const q of order) {
-      if ((entered[q] as number) + cheapest >= best) break;
-      const value = (price[q] as number) + cost(p, q);
-      if (value < best) best = value;
+    const row = (before.form.gripOf[p] as number) * groups.length;
+    for (let k = 0; k < groups.length; k += 1) {
+      const reach = isFree ? 0 : (leastMove[row + k] as number) + pivot;
+      for (const q of groups[k] as readonly number[]) {
+        if ((entered[q] as number) + reach >= best) break;
+        const value = (price[q] as number) + cost(p, q);
+        if (value < best) best = value;
+      }
     }
     result[p] = best;
   }

@@ -69,17 +69,16 @@ function begin(entering: Float64Array, limit: Float64Array): Coming {
 }
 
 function comeTo(step: Step, values: Float64Array, limit: Float64Array): Coming {
-  const { entering, isFree, cheapest } = step;
+  const { before, now, entering, isFree, leastMove, pivot, least } = step;
   const next = new Float64Array(entering.length).fill(Infinity);
   const back = new Int16Array(entering.length).fill(-1);
   const cost = stepCost(step);
   const near = nearOf(step);
-  const order = inOrder(values);
-  const least = order.length > 0 ? (values[order[0] as number] as number) + Math.min(0, cheapest) : Infinity;
+  const groups = inOrder(before.form, values);
+  const columns = now.form.grips.length;
   for (let q = 0; q < next.length; q += 1) {
     let best = limit[q] as number;
     let from = -1;
-    if (least > best) continue;
     const same = near.same[q] as number;
     if (same >= 0) {
       const value = (values[same] as number) + cost(same, q);
@@ -87,15 +86,19 @@ function comeTo(step: Step, values: Float64Array, limit: Float64Array): Coming {
     }
     for (let i = near.starts[q] as number; i < (near.starts[q + 1] as number); i += 1) {
       const p = near.from[i] as number;
-      if ((values[p] as number) > best) continue;
+      if ((values[p] as number) + least > best) continue;
       const value = (values[p] as number) + cost(p, q);
       if (value < best) [best, from] = [value, p];
     }
-    const reach = isFree ? 0 : (entering[q] as number) + cheapest;
-    for (const p of order) {
-      if ((values[p] as number) + reach > best) break;
-      const value = (values[p] as number) + cost(p, q);
-      if (value < best) [best, from] = [value, p];
+    const grip = now.form.gripOf[q] as number;
+    for (let i = 0; i < groups.length; i += 1) {
+      const saved = near.pivots[q * groups.length + i] === 1 ? pivot : 0;
+      const reach = isFree ? 0 : (entering[q] as number) + (leastMove[i * columns + grip] as number) + saved;
+      for (const p of groups[i] as readonly number[]) {
+        if ((values[p] as number) + reach > best) break;
+        const value = (values[p] as number) + cost(p, q);
+        if (value < best) [best, from] = [value, p];
+      }
     }
     if (from < 0) continue;
     next[q] = best;

@@ -13,7 +13,7 @@ import {
 import { joiningOf, type Joining } from './joining';
 import type { Moment } from './moments';
 import { placeCost, type Part } from './place';
-import { shapeAt, thumbAt, type Stage } from './stages';
+import { shapeAt, thumbAt, type Form, type Stage } from './stages';
 import { AT_JOIN, POSTURE, type JoinPrices, type Tempo } from './weights.table';
 
 /** How two moments join: what their fingers cost one after the other, and what the hand pays for a change. */
@@ -30,8 +30,13 @@ export interface Step {
   readonly isFree: boolean;
   /** What each posture costs to take, wherever the hand came from. */
   readonly entering: Float64Array;
-  /** No move and no crossing costs less beside what it costs to take the new posture. */
-  readonly cheapest: number;
+  /** No move and no crossing costs less beside what it costs to take the new posture, what a finger that keeps its letter saves, and the move by an octave: one
+   * entry a pair of grips. */
+  readonly leastMove: Float64Array;
+  /** What a move costs less where a finger of the moment before keeps its letter: 0 or below. */
+  readonly pivot: number;
+  /** No change at all costs less; below 0 where a leap by an octave after a rest is better than to stay. */
+  readonly least: number;
 }
 
 /** What the steps of a passage depend on beside its moments. */
@@ -67,6 +72,8 @@ export function stepTo(
   const joining = joiningOf({ ...setting, isRun }, moment, before, now);
   const prices = joining.isRepeated ? atRepeatedKey(AT_JOIN[moment.join]) : AT_JOIN[moment.join];
   const opening = openingOf(setting.player);
+  const leastMove = leastMoves(opening, joining, prices);
+  const pivot = POSTURE.pivot[moment.tempo];
   return {
     before,
     now,
@@ -78,7 +85,9 @@ export function stepTo(
     hasHeld: moment.held.length > 0,
     isFree: runs[0] === 2 && runs[1] === 2,
     entering,
-    cheapest: cheapestOf(opening, moment, joining, prices),
+    leastMove,
+    pivot,
+    least: leastMove.reduce((low, cost) => Math.min(low, cost + pivot + POSTURE.octaveMove), 0),
   };
 }
 
@@ -87,15 +96,13 @@ function atRepeatedKey(prices: JoinPrices): JoinPrices {
   return { ...prices, move: Math.min(prices.move, POSTURE.repeatedMove) };
 }
 
-function cheapestOf({ level }: Opening, { tempo }: Moment, { plain, pass }: Joining, prices: JoinPrices): number {
-  const plainly = prices.move + POSTURE.pivot[tempo] + POSTURE.octaveMove + least(plain);
-  return (POSTURE.change[level - 1] as number) + Math.min(plainly, least(pass));
-}
-
-function least(values: readonly number[]): number {
-  let low = Infinity;
-  for (const value of values) if (value < low) low = value;
-  return low;
+function leastMoves({ level }: Opening, { plain, pass, held }: Joining, prices: JoinPrices): Float64Array {
+  const change = POSTURE.change[level - 1] as number;
+  return Float64Array.from(plain, (cost, pair) => {
+    const crossing = pass[pair] as number;
+    const moving = crossing === Infinity ? prices.move + cost : crossing;
+    return change + moving + (held[pair] as number);
+  });
 }
 
 /** What one posture costs after another: made once for a step, since it is asked for every pair of postures. */
@@ -108,13 +115,12 @@ export function stepCost({
   prices,
   ...step
 }: Step): (p: number, q: number) => number {
-  const { tempo, hasHeld, isFree, entering } = step;
+  const { tempo, hasHeld, isFree, entering, pivot } = step;
   const geometry = table.cost[tempo] as Float64Array;
   const [from, to] = [before.form, now.form];
   const shift = now.base - before.base;
   const columns = to.grips.length;
   const change = POSTURE.change[opening.level - 1] as number;
-  const pivot = POSTURE.pivot[tempo];
   return (p, q) => {
     const by = (to.thumbs[q] as number) + shift - (from.thumbs[p] as number);
     const pair = (from.gripOf[p] as number) * columns + (to.gripOf[q] as number);
@@ -156,9 +162,10 @@ function movedInner(kept: number): number {
   return INNER_FINGERS.reduce((count, finger) => count + Number((kept & finger) === 0), 0);
 }
 
-/** The postures that were reached, the cheapest first. */
-export function inOrder(values: Float64Array): readonly number[] {
-  const reached: number[] = [];
-  for (let p = 0; p < values.length; p += 1) if ((values[p] as number) < Infinity) reached.push(p);
-  return reached.sort((a, b) => (values[a] as number) - (values[b] as number));
+/** The postures that were reached by their grip, the cheapest first; one list a grip. */
+export function inOrder({ grips, gripOf }: Form, values: Float64Array): readonly (readonly number[])[] {
+  const reached = grips.map((): number[] => []);
+  for (let p = 0; p < values.length; p += 1)
+    if ((values[p] as number) < Infinity) reached[gripOf[p] as number]?.push(p);
+  return reached.map((places) => places.sort((a, b) => (values[a] as number) - (values[b] as number)));
 }
