@@ -44,7 +44,7 @@ export { decidedAhead, moveTime, positionMove } from './position-move';
 export type { BlackLanding, MoveTime, PositionMove } from './position-move';
 export { sharedKeys } from './shared-keys';
 export type { SharedKeys } from './shared-keys';
-export { runsOf } from './runs';
+export { notesInRuns, runsOf } from './runs';
 export { CHORD_SHAPES } from './figure.table';
 export { PUBLISHED_ARPEGGIOS, PUBLISHED_CHROMATIC, PUBLISHED_SCALES } from './published.table';
 export type { PublishedFingering } from './published.table';

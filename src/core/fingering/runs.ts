@@ -43,6 +43,15 @@ export function runsOf(passage: Passage, midis: readonly number[]): readonly Run
   });
 }
 
+/** The notes that lie in a run in some key, whichever it is; a scale counts from so many notes on. */
+export function notesInRuns(passage: Passage, leastOfScale: number): ReadonlySet<number> {
+  return new Set(
+    stretchesOf(passage)
+      .filter(({ kind, notes }) => kind === 'arpeggio' || notes.length >= leastOfScale)
+      .flatMap(({ notes }) => notes),
+  );
+}
+
 interface RunOfNotes {
   readonly kind: Run['kind'];
   readonly notes: readonly number[];

@@ -1,6 +1,7 @@
 import { CROSSING_LEVEL, type Passage, type PassageNote, type Player } from '../fingering';
 import type { Moment } from './moments';
 import type { Stage } from './stages';
+import type { StepKeys, StepSetting } from './step';
 import { HOP_AT, POSTURE, REACH_LETTERS, SCHOOL, type Tempo } from './weights.table';
 
 /** What the fingers of two moments one after the other cost where the posture changes: one entry a pair of grips. `pass` is what crossing costs in place of a
@@ -14,23 +15,19 @@ export interface Joining {
   readonly isRepeated: boolean;
 }
 
-export interface JoiningSetting {
-  readonly passage: Passage;
-  readonly black: Uint8Array;
-  readonly player: Player;
-  /** Whether the moment before and this one lie in a run. */
-  readonly isRun: boolean;
-  /** Whether the least that crossing costs on any keys is wanted. */
-  readonly isLeast: boolean;
-}
-
-export function joiningOf(setting: JoiningSetting, moment: Moment, before: Stage, now: Stage): Joining {
+export function joiningOf(
+  setting: StepSetting,
+  moment: Moment,
+  [before, now]: readonly [Stage, Stage],
+  on: StepKeys,
+): Joining {
   const [rows, columns] = [before.form.grips.length, now.form.grips.length];
   const plain = new Array<number>(rows * columns).fill(0);
   const pass = new Array<number>(rows * columns).fill(Infinity);
   const held = new Array<number>(rows * columns).fill(0);
   const isLine = before.notes.length === 1 && now.notes.length === 1;
   const isSameLetter = isLine && letterOf(setting.passage, before) === letterOf(setting.passage, now);
+  const letters = letterOf(setting.passage, now) - letterOf(setting.passage, before);
   const isSlide = isSameLetter && alteredOf(setting.passage, before) !== alteredOf(setting.passage, now);
   const isRepeated = isSameLetter && !isSlide;
   const changes = isRepeated && setting.player.repeat === 'change';
@@ -38,10 +35,9 @@ export function joiningOf(setting: JoiningSetting, moment: Moment, before: Stage
     now.form.grips.forEach((b, k) => {
       const at = i * columns + k;
       if (isLine) {
-        const notes = [before.notes[0] as number, now.notes[0] as number] as const;
-        const pair = linePair(setting, notes, [a[0] as number, b[0] as number]);
+        const pair = { first: a[0] as number, second: b[0] as number, letters };
         plain[at] = lineCost(pair, moment);
-        pass[at] = passCost(setting, pair, moment.tempo);
+        pass[at] = passCost(setting.player, pair, moment.tempo, on);
       } else plain[at] = chordCost(setting.passage, moment, [before, a], [now, b]);
       const again = a[0] === b[0] ? (isSlide ? POSTURE.slide[moment.tempo] : changes ? SCHOOL.sameAgain : 0) : 0;
       held[at] = heldCost(before, a, now, b) + again;
@@ -61,25 +57,8 @@ function letterOf({ notes }: Passage, stage: Stage): number {
 interface LinePair {
   readonly first: number;
   readonly second: number;
-  readonly firstBlack: boolean;
-  readonly secondBlack: boolean;
   /** Letters from the first key to the second. */
   readonly letters: number;
-}
-
-function linePair(
-  { passage, black }: JoiningSetting,
-  [one, other]: readonly [number, number],
-  [first, second]: readonly [number, number],
-): LinePair {
-  const letter = (note: number): number => (passage.notes[note] as PassageNote).letter;
-  return {
-    first,
-    second,
-    firstBlack: black[one] === 1,
-    secondBlack: black[other] === 1,
-    letters: letter(other) - letter(one),
-  };
 }
 
 const FARTHEST_JOINED = 8;
@@ -108,24 +87,23 @@ function lineCost({ first, second, letters }: LinePair, { tempo, join }: Moment)
 
 const WIDEST_PASS = 3;
 
-function passCost({ player: { level }, isRun, isLeast }: JoiningSetting, pair: LinePair, tempo: Tempo): number {
-  const { first, second, letters } = pair;
+function passCost({ level }: Player, { first, second, letters }: LinePair, tempo: Tempo, on: StepKeys): number {
   const other = first === 1 ? second : first;
   const isCrossed = Math.sign(second - first) !== Math.sign(letters) && letters !== 0 && first !== second;
   const isPossible = isCrossed && Math.min(first, second) === 1 && other !== 5 && Math.abs(letters) <= WIDEST_PASS;
   const hasNoTime = tempo === 0 || (tempo === 1 && level >= CROSSING_LEVEL);
   if (!isPossible || !hasNoTime) return Infinity;
-  const [thumbBlack, otherBlack] =
-    first === 1 ? [pair.firstBlack, pair.secondBlack] : [pair.secondBlack, pair.firstBlack];
+  const [one, two] = on.black === 'least' ? [false, false] : on.black;
+  const [thumbBlack, otherBlack] = first === 1 ? [one, two] : [two, one];
   return (
     POSTURE.pass +
     (other === 2 ? POSTURE.passTwo : 0) +
     (other === 4 ? POSTURE.passFour : 0) +
     POSTURE.passLetter * (Math.abs(letters) - 1) +
     (thumbBlack ? POSTURE.passThumbBlack : 0) +
-    (otherBlack || isLeast ? POSTURE.passOverBlack : 0) +
+    (otherBlack || on.black === 'least' ? POSTURE.passOverBlack : 0) +
     (tempo === 1 ? POSTURE.passMiddle : 0) +
-    (isRun ? 0 : POSTURE.passAlone) +
+    (on.isRun ? 0 : POSTURE.passAlone) +
     (level < CROSSING_LEVEL ? POSTURE.passLevel : 0)
   );
 }

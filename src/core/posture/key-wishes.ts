@@ -1,4 +1,4 @@
-import { CROSSING_LEVEL, PUBLISHED_CHROMATIC, runsOf, type Passage, type Player } from '../fingering';
+import { CROSSING_LEVEL, notesInRuns, PUBLISHED_CHROMATIC, runsOf, type Passage, type Player } from '../fingering';
 import { isBlackKey } from '../keyboard';
 import type { Hand } from '../score';
 import type { Moment } from './moments';
@@ -22,6 +22,12 @@ const ON_BLACK: Readonly<Record<Hand, Readonly<Record<number, string>>>> = {
   right: { 1: '2', 3: '3', 6: '2', 8: '3', 10: '4' },
   left: { 1: '3', 3: '2', 6: '4', 8: '3', 10: '2' },
 };
+
+/** Moments that lie in a run in some key: one entry a moment, 1 or 0. */
+export function maybeInRun(passage: Passage, moments: readonly Moment[], { level }: Player): Uint8Array {
+  const notes = level >= CROSSING_LEVEL ? notesInRuns(passage, LEAST_SCALE) : new Set<number>();
+  return Uint8Array.from(moments, ({ struck }) => Number(struck.some((note) => notes.has(note))));
+}
 
 export function keyWishes(
   passage: Passage,

@@ -25,7 +25,7 @@ function comeFrom(step: Step, price: Float64Array): Float64Array {
   for (let q = 0; q < price.length; q += 1)
     for (let i = near.starts[q] as number; i < (near.starts[q + 1] as number); i += 1) {
       const p = near.from[i] as number;
-      if ((price[q] as number) + step.least < (result[p] as number))
+      if ((price[q] as number) + step.leastNear < (result[p] as number))
         result[p] = Math.min(result[p] as number, (price[q] as number) + cost(p, q));
     }
   const { before, now, isFree, leastMove, pivot } = step;

@@ -2,11 +2,11 @@ import { memo, memoOf } from '../base';
 import { CROSSING_LEVEL, DIAL_FACTOR, isKnown, type Fingering, type Passage, type Player } from '../fingering';
 import { isBlackKey } from '../keyboard';
 import type { Finger } from '../score';
-import { keyWishes, type KeyWishes } from './key-wishes';
+import { keyWishes, maybeInRun, type KeyWishes } from './key-wishes';
 import { momentsOf, type Moment } from './moments';
 import { costOfPath, onwardCosts, wayOnward } from './onward';
 import { searchPostures, type Bounds, type PosturePath, type PostureSearch } from './search';
-import { enteringAt, stepTo, type Step, type StepSetting } from './step';
+import { enteringAt, keysAt, nameOfKeys, stepTo, type Step, type StepKeys } from './step';
 import type { Part } from './place';
 import { stageOf, type Stage } from './stages';
 import { POSTURE, SCHOOL } from './weights.table';
@@ -53,9 +53,9 @@ export function postureSearch(ask: PostureAsk): { readonly search: PostureSearch
   const wanted = (note: number): number | null => ask.decided?.[note] ?? ask.printed[note] ?? null;
   const isWanted = [ask.decided, ask.printed].some((fingers) => fingers !== null && isKnown(fingers));
   const stages = isWanted ? moments.map((moment) => stageOf(passage, moment, wanted)) : ground.stages;
-  const setting = { passage, black, player, inRun: own.inRun, isLeast: false };
   const at = { ...own, black };
   const wishesAt = groupWishes(own.wishes, moments.length);
+  const setting = { passage, player };
   const entering = isWanted ? enteringAll(ground.part, player, moments, stages) : ground.entering;
   const search: PostureSearch = {
     stages,
@@ -66,7 +66,13 @@ export function postureSearch(ask: PostureAsk): { readonly search: PostureSearch
         t,
       }),
     ),
-    steps: stepsThrough(setting, moments, stages, entering),
+    steps: stages.map((now, t) => {
+      const before = stages[t - 1];
+      if (!before) return null;
+      const known = before.form === ground.stages[t - 1]?.form && now.form === ground.stages[t]?.form;
+      const on = keysAt([before, now], black, [own.inRun[t - 1] as number, own.inRun[t] as number]);
+      return known ? ground.stepAt(t, on) : stepTo(setting, moments[t] as Moment, [before, now], entering[t] as Float64Array, on);
+    }),
   };
   const isBound = !own.inRun.includes(2) && stages.every((stage, t) => stage.form === ground.stages[t]?.form);
   return { search, bounds: isBound ? boundsFor(ground, search, ask.ownPlaces) : null };
@@ -82,7 +88,14 @@ interface Ground {
   /** What is left from each posture on, on white keys without anything that is asked: no way in any key is cheaper. */
   readonly onward: readonly Float64Array[];
   readonly best: readonly number[];
+  /** What each grip of each moment costs by itself on those keys. */
+  readonly own: readonly Float64Array[];
+  /** The step to a moment on some keys: the same few come in all keys. */
+  readonly stepAt: (t: number, on: StepKeys) => Step;
 }
+
+/** A step is one of so many: in no run, in one or in half steps, and each of its two keys white or black. */
+const STEP_KINDS = 12;
 
 /** So many players are kept in mind for a passage: what is laid out for one is large. */
 const KEPT_GROUNDS = 2;
@@ -103,22 +116,33 @@ function layGround(passage: Passage, player: Player): Ground {
   const none = passage.notes.map(() => null);
   const plain = { passage, midis: null, player, printed: none, decided: null, own: null, isHome: false };
   const bare = { ...noWishes(moments.length), black: new Uint8Array(passage.notes.length) };
-  const setting = {
-    passage,
-    black: bare.black,
-    player,
-    inRun: new Uint8Array(moments.length).fill(1),
-    isLeast: true,
-  };
+  const setting = { passage, player };
+  const maybe = maybeInRun(passage, moments, player);
   const entering = enteringAll(part, player, moments, stages);
+  const stepAt = (t: number, on: StepKeys): Step =>
+    stepTo(setting, moments[t] as Moment, [stages[t - 1] as Stage, stages[t] as Stage], entering[t] as Float64Array, on);
   const search: PostureSearch = {
     stages,
     entering,
     own: stages.map((stage, t) => ownCosts(plain, stage, wishes[t] as readonly Wish[], { ...bare, t })),
-    steps: stepsThrough(setting, moments, stages, entering),
+    steps: stages.map((_, t) => {
+      const isRun = maybe[t - 1] === 1 && maybe[t] === 1;
+      return t === 0 ? null : stepAt(t, { isRun, isFree: false, black: 'least' });
+    }),
   };
   const onward = onwardCosts(search);
-  return { moments, part, wishes, stages, entering, onward, best: wayOnward(search, onward) };
+  const steps = memo<Step>(STEP_KINDS * stages.length);
+  return {
+    moments,
+    part,
+    wishes,
+    stages,
+    entering,
+    onward,
+    best: wayOnward(search, onward),
+    own: search.own,
+    stepAt: (t, on) => steps.get(`${t}${nameOfKeys(on)}`, () => stepAt(t, on)),
+  };
 }
 
 function enteringAll(
@@ -130,24 +154,15 @@ function enteringAll(
   return stages.map((stage, t) => enteringAt(part, player, moments[t] as Moment, stage));
 }
 
-function stepsThrough(
-  setting: StepSetting,
-  moments: readonly Moment[],
-  stages: readonly Stage[],
-  entering: readonly Float64Array[],
-): readonly (Step | null)[] {
-  return stages.map((now, t) => {
-    const before = stages[t - 1];
-    if (!before) return null;
-    const runs = [setting.inRun[t - 1] as number, setting.inRun[t] as number] as const;
-    return stepTo(setting, moments[t] as Moment, [before, now], { entering: entering[t] as Float64Array, runs });
-  });
-}
-
-/** A way that is good on white keys is a way in every key. */
-function boundsFor({ onward, best }: Ground, search: PostureSearch, own: readonly number[] | undefined): Bounds {
+/** A way that is good on white keys is a way in every key. What the grips of a moment cost more than on white keys, whichever is taken, is still to be paid. */
+function boundsFor({ onward, best, own: bare }: Ground, search: PostureSearch, own: readonly number[] | undefined): Bounds {
   const known = own ? [best, own] : [best];
-  return { onward, most: Math.min(...known.map((places) => costOfPath(search, places))) };
+  const more = search.own.map((costs, t) =>
+    costs.reduce((low, cost, grip) => Math.min(low, cost - ((bare[t] as Float64Array)[grip] as number)), Infinity),
+  );
+  const ahead = more.map(() => 0);
+  for (let t = more.length - 2; t >= 0; t -= 1) ahead[t] = (ahead[t + 1] as number) + (more[t + 1] as number);
+  return { onward, ahead, most: Math.min(...known.map((places) => costOfPath(search, places))) };
 }
 
 function noWishes(moments: number): KeyWishes {

@@ -22,6 +22,8 @@ export interface PosturePath {
 /** What is known before a search: the least that the way costs from each posture on, and what some way costs in whole. */
 export interface Bounds {
   readonly onward: readonly Float64Array[];
+  /** What is left after each moment beside that, whatever the way: one entry a moment. */
+  readonly ahead: readonly number[];
   readonly most: number;
 }
 
@@ -49,8 +51,8 @@ function limitsAt(own: Float64Array, bounds: Bounds | null, t: number): Float64A
   const limit = new Float64Array(own.length).fill(Infinity);
   const onward = bounds?.onward[t];
   if (!bounds || !onward) return limit;
-  for (let q = 0; q < limit.length; q += 1)
-    limit[q] = bounds.most + EPSILON - (onward[q] as number) - (own[q] as number);
+  const most = bounds.most + EPSILON - (bounds.ahead[t] as number);
+  for (let q = 0; q < limit.length; q += 1) limit[q] = most - (onward[q] as number) - (own[q] as number);
   return limit;
 }
 
@@ -69,16 +71,18 @@ function begin(entering: Float64Array, limit: Float64Array): Coming {
 }
 
 function comeTo(step: Step, values: Float64Array, limit: Float64Array): Coming {
-  const { before, now, entering, isFree, leastMove, pivot, least } = step;
+  const { before, now, entering, isFree, leastMove, pivot, least, leastNear } = step;
   const next = new Float64Array(entering.length).fill(Infinity);
   const back = new Int16Array(entering.length).fill(-1);
   const cost = stepCost(step);
   const near = nearOf(step);
   const groups = inOrder(before.form, values);
   const columns = now.form.grips.length;
+  const lowest = Math.min(...groups.map(([p]) => (p === undefined ? Infinity : (values[p] as number))));
   for (let q = 0; q < next.length; q += 1) {
     let best = limit[q] as number;
     let from = -1;
+    if (lowest + least > best) continue;
     const same = near.same[q] as number;
     if (same >= 0) {
       const value = (values[same] as number) + cost(same, q);
@@ -86,7 +90,7 @@ function comeTo(step: Step, values: Float64Array, limit: Float64Array): Coming {
     }
     for (let i = near.starts[q] as number; i < (near.starts[q + 1] as number); i += 1) {
       const p = near.from[i] as number;
-      if ((values[p] as number) + least > best) continue;
+      if ((values[p] as number) + leastNear > best) continue;
       const value = (values[p] as number) + cost(p, q);
       if (value < best) [best, from] = [value, p];
     }

@@ -35,18 +35,43 @@ export interface Step {
   readonly leastMove: Float64Array;
   /** What a move costs less where a finger of the moment before keeps its letter: 0 or below. */
   readonly pivot: number;
-  /** No change at all costs less; below 0 where a leap by an octave after a rest is better than to stay. */
+  /** No change between near postures costs less; and no change at all, where a leap by an octave after a rest is better than to stay. */
+  readonly leastNear: number;
   readonly least: number;
 }
 
 /** What the steps of a passage depend on beside its moments. */
 export interface StepSetting {
   readonly passage: Passage;
-  readonly black: Uint8Array;
   readonly player: Player;
-  readonly inRun: Uint8Array;
-  /** Whether the least that a step costs on any keys is wanted. */
-  readonly isLeast: boolean;
+}
+
+/** What a step depends on in a key. */
+export interface StepKeys {
+  /** Whether both moments lie in a run, and whether in one of half steps, where the hand goes as it is written. */
+  readonly isRun: boolean;
+  readonly isFree: boolean;
+  /** Whether the keys of two single notes are black; of chords nothing hangs on it. `least`: as it costs the least in any key. */
+  readonly black: readonly [boolean, boolean] | 'least';
+}
+
+/** The keys of two moments. `runs` are 1 in a run, 2 in one of half steps. */
+export function keysAt(
+  stages: readonly [Stage, Stage],
+  black: Uint8Array,
+  [first, second]: readonly [number, number],
+): StepKeys {
+  const isLine = stages.every(({ notes }) => notes.length === 1);
+  const isBlack = ({ notes }: Stage): boolean => isLine && black[notes[0] as number] === 1;
+  return {
+    isRun: first !== 0 && second !== 0,
+    isFree: first === 2 && second === 2,
+    black: [isBlack(stages[0]), isBlack(stages[1])],
+  };
+}
+
+export function nameOfKeys({ isRun, isFree, black }: StepKeys): string {
+  return `${isFree ? '!' : isRun ? '~' : '.'}${black === 'least' ? black : black.map(Number).join('')}`;
 }
 
 /** The price of the shapes of a moment, and of the places to which they put the hand. */
@@ -61,19 +86,22 @@ export function enteringAt(part: Part, player: Player, moment: Moment, stage: St
   return entering;
 }
 
-/** The step from a moment to the next. */
+/** The step from a moment to the next. `entering` is what each posture of the later moment costs to take. */
 export function stepTo(
   setting: StepSetting,
   moment: Moment,
   [before, now]: readonly [Stage, Stage],
-  { entering, runs }: { readonly entering: Float64Array; readonly runs: readonly [number, number] },
+  entering: Float64Array,
+  on: StepKeys,
 ): Step {
-  const isRun = runs[0] !== 0 && runs[1] !== 0;
-  const joining = joiningOf({ ...setting, isRun }, moment, before, now);
+  const joining = joiningOf(setting, moment, [before, now], on);
   const prices = joining.isRepeated ? atRepeatedKey(AT_JOIN[moment.join]) : AT_JOIN[moment.join];
   const opening = openingOf(setting.player);
   const leastMove = leastMoves(opening, joining, prices);
   const pivot = POSTURE.pivot[moment.tempo];
+  const change = POSTURE.change[opening.level - 1] as number;
+  const leap = lowestOf(leastMove) + pivot + POSTURE.octaveMove;
+  const near = change + Math.min(prices.outer, prices.inner) + lowestOf(joining.plain);
   return {
     before,
     now,
@@ -83,11 +111,12 @@ export function stepTo(
     prices,
     tempo: moment.tempo,
     hasHeld: moment.held.length > 0,
-    isFree: runs[0] === 2 && runs[1] === 2,
+    isFree: on.isFree,
     entering,
     leastMove,
     pivot,
-    least: leastMove.reduce((low, cost) => Math.min(low, cost + pivot + POSTURE.octaveMove), 0),
+    leastNear: on.isFree ? 0 : Math.min(near, leap),
+    least: Math.min(0, leap),
   };
 }
 
@@ -103,6 +132,12 @@ function leastMoves({ level }: Opening, { plain, pass, held }: Joining, prices: 
     const moving = crossing === Infinity ? prices.move + cost : crossing;
     return change + moving + (held[pair] as number);
   });
+}
+
+function lowestOf(values: ArrayLike<number>): number {
+  let low = Infinity;
+  for (let i = 0; i < values.length; i += 1) if ((values[i] as number) < low) low = values[i] as number;
+  return low;
 }
 
 /** What one posture costs after another: made once for a step, since it is asked for every pair of postures. */
