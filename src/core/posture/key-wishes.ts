@@ -29,6 +29,11 @@ export function maybeInRun(passage: Passage, moments: readonly Moment[], { level
   return Uint8Array.from(moments, ({ struck }) => Number(struck.some((note) => notes.has(note))));
 }
 
+/** Where nothing is wished. */
+export function noWishes(moments: number): KeyWishes {
+  return { wishes: [], inRun: new Uint8Array(moments), allBlack: false };
+}
+
 export function keyWishes(
   passage: Passage,
   moments: readonly Moment[],

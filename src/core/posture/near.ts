@@ -1,7 +1,6 @@
 import { lastingMemo } from '../base';
 import { changeIndex, changeOf, MOVE, type ChangeTable } from './change-table';
-import { SHAPES, type Shape } from './shapes';
-import type { Form } from './stages';
+import { shapeAt, type Form } from './stages';
 import type { Step } from './step';
 
 /** How the postures of two moments lie to each other: those that are the same, and those between which only an outer or an inner finger changes, or
@@ -19,9 +18,8 @@ export interface Near {
 const kept = lastingMemo<Near>(1500);
 
 /** Which postures are near each other in a step: it does not hang on the level. */
-export function nearOf({ table, before, now }: Pick<Step, 'table' | 'before' | 'now'>): Near {
-  const shift = now.base - before.base;
-  return kept.get(`${before.form.name}>${now.form.name}@${shift}`, () => findNear(table, before.form, now.form, shift));
+export function nearOf({ table, before, now, shift }: Pick<Step, 'table' | 'before' | 'now' | 'shift'>): Near {
+  return kept.get(`${before.name}>${now.name}@${shift}`, () => findNear(table, before, now, shift));
 }
 
 const OCTAVE = 7;
@@ -37,7 +35,8 @@ function findNear(table: ChangeTable, before: Form, now: Form, shift: number): N
       const { isSame, kind, kept } = changeBetween(table, [before, p], [now, q], by);
       if (isSame && by === 0) same[q] = p;
       else if (kind !== MOVE || (isSame && Math.abs(by) === OCTAVE)) from.push(p);
-      if ((kept & (before.fingers[p] as number)) !== 0) pivots[q * before.grips.length + (before.gripOf[p] as number)] = 1;
+      if ((kept & (before.fingers[p] as number)) !== 0)
+        pivots[q * before.grips.length + (before.gripOf[p] as number)] = 1;
     }
     starts[q + 1] = from.length;
   }
@@ -61,14 +60,10 @@ function changeBetween(
     const at = changeIndex(a, b, by);
     return { isSame: a === b, kind: table.kind[at] as number, kept: table.kept[at] as number };
   }
-  const [one, other] = [shapeOf(before, p), shapeOf(now, q)];
+  const [one, other] = [shapeAt(before, p), shapeAt(now, q)];
   const { kind, kept } = changeOf(one, other, by, ANY_LEVEL);
   return { isSame: one.gaps.join() === other.gaps.join(), kind, kept };
 }
 
 /** What kind of change it is does not hang on the level. */
 const ANY_LEVEL = { level: 4, factor: 1 } as const;
-
-function shapeOf({ made, shapes }: Form, place: number): Shape {
-  return made[place] ?? (SHAPES[shapes[place] as number] as Shape);
-}

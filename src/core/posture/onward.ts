@@ -1,22 +1,63 @@
+import { lastingMemo } from '../base';
 import { nearOf } from './near';
 import type { PostureSearch } from './search';
 import { inOrder, stepCost, type Step } from './step';
 
-/** The least that the way costs from each posture of each moment on, without the moment itself: the search backwards. O(moments x postures²) time at worst. */
-export function onwardCosts({ stages, own, steps }: PostureSearch): readonly Float64Array[] {
-  const onward: Float64Array[] = stages.map(({ form }) => new Float64Array(form.gripOf.length));
+/** The least that the way costs from each posture of a moment on, without the moment itself: `base` and what is beyond it, one entry a posture. Rounded down. */
+export interface Onward {
+  readonly costs: Float64Array;
+  readonly base: number;
+}
+
+interface Kept extends Onward {
+  /** Equal costs have one number. */
+  readonly id: number;
+}
+
+/** Costs are rounded down to so much, so that what differs by the last digits alone is one. Unit: cost. */
+const GRAIN = 1e-6;
+
+/** After an edit most of a piece is as it was: a few moments before it the ways have come together again, and what each posture costs beyond the cheapest is
+ * known. Bars that come again are known too. */
+const comings = lastingMemo<Kept>(6000);
+const equals = lastingMemo<{ readonly id: number; readonly costs: Float64Array }>(6000);
+let lastId = 0;
+
+/** What is left of the way from each moment on: the search backwards. `names` tell steps apart with all that they and their later moments cost, one entry a
+ * moment. O(moments x postures²) time at worst. */
+export function onwardCosts({ stages, own, steps }: PostureSearch, names: readonly string[]): readonly Onward[] {
+  const last = stages.at(-1);
+  if (!last) return [];
+  const onward: Kept[] = [keptOf(new Float64Array(last.form.gripOf.length))];
   for (let t = stages.length - 1; t > 0; t -= 1) {
     const step = steps[t] as Step;
-    const price = (onward[t] as Float64Array).map(
-      (value, q) => value + ((own[t] as Float64Array)[step.now.form.gripOf[q] as number] as number),
-    );
-    onward[t - 1] = comeFrom(step, price);
+    const after = onward.at(-1) as Kept;
+    const coming = comings.get(`${after.id}<${names[t]}`, () => {
+      const price = after.costs.map(
+        (value, q) => value + ((own[t] as Float64Array)[step.now.gripOf[q] as number] as number),
+      );
+      return keptOf(comeFrom(step, price));
+    });
+    onward.push({ ...coming, base: after.base + coming.base });
   }
-  return onward;
+  return onward.reverse();
+}
+
+function keptOf(costs: Float64Array): Kept {
+  let base = Infinity;
+  for (const cost of costs) if (cost < base) base = cost;
+  const grains = new Int32Array(costs.length);
+  for (let q = 0; q < grains.length; q += 1) grains[q] = Math.floor(((costs[q] as number) - base) / GRAIN);
+  const { id, costs: known } = equals.get(grains.join(), () => {
+    const rounded = new Float64Array(grains.length);
+    for (let q = 0; q < rounded.length; q += 1) rounded[q] = (grains[q] as number) * GRAIN;
+    return { id: (lastId += 1), costs: rounded };
+  });
+  return { id, costs: known, base };
 }
 
 function comeFrom(step: Step, price: Float64Array): Float64Array {
-  const result = new Float64Array(step.before.form.gripOf.length).fill(Infinity);
+  const result = new Float64Array(step.before.gripOf.length).fill(Infinity);
   const cost = stepCost(step);
   const near = nearOf(step);
   near.same.forEach((p, q) => {
@@ -30,10 +71,10 @@ function comeFrom(step: Step, price: Float64Array): Float64Array {
     }
   const { before, now, isFree, leastMove, pivot } = step;
   const entered = isFree ? price : price.map((value, q) => value + (step.entering[q] as number));
-  const groups = inOrder(now.form, entered);
+  const groups = inOrder(now, entered);
   for (let p = 0; p < result.length; p += 1) {
     let best = result[p] as number;
-    const row = (before.form.gripOf[p] as number) * groups.length;
+    const row = (before.gripOf[p] as number) * groups.length;
     for (let k = 0; k < groups.length; k += 1) {
       const reach = isFree ? 0 : (leastMove[row + k] as number) + pivot;
       for (const q of groups[k] as readonly number[]) {
@@ -50,7 +91,7 @@ function comeFrom(step: Step, price: Float64Array): Float64Array {
 /** The cheapest way, told from what is left from each posture on. */
 export function wayOnward(
   { stages, entering, own, steps }: PostureSearch,
-  onward: readonly Float64Array[],
+  onward: readonly Onward[],
 ): readonly number[] {
   const places: number[] = [];
   stages.forEach(({ form }, t) => {
@@ -60,7 +101,7 @@ export function wayOnward(
     for (let q = 0; q < form.gripOf.length; q += 1) {
       const coming = cost ? cost(places[t - 1] as number, q) : ((entering[t] as Float64Array)[q] as number);
       const here = (own[t] as Float64Array)[form.gripOf[q] as number] as number;
-      const value = coming + here + ((onward[t] as Float64Array)[q] as number);
+      const value = coming + here + ((onward[t] as Onward).costs[q] as number);
       if (value < best) [place, best] = [q, value];
     }
     places.push(place);

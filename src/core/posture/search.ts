@@ -1,4 +1,5 @@
 import { nearOf } from './near';
+import type { Onward } from './onward';
 import type { Stage } from './stages';
 import { inOrder, stepCost, type Step } from './step';
 
@@ -21,7 +22,7 @@ export interface PosturePath {
 
 /** What is known before a search: the least that the way costs from each posture on, and what some way costs in whole. */
 export interface Bounds {
-  readonly onward: readonly Float64Array[];
+  readonly onward: readonly Onward[];
   /** What is left after each moment beside that, whatever the way: one entry a moment. */
   readonly ahead: readonly number[];
   readonly most: number;
@@ -51,8 +52,8 @@ function limitsAt(own: Float64Array, bounds: Bounds | null, t: number): Float64A
   const limit = new Float64Array(own.length).fill(Infinity);
   const onward = bounds?.onward[t];
   if (!bounds || !onward) return limit;
-  const most = bounds.most + EPSILON - (bounds.ahead[t] as number);
-  for (let q = 0; q < limit.length; q += 1) limit[q] = most - (onward[q] as number) - (own[q] as number);
+  const most = bounds.most + EPSILON - (bounds.ahead[t] as number) - onward.base;
+  for (let q = 0; q < limit.length; q += 1) limit[q] = most - (onward.costs[q] as number) - (own[q] as number);
   return limit;
 }
 
@@ -76,8 +77,9 @@ function comeTo(step: Step, values: Float64Array, limit: Float64Array): Coming {
   const back = new Int16Array(entering.length).fill(-1);
   const cost = stepCost(step);
   const near = nearOf(step);
-  const groups = inOrder(before.form, values);
-  const columns = now.form.grips.length;
+  const { starts } = near;
+  const groups = inOrder(before, values);
+  const columns = now.grips.length;
   const lowest = Math.min(...groups.map(([p]) => (p === undefined ? Infinity : (values[p] as number))));
   for (let q = 0; q < next.length; q += 1) {
     let best = limit[q] as number;
@@ -86,22 +88,33 @@ function comeTo(step: Step, values: Float64Array, limit: Float64Array): Coming {
     const same = near.same[q] as number;
     if (same >= 0) {
       const value = (values[same] as number) + cost(same, q);
-      if (value <= best) [best, from] = [value, same];
+      if (value <= best) {
+        best = value;
+        from = same;
+      }
     }
-    for (let i = near.starts[q] as number; i < (near.starts[q + 1] as number); i += 1) {
+    for (let i = starts[q] as number; i < (starts[q + 1] as number); i += 1) {
       const p = near.from[i] as number;
       if ((values[p] as number) + leastNear > best) continue;
       const value = (values[p] as number) + cost(p, q);
-      if (value < best) [best, from] = [value, p];
+      if (value < best) {
+        best = value;
+        from = p;
+      }
     }
-    const grip = now.form.gripOf[q] as number;
+    const grip = now.gripOf[q] as number;
     for (let i = 0; i < groups.length; i += 1) {
       const saved = near.pivots[q * groups.length + i] === 1 ? pivot : 0;
       const reach = isFree ? 0 : (entering[q] as number) + (leastMove[i * columns + grip] as number) + saved;
-      for (const p of groups[i] as readonly number[]) {
+      const group = groups[i] as readonly number[];
+      for (let k = 0; k < group.length; k += 1) {
+        const p = group[k] as number;
         if ((values[p] as number) + reach > best) break;
         const value = (values[p] as number) + cost(p, q);
-        if (value < best) [best, from] = [value, p];
+        if (value < best) {
+          best = value;
+          from = p;
+        }
       }
     }
     if (from < 0) continue;

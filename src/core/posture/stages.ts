@@ -28,8 +28,8 @@ export interface Stage {
   readonly form: Form;
 }
 
-export function shapeAt({ form }: Stage, q: number): Shape {
-  return form.made[q] ?? (SHAPES[form.shapes[q] as number] as Shape);
+export function shapeAt({ made, shapes }: Form, q: number): Shape {
+  return made[q] ?? (SHAPES[shapes[q] as number] as Shape);
 }
 
 export function thumbAt({ form, base }: Stage, q: number): number {

@@ -18,8 +18,10 @@ import { AT_JOIN, POSTURE, type JoinPrices, type Tempo } from './weights.table';
 
 /** How two moments join: what their fingers cost one after the other, and what the hand pays for a change. */
 export interface Step {
-  readonly before: Stage;
-  readonly now: Stage;
+  readonly before: Form;
+  readonly now: Form;
+  /** Letters from the first key of the moment before to that of this one. */
+  readonly shift: number;
   readonly opening: Opening;
   readonly table: ChangeTable;
   readonly joining: Joining;
@@ -79,7 +81,7 @@ export function enteringAt(part: Part, player: Player, moment: Moment, stage: St
   const opening = openingOf(player);
   const entering = new Float64Array(stage.form.gripOf.length);
   for (let q = 0; q < entering.length; q += 1) {
-    const shape = shapeAt(stage, q);
+    const shape = shapeAt(stage.form, q);
     const place = moment.join === 'chord' ? 0 : placeCost(part, moment, { shape, thumb: thumbAt(stage, q) });
     entering[q] = enteringCost(shape, opening) + place;
   }
@@ -103,8 +105,9 @@ export function stepTo(
   const leap = lowestOf(leastMove) + pivot + POSTURE.octaveMove;
   const near = change + Math.min(prices.outer, prices.inner) + lowestOf(joining.plain);
   return {
-    before,
-    now,
+    before: before.form,
+    now: now.form,
+    shift: now.base - before.base,
     opening,
     table: changeTable(opening),
     joining,
@@ -127,11 +130,13 @@ function atRepeatedKey(prices: JoinPrices): JoinPrices {
 
 function leastMoves({ level }: Opening, { plain, pass, held }: Joining, prices: JoinPrices): Float64Array {
   const change = POSTURE.change[level - 1] as number;
-  return Float64Array.from(plain, (cost, pair) => {
+  const least = new Float64Array(plain.length);
+  for (let pair = 0; pair < least.length; pair += 1) {
     const crossing = pass[pair] as number;
-    const moving = crossing === Infinity ? prices.move + cost : crossing;
-    return change + moving + (held[pair] as number);
-  });
+    const moving = crossing === Infinity ? prices.move + (plain[pair] as number) : crossing;
+    least[pair] = change + moving + (held[pair] as number);
+  }
+  return least;
 }
 
 function lowestOf(values: ArrayLike<number>): number {
@@ -141,53 +146,47 @@ function lowestOf(values: ArrayLike<number>): number {
 }
 
 /** What one posture costs after another: made once for a step, since it is asked for every pair of postures. */
-export function stepCost({
-  before,
-  now,
-  opening,
-  table,
-  joining,
-  prices,
-  ...step
-}: Step): (p: number, q: number) => number {
-  const { tempo, hasHeld, isFree, entering, pivot } = step;
-  const geometry = table.cost[tempo] as Float64Array;
-  const [from, to] = [before.form, now.form];
-  const shift = now.base - before.base;
-  const columns = to.grips.length;
-  const change = POSTURE.change[opening.level - 1] as number;
+export function stepCost(step: Step): (p: number, q: number) => number {
+  const { before, now, shift, table, joining, prices, hasHeld, isFree, entering, pivot } = step;
+  const { plain, pass, held } = joining;
+  const { kind: kinds, kept: keeps } = table;
+  const geometry = table.cost[step.tempo] as Float64Array;
+  const { shapes: shapesBefore, thumbs: thumbsBefore, gripOf: gripBefore, fingers } = before;
+  const { shapes: shapesNow, thumbs: thumbsNow, gripOf: gripNow } = now;
+  const columns = now.grips.length;
+  const change = POSTURE.change[step.opening.level - 1] as number;
   return (p, q) => {
-    const by = (to.thumbs[q] as number) + shift - (from.thumbs[p] as number);
-    const pair = (from.gripOf[p] as number) * columns + (to.gripOf[q] as number);
-    const held = joining.held[pair] as number;
-    const [a, b] = [from.shapes[p] as number, to.shapes[q] as number];
-    if (isFree || (by === 0 && isSameShape(before, p, now, q))) return held;
+    const pair = (gripBefore[p] as number) * columns + (gripNow[q] as number);
+    const holding = held[pair] as number;
+    if (isFree) return holding;
+    const by = (thumbsNow[q] as number) + shift - (thumbsBefore[p] as number);
+    const a = shapesBefore[p] as number;
+    const b = shapesNow[q] as number;
     let kind: number;
     let kept: number;
     let cost: number;
     if (a >= 0 && b >= 0) {
+      if (by === 0 && a === b) return holding;
       const at = changeIndex(a, b, by);
-      kind = table.kind[at] as number;
-      kept = table.kept[at] as number;
+      kind = kinds[at] as number;
+      kept = keeps[at] as number;
       cost = geometry[at] as number;
     } else {
-      const made = changeOf(shapeAt(before, p), shapeAt(now, q), by, opening);
+      if (by === 0 && isSameShape(before, p, now, q)) return holding;
+      const made = changeOf(shapeAt(before, p), shapeAt(now, q), by, step.opening);
       ({ kind, kept } = made);
-      cost = made.cost[tempo] as number;
+      cost = made.cost[step.tempo] as number;
     }
-    const extra = held + (hasHeld && movedInner(kept) >= 2 ? POSTURE.heldInner : 0);
-    if (kind !== MOVE)
-      return cost + (kind === OUTER ? prices.outer : prices.inner) + (joining.plain[pair] as number) + extra;
-    const pass = joining.pass[pair] as number;
-    if (pass !== Infinity) return change + pass + (entering[q] as number) + extra;
-    const pivoted = (kept & (from.fingers[p] as number)) !== 0 ? pivot : 0;
-    return cost + prices.move + pivoted + (joining.plain[pair] as number) + (entering[q] as number) + extra;
+    const extra = holding + (hasHeld && movedInner(kept) >= 2 ? POSTURE.heldInner : 0);
+    if (kind !== MOVE) return cost + (kind === OUTER ? prices.outer : prices.inner) + (plain[pair] as number) + extra;
+    const crossing = pass[pair] as number;
+    if (crossing !== Infinity) return change + crossing + (entering[q] as number) + extra;
+    const pivoted = (kept & (fingers[p] as number)) !== 0 ? pivot : 0;
+    return cost + prices.move + pivoted + (plain[pair] as number) + (entering[q] as number) + extra;
   };
 }
 
-function isSameShape(before: Stage, p: number, now: Stage, q: number): boolean {
-  const [a, b] = [before.form.shapes[p] as number, now.form.shapes[q] as number];
-  if (a >= 0 || b >= 0) return a === b;
+function isSameShape(before: Form, p: number, now: Form, q: number): boolean {
   return shapeAt(before, p).gaps.join() === shapeAt(now, q).gaps.join();
 }
 

@@ -261,3 +261,10 @@ function rocking(sounding: Sounding): readonly Wish[] {
   }
   return found;
 }
+
+/** Wishes by their moments: one list a moment. */
+export function groupWishes(wishes: readonly Wish[], moments: number): readonly (readonly Wish[])[] {
+  const at = Array.from({ length: moments }, (): Wish[] => []);
+  for (const wish of wishes) at[wish.t]?.push(wish);
+  return at;
+}
