@@ -5,7 +5,16 @@ import { GREATEST_SPAN_MM, LEAST_SPAN_MM, KEYBOARD_SIZES } from '@/core/keyboard
 import { DRILL_HANDS, DRILL_KINDS, DRILL_RHYTHMS } from '@/core/practice';
 import { MODES, type Mode, DIRECTIONS } from '@/core/pitch';
 import { FILE_FORMATS } from '@/core/base';
-import { DIALS, CLOSE_CHORD_SCHOOLS, INNER_SCHOOLS, LEVELS, OUTER_SCHOOLS, REPEAT_SCHOOLS } from '@/core/fingering';
+import {
+  DIALS,
+  CLOSE_CHORD_SCHOOLS,
+  FIFTH_SIXTH_SCHOOLS,
+  INNER_SCHOOLS,
+  LEVELS,
+  OUTER_SCHOOLS,
+  REPEAT_SCHOOLS,
+  TONIC_HANDS,
+} from '@/core/fingering';
 import { EASINGS, type Easing } from '@/core/stages';
 import { LABEL_KINDS, MARK_KINDS } from '@/core/annotate';
 import { BAR_WORDS, FINGER_WORDS, FIRST_DAYS, LANGUAGE_NAMES, LENGTHS, NOTE_NAMES, RHYTHM_WORDS } from '@/core/explain';
@@ -86,6 +95,8 @@ export const playerSchema = object({
   inner: oneOf(INNER_SCHOOLS),
   repeat: oneOf(REPEAT_SCHOOLS),
   closeChords: oneOf(CLOSE_CHORD_SCHOOLS),
+  tonicHand: oneOf(TONIC_HANDS),
+  fifthSixth: oneOf(FIFTH_SIXTH_SCHOOLS),
   thumbOffBlack: dial,
   keepPrinted: dial,
   moveOverStretch: dial,

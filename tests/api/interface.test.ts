@@ -192,6 +192,18 @@ describe('POST /api/report', () => {
     expect(changing.slice(1).every((finger, i) => finger !== changing[i])).toBe(true);
   });
 
+  it('takes the schools of the tonic hand, and of the fifth before a sixth', async () => {
+    const left = async (notes: string, query: string): Promise<string> =>
+      (await reportOn(query, musicXml({ right: 'G4w | G4w', left: notes, mode: 'major' }))).notes
+        .filter(({ hand }) => hand === 'left')
+        .map(({ fingerTo }) => fingerTo)
+        .join('');
+    expect(await left('C3q D3q E3q D3q | C3w', 'to=D')).toBe('54345');
+    expect(await left('C3q D3q E3q D3q | C3w', 'to=D&tonic=nearest')).toBe('32123');
+    expect(await left('C3q G3q C3q A3q | C3q G3q C3q A3q', 'to=G')).toBe('52515251');
+    expect(await left('C3q G3q C3q A3q | C3q G3q C3q A3q', 'to=G&fifth-sixth=move')).toBe('51515151');
+  });
+
   it('says from which bar a key is respelled', async () => {
     const { remarks } = await reportOn('to=C%23&fingering=keep', demoFile('bridge-to-the-other-bank'));
     expect(remarks).toMatchObject([{ code: 'respelled-key', bar: '9' }]);

@@ -10,8 +10,21 @@ export {
   USUAL_PLAYER,
   demandsFor,
   demandsOf,
+  FIFTH_SIXTH_SCHOOLS,
+  TONIC_HANDS,
 } from './player';
-export type { CloseChordSchool, Demands, Dial, InnerSchool, Level, OuterSchool, Player, RepeatSchool } from './player';
+export type {
+  CloseChordSchool,
+  Demands,
+  Dial,
+  FifthSixthSchool,
+  InnerSchool,
+  Level,
+  OuterSchool,
+  Player,
+  RepeatSchool,
+  TonicHand,
+} from './player';
 export { spanOf } from './hand-measure';
 export { FREE_BOND, passageOf } from './passage';
 export type { Passage, PassageEvent, PassageNote } from './passage';

@@ -30,6 +30,16 @@ export type RepeatSchool = (typeof REPEAT_SCHOOLS)[number];
 export const CLOSE_CHORD_SCHOOLS = ['level-2', 'level-3'] as const;
 export type CloseChordSchool = (typeof CLOSE_CHORD_SCHOOLS)[number];
 
+/** Where a hand has a few notes from the tonic up, or holds it: the left hand's fifth finger or the right thumb lies on the tonic, as in the five-finger
+ * position; or the nearest fingers play it (handbook, where teachers disagree). */
+export const TONIC_HANDS = ['tonic', 'nearest'] as const;
+export type TonicHand = (typeof TONIC_HANDS)[number];
+
+/** The left hand's root with its fifth, then with its sixth: the hand is open from the start, 5-2 and 5-1; or the thumb moves, 5-1 twice (handbook, where
+ * teachers disagree). */
+export const FIFTH_SIXTH_SCHOOLS = ['open', 'move'] as const;
+export type FifthSixthSchool = (typeof FIFTH_SIXTH_SCHOOLS)[number];
+
 /** How much a matter counts for this teacher. */
 export const DIALS = ['less', 'usual', 'more'] as const;
 export type Dial = (typeof DIALS)[number];
@@ -43,6 +53,8 @@ export interface Player {
   readonly inner: InnerSchool;
   readonly repeat: RepeatSchool;
   readonly closeChords: CloseChordSchool;
+  readonly tonicHand: TonicHand;
+  readonly fifthSixth: FifthSixthSchool;
   /** How firmly the thumb is kept off black keys. */
   readonly thumbOffBlack: Dial;
   /** How firmly printed fingers are kept. */
@@ -58,6 +70,8 @@ export const USUAL_PLAYER: Player = {
   inner: 'interval',
   repeat: 'keep',
   closeChords: 'level-2',
+  tonicHand: 'tonic',
+  fifthSixth: 'open',
   thumbOffBlack: 'usual',
   keepPrinted: 'usual',
   moveOverStretch: 'usual',

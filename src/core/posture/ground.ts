@@ -3,11 +3,12 @@ import type { Passage, Player } from '../fingering';
 import { maybeInRun, noWishes } from './key-wishes';
 import { momentNames, type Around, type MomentName } from './moment-name';
 import { momentsOf, type Moment } from './moments';
-import { onwardCosts, wayOnward, type Onward } from './onward';
+import { onwardCosts, wayOnward } from './onward';
 import { ownCosts } from './own-costs';
-import type { PostureSearch } from './search';
+import type { Onward, PostureSearch } from './search';
 import { stageOf, type Stage } from './stages';
-import { enteringAt, nameOfKeys, stepTo, type Step, type StepKeys } from './step';
+import { enteringAt, stepTo, type Step } from './step';
+import { nameOfKeys, type StepKeys } from './step-keys';
 import { groupWishes, shapeWishes, soundingOf, type Wish } from './wishes';
 
 /** What is the same in every key: the moments, their postures and the wishes that rest on letters. */
@@ -36,11 +37,12 @@ function layGround(passage: Passage, player: Player): Ground {
   const mirror = passage.hand === 'left' ? -1 : 1;
   const part = {
     hand: passage.hand,
+    tonicHand: player.tonicHand,
     tonic: mirror * passage.tonic,
     low: moments.reduce((low, moment) => Math.min(low, ...moment.letters), Infinity),
     high: moments.reduce((high, moment) => Math.max(high, ...moment.letters), -Infinity),
   };
-  const wishes = groupWishes(shapeWishes(passage, soundingOf(passage.hand, moments), player.level), moments.length);
+  const wishes = groupWishes(shapeWishes(passage, soundingOf(passage.hand, moments), player), moments.length);
   const stages = moments.map((moment) => stageOf(passage, moment, () => null));
   const none = passage.notes.map(() => null);
   const plain = { passage, midis: null, player, printed: none, decided: null, own: null, isHome: false };
@@ -90,6 +92,6 @@ export function stepAt({ moments, stages, names, entering, ...around }: Through,
   const [before, now] = [stages[t - 1], stages[t]];
   if (!before || !now) return null;
   return steps.get(`${(names[t] as MomentName).step}${nameOfKeys(on)}`, () =>
-    stepTo(around, moments[t] as Moment, [before, now], entering[t] as Float64Array, on),
+    stepTo(around, moments[t] as Moment, { before, now, entering: entering[t] as Float64Array }, on),
   );
 }

@@ -1,7 +1,7 @@
 import { CROSSING_LEVEL, type Passage, type PassageNote, type Player } from '../fingering';
 import type { Moment } from './moments';
 import type { Stage } from './stages';
-import type { StepKeys, StepSetting } from './step';
+import type { StepKeys, StepSetting } from './step-keys';
 import { HOP_AT, POSTURE, REACH_LETTERS, SCHOOL, type Tempo } from './weights.table';
 
 /** What the fingers of two moments one after the other cost where the posture changes: one entry a pair of grips. `pass` is what crossing costs in place of a

@@ -23,7 +23,7 @@ export function momentNames(
   stages: readonly Stage[],
 ): readonly MomentName[] {
   const { level, moveOverStretch, repeat } = player;
-  const hand = `${level}${moveOverStretch}${repeat}${part.hand}`;
+  const hand = `${level}${moveOverStretch}${repeat}${part.tonicHand}${part.hand}`;
   const keys = stages.map((stage) => keysOf(passage, stage));
   return stages.map((now, t) => {
     const { join, tempo, phraseLow, phraseHigh } = moments[t] as Moment;

@@ -1,13 +1,7 @@
 import { lastingMemo } from '../base';
 import { nearOf } from './near';
-import type { PostureSearch } from './search';
+import type { Onward, PostureSearch } from './search';
 import { inOrder, stepCost, type Step } from './step';
-
-/** The least that the way costs from each posture of a moment on, without the moment itself: `base` and what is beyond it, one entry a posture. Rounded down. */
-export interface Onward {
-  readonly costs: Float64Array;
-  readonly base: number;
-}
 
 interface Kept extends Onward {
   /** Equal costs have one number. */

@@ -1,6 +1,6 @@
 import { CROSSING_LEVEL, DIAL_FACTOR, type Player } from '../fingering';
 import type { KeyWishes } from './key-wishes';
-import type { PostureAsk } from './plan-postures';
+import type { PostureAsk } from './posture-ask';
 import type { Stage } from './stages';
 import { POSTURE, SCHOOL } from './weights.table';
 import type { Wish } from './wishes';

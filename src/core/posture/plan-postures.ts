@@ -1,31 +1,15 @@
-import { isKnown, type Fingering, type Passage, type Player } from '../fingering';
+import { isKnown, type Fingering, type Passage } from '../fingering';
 import { isBlackKey } from '../keyboard';
 import type { Finger } from '../score';
 import { groundOf, stepAt, throughOf, type Ground, type Through } from './ground';
 import { keyWishes, noWishes } from './key-wishes';
 import { costOfPath } from './onward';
+import type { PostureAsk } from './posture-ask';
 import { ownCosts } from './own-costs';
 import { searchPostures, type Bounds, type PosturePath, type PostureSearch } from './search';
 import { stageOf, type Stage } from './stages';
-import { keysAt } from './step';
+import { keysAt } from './step-keys';
 import { groupWishes, type Wish } from './wishes';
-
-/** What postures are planned for. */
-export interface PostureAsk {
-  readonly passage: Passage;
-  /** The sounding key of each note; null for white keys under all letters. */
-  readonly midis: readonly number[] | null;
-  readonly player: Player;
-  /** Printed fingers, and those that the teacher decided on. */
-  readonly printed: Fingering;
-  readonly decided: Fingering | null;
-  /** Fingers from which the plan departs only where others are worth it: in other keys those of the piece's own. */
-  readonly own: Fingering | null;
-  /** The postures that belong to them, where they are known. */
-  readonly ownPlaces?: readonly number[];
-  /** Whether this is the piece's own key. */
-  readonly isHome: boolean;
-}
 
 export interface PosturePlan {
   readonly fingering: Fingering;

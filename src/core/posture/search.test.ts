@@ -4,7 +4,8 @@ import { LEVELS } from '../fingering';
 import { passage } from '../../../tests/support/passages';
 import { player } from '../../../tests/support/planning';
 import { rounds } from '../../../tests/support/rounds';
-import { planPostures, postureSearch, type PostureAsk } from './plan-postures';
+import { planPostures, postureSearch } from './plan-postures';
+import type { PostureAsk } from './posture-ask';
 import { searchPostures, type PostureSearch } from './search';
 import { stepCost, type Step } from './step';
 

@@ -1,5 +1,4 @@
 import { nearOf } from './near';
-import type { Onward } from './onward';
 import type { Stage } from './stages';
 import { inOrder, stepCost, type Step } from './step';
 
@@ -18,6 +17,12 @@ export interface PostureSearch {
 export interface PosturePath {
   readonly places: readonly number[];
   readonly cost: number;
+}
+
+/** The least that the way costs from each posture of a moment on, without the moment itself: `base` and what is beyond it, one entry a posture. Rounded down. */
+export interface Onward {
+  readonly costs: Float64Array;
+  readonly base: number;
 }
 
 /** What is known before a search: the least that the way costs from each posture on, and what some way costs in whole. */

@@ -1,4 +1,4 @@
-import type { Passage, Player } from '../fingering';
+import type { Player } from '../fingering';
 import {
   changeIndex,
   changeOf,
@@ -13,6 +13,7 @@ import {
 import { joiningOf, type Joining } from './joining';
 import type { Moment } from './moments';
 import { placeCost, type Part } from './place';
+import type { StepKeys, StepSetting } from './step-keys';
 import { shapeAt, thumbAt, type Form, type Stage } from './stages';
 import { AT_JOIN, POSTURE, type JoinPrices, type Tempo } from './weights.table';
 
@@ -42,40 +43,6 @@ export interface Step {
   readonly least: number;
 }
 
-/** What the steps of a passage depend on beside its moments. */
-export interface StepSetting {
-  readonly passage: Passage;
-  readonly player: Player;
-}
-
-/** What a step depends on in a key. */
-export interface StepKeys {
-  /** Whether both moments lie in a run, and whether in one of half steps, where the hand goes as it is written. */
-  readonly isRun: boolean;
-  readonly isFree: boolean;
-  /** Whether the keys of two single notes are black; of chords nothing hangs on it. `least`: as it costs the least in any key. */
-  readonly black: readonly [boolean, boolean] | 'least';
-}
-
-/** The keys of two moments. `runs` are 1 in a run, 2 in one of half steps. */
-export function keysAt(
-  stages: readonly [Stage, Stage],
-  black: Uint8Array,
-  [first, second]: readonly [number, number],
-): StepKeys {
-  const isLine = stages.every(({ notes }) => notes.length === 1);
-  const isBlack = ({ notes }: Stage): boolean => isLine && black[notes[0] as number] === 1;
-  return {
-    isRun: first !== 0 && second !== 0,
-    isFree: first === 2 && second === 2,
-    black: [isBlack(stages[0]), isBlack(stages[1])],
-  };
-}
-
-export function nameOfKeys({ isRun, isFree, black }: StepKeys): string {
-  return `${isFree ? '!' : isRun ? '~' : '.'}${black === 'least' ? black : black.map(Number).join('')}`;
-}
-
 /** The price of the shapes of a moment, and of the places to which they put the hand. */
 export function enteringAt(part: Part, player: Player, moment: Moment, stage: Stage): Float64Array {
   const opening = openingOf(player);
@@ -92,8 +59,7 @@ export function enteringAt(part: Part, player: Player, moment: Moment, stage: St
 export function stepTo(
   setting: StepSetting,
   moment: Moment,
-  [before, now]: readonly [Stage, Stage],
-  entering: Float64Array,
+  { before, now, entering }: { readonly before: Stage; readonly now: Stage; readonly entering: Float64Array },
   on: StepKeys,
 ): Step {
   const joining = joiningOf(setting, moment, [before, now], on);

@@ -51,6 +51,8 @@ export const POSTURE = {
     notLowestOfPhrase: 0.49,
     notHighest: 0.5,
   },
+  /** Under the school of the nearest fingers: the thumb on the key that lies next to it. Our own choice, after the right hand's. */
+  nearest: { notInnermost: 0.16, notInnermostOfPhrase: 0.01 },
   /** Any change of posture, one entry a level. */
   change: [4, 0.55, 0.46, 0],
   outerDistance: [0.81, 0.61, 0.37] as ByTempo,

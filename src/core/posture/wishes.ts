@@ -1,4 +1,11 @@
-import { CHORD_SHAPES, CROSSING_LEVEL, figuresOf, type Passage } from '../fingering';
+import {
+  CHORD_SHAPES,
+  CROSSING_LEVEL,
+  figuresOf,
+  type FifthSixthSchool,
+  type Passage,
+  type Player,
+} from '../fingering';
 import { groupBy } from '../base';
 import type { Hand } from '../score';
 import type { Moment } from './moments';
@@ -38,24 +45,28 @@ export function wishFor(
 }
 
 /** Wishes for struck chords, accompaniments, octaves, triads and keys in turn: everything that rests on letters alone. */
-export function shapeWishes(passage: Passage, sounding: Sounding, level: number): readonly Wish[] {
-  const byBar = accompaniments(sounding);
+export function shapeWishes(passage: Passage, sounding: Sounding, { level, fifthSixth }: Player): readonly Wish[] {
+  const byBar = accompaniments(sounding, fifthSixth);
   const inBars = new Set(byBar.map(({ t }) => t));
-  const accompaniment = [...byBar, ...figures(passage, sounding).filter(({ t }) => !inBars.has(t))];
+  const accompaniment = [...byBar, ...figures(passage, sounding, fifthSixth).filter(({ t }) => !inBars.has(t))];
   const octaves = octaveArpeggios(sounding, level);
   const taken = new Set([...accompaniment, ...octaves].map(({ t }) => t));
   return [...chords(sounding), ...accompaniment, ...octaves, ...triads(sounding, level, taken), ...rocking(sounding)];
 }
 
 /** Figures that are told by their order and not by bars. */
-function figures(passage: Passage, sounding: Sounding): readonly Wish[] {
+function figures(passage: Passage, sounding: Sounding, fifthSixth: FifthSixthSchool): readonly Wish[] {
   const momentOf = new Map(sounding.moments.flatMap(({ struck }, t) => struck.map((note) => [note, t] as const)));
   const found = figuresOf(passage).flatMap(({ kind, fingers }) => {
     if (kind === 'chord' || kind === 'rocking') return [];
+    const isMoved = kind === 'fifth-and-sixth' && fifthSixth === 'move';
     const moments = [...new Set([...fingers.keys()].map((note) => momentOf.get(note) as number))];
     return moments.map((t) => ({
       t,
-      fingers: (passage.events[t]?.struck ?? []).map((note) => fingers.get(note) ?? ANY),
+      fingers: (passage.events[t]?.struck ?? []).map((note) => {
+        const written = fingers.get(note) ?? ANY;
+        return isMoved && written === FINGER_2 ? THUMB : written;
+      }),
       weight: WISH.left,
     }));
   });
@@ -73,6 +84,8 @@ function endOfFigures(sounding: Sounding, inFigures: ReadonlySet<number>): reado
 }
 
 const ANY = 0b11111;
+const THUMB = 0b00001;
+const FINGER_2 = 0b00010;
 
 const FIFTH = 4;
 const SIXTH = 5;
@@ -126,10 +139,10 @@ function stretches({ moments }: Sounding): readonly (readonly number[])[] {
     });
 }
 
-function accompaniments(sounding: Sounding): readonly Wish[] {
+function accompaniments(sounding: Sounding, fifthSixth: FifthSixthSchool): readonly Wish[] {
   const weight = WISH[sounding.hand];
   const bars = stretches(sounding);
-  const found = bars.map((own) => fingersByLetter(sounding, own));
+  const found = bars.map((own) => fingersByLetter(sounding, own, fifthSixth));
   const wishes = bars.flatMap((own, i) => {
     const fingers = found[i];
     if (!fingers) return [];
@@ -157,6 +170,7 @@ function accompaniments(sounding: Sounding): readonly Wish[] {
 function fingersByLetter(
   { hand, letters, moments }: Sounding,
   own: readonly number[],
+  fifthSixth: FifthSixthSchool,
 ): ReadonlyMap<number, string> | null {
   // Pairs that are detached have time to open anew.
   const isDetached = own.slice(1).every((t) => moments[t]?.join === 'dyad' && moments[t]?.tempo === 2);
@@ -168,6 +182,7 @@ function fingersByLetter(
     const digits = fingers.split(' ');
     return new Map(distinct.map((letter, i) => [letter, digits[i] as string]));
   };
+  if (hand === 'left' && fifthSixth === 'move' && above(distinct) === `${FIFTH},${SIXTH}`) return by('5 1 1');
   if (chord) return by(chord);
   if (hand === 'right') return null;
   if (above(distinct) === `${FIFTH},${OCTAVE}`) return by('5 2 1');

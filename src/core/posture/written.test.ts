@@ -3,7 +3,8 @@ import { describe, expect, it } from '@jest/globals';
 import type { Player } from '../fingering';
 import { passage } from '../../../tests/support/passages';
 import { player } from '../../../tests/support/planning';
-import { planPostures, type PostureAsk } from './plan-postures';
+import { planPostures } from './plan-postures';
+import type { PostureAsk } from './posture-ask';
 import { SHAPES, USUAL_SHAPES } from './shapes';
 
 function ask(hand: 'right' | 'left', text: string, options: Partial<Player> = {}): PostureAsk {

@@ -83,7 +83,14 @@ export function atlasCard(key: Key, school: OctaveSchool, player: Player): Atlas
       ),
       cardLine(
         'fifth-sixth',
-        { key, hand: 'left', chords: [...open, ...open].map(({ pitches, legato }) => ({ pitches, fingers: legato })) },
+        {
+          key,
+          hand: 'left',
+          chords: [...open, ...open].map(({ pitches, legato, detached }) => ({
+            pitches,
+            fingers: player.fifthSixth === 'open' ? legato : detached,
+          })),
+        },
         null,
       ),
     ],

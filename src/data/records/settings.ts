@@ -16,7 +16,7 @@ import { templateSchema } from './sheet-fields';
 import { ids } from './stage-fields';
 import type { Shape } from './understand';
 import { oneOf, oneOfWritten } from '@/contract/one-of';
-import { CLOSE_CHORD_SCHOOLS, DIALS } from '@/core/fingering';
+import { CLOSE_CHORD_SCHOOLS, DIALS, FIFTH_SIXTH_SCHOOLS, TONIC_HANDS } from '@/core/fingering';
 import { KEYBOARD_SIZES } from '@/core/keyboard';
 import { COURTESIES } from '@/core/notation';
 import { FINGERS_WANTED } from '@/contract/piece-asked';
@@ -35,6 +35,8 @@ const settingsSchema = object({
   ...handFields,
   /** From which level on chords in close position open the hand by a step. */
   closeChords: oneOf(CLOSE_CHORD_SCHOOLS),
+  tonicHand: oneOf(TONIC_HANDS),
+  fifthSixth: oneOf(FIFTH_SIXTH_SCHOOLS),
   thumbOffBlack: dial,
   keepPrinted: dial,
   moveOverStretch: dial,
@@ -79,6 +81,8 @@ export const USUAL_SETTINGS: Settings = {
   fingering: 'plan',
   ...USUAL_HAND,
   closeChords: 'level-2',
+  tonicHand: 'tonic',
+  fifthSixth: 'open',
   thumbOffBlack: 'usual',
   keepPrinted: 'usual',
   moveOverStretch: 'usual',

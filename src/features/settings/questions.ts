@@ -11,6 +11,8 @@ export interface Question {
     | 'inner'
     | 'repeat'
     | 'closeChords'
+    | 'tonicHand'
+    | 'fifthSixth'
     | 'thumbOffBlack'
     | 'keepPrinted'
     | 'moveOverStretch'
@@ -176,6 +178,22 @@ export const handQuestions = (w: Words): readonly Question[] => [
     choices: [
       { value: 'level-2', words: w.settings.fromLevel2On, who: w.settings.handOpensByStepC },
       { value: 'level-3', words: w.settings.fromLevel3On, who: w.settings.handOfLevel2Stays },
+    ],
+  },
+  {
+    name: 'tonicHand',
+    title: w.settings.fewNotesFromTonic,
+    choices: [
+      { value: 'tonic', words: w.settings.onTheTonic, who: w.settings.fifthFingerOnTonic },
+      { value: 'nearest', words: w.settings.nearestFingers, who: w.settings.strongFingersFirst },
+    ],
+  },
+  {
+    name: 'fifthSixth',
+    title: w.settings.fifthThenSixth,
+    choices: [
+      { value: 'open', words: w.settings.openTheHand, who: w.settings.handIsOpenFromStart },
+      { value: 'move', words: w.settings.moveTheThumb, who: w.settings.thumbGoesToSixth },
     ],
   },
   {

@@ -12,7 +12,7 @@ import { useWords } from '../words/use-words';
 
 /** The hand that plays: the pupil's, with the teacher's dials. */
 export function playerOf(settings: Settings, pupil: PupilRecord | null): Player {
-  const { closeChords, thumbOffBlack, keepPrinted, moveOverStretch } = settings;
+  const { closeChords, tonicHand, fifthSixth, thumbOffBlack, keepPrinted, moveOverStretch } = settings;
   const { level, spanMm } = pupil ?? settings;
   return {
     level: Number(level) as Level,
@@ -22,6 +22,8 @@ export function playerOf(settings: Settings, pupil: PupilRecord | null): Player 
     inner: pupil?.inner ?? settings.inner,
     repeat: pupil?.repeat ?? settings.repeat,
     closeChords,
+    tonicHand,
+    fifthSixth,
     thumbOffBlack,
     keepPrinted,
     moveOverStretch,
