@@ -16,5 +16,6 @@ export const BROKEN_ORDERS: readonly string[] = ['0212', '0121', '012012'];
 export const ROCKING: Readonly<Record<number, string>> = { 4: '5 1', 5: '5 1', 7: '5 1' };
 export const OVER_BASS: Readonly<Record<number, string>> = { 1: '2 1', 2: '3 1', 4: '5 1', 5: '5 1' };
 
-/** A fifth that a sixth over the same root follows, in a line: 2 leaves the thumb to the sixth. Source: handbook, left-hand two-note pattern. */
-export const FIFTH_THEN_SIXTH = { fifth: '5 2', sixth: '5 1' } as const;
+/** A fifth that a sixth over the same root follows: in a line 2 leaves the thumb to the sixth, detached the thumb moves. Source: handbook, left-hand two-note
+ * pattern. */
+export const FIFTH_THEN_SIXTH = { fifth: '5 2', detached: '5 1', sixth: '5 1' } as const;

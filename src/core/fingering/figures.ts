@@ -92,8 +92,11 @@ function fifthAndSixthAt(passage: Passage, t: number): FoundFigure | null {
   const isInLine = [now, next].some((event) => event?.bond === 1) || (before !== undefined && now.bond === 1);
   if (width === 5 && (after === 4 || before === 4))
     return { figure: figure('fifth-and-sixth', notes, FIFTH_THEN_SIXTH.sixth), events: 1 };
-  if (width === 4 && (after === 5 || before === 5) && isInLine)
-    return { figure: figure('fifth-and-sixth', notes, FIFTH_THEN_SIXTH.fifth), events: 1 };
+  if (width === 4 && (after === 5 || before === 5))
+    return {
+      figure: figure('fifth-and-sixth', notes, isInLine ? FIFTH_THEN_SIXTH.fifth : FIFTH_THEN_SIXTH.detached),
+      events: 1,
+    };
   return null;
 }
 

@@ -9,7 +9,8 @@ import type { Onward, PostureSearch } from './search';
 import { stageOf, type Stage } from './stages';
 import { enteringAt, stepTo, type Step } from './step';
 import { nameOfKeys, type StepKeys } from './step-keys';
-import { groupWishes, shapeWishes, soundingOf, type Wish } from './wishes';
+import { groupWishes, soundingOf, type Wish } from './wish';
+import { shapeWishes } from './wishes';
 
 /** What is the same in every key: the moments, their postures and the wishes that rest on letters. */
 export interface Ground {

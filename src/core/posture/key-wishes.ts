@@ -2,7 +2,7 @@ import { CROSSING_LEVEL, notesInRuns, PUBLISHED_CHROMATIC, runsOf, type Passage,
 import { isBlackKey } from '../keyboard';
 import type { Hand } from '../score';
 import type { Moment } from './moments';
-import { wishFor, type Wish } from './wishes';
+import { wishFor, type Wish } from './wish';
 import { WISH } from './weights.table';
 
 /** What the keys of a key add: the published fingers of runs, and of the groups of black keys. */

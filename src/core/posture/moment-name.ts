@@ -29,7 +29,7 @@ export function momentNames(
     const { join, tempo, phraseLow, phraseHigh } = moments[t] as Moment;
     const tonic = (((part.tonic - now.base) % 7) + 7) % 7;
     const letters = [part.low, part.high, phraseLow, phraseHigh].map((letter) => letter - now.base);
-    const entering = `${hand}/${now.form.name}/${join === 'chord' ? '' : `${tonic},${letters.join()}`}`;
+    const entering = `${hand}/${now.form.name}/${join === 'chord' || join === 'rest1' ? join : ''}/${tonic},${letters.join()}`;
     const before = stages[t - 1];
     if (!before) return { entering, step: '' };
     const held = now.notes.slice(now.struck).map((note) => before.notes.indexOf(note));

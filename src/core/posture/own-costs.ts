@@ -3,7 +3,7 @@ import type { KeyWishes } from './key-wishes';
 import type { PostureAsk } from './posture-ask';
 import type { Stage } from './stages';
 import { POSTURE, SCHOOL } from './weights.table';
-import type { Wish } from './wishes';
+import type { Wish } from './wish';
 
 export interface OwnAt extends KeyWishes {
   readonly black: Uint8Array;

@@ -9,7 +9,7 @@ import { ownCosts } from './own-costs';
 import { searchPostures, type Bounds, type PosturePath, type PostureSearch } from './search';
 import { stageOf, type Stage } from './stages';
 import { keysAt } from './step-keys';
-import { groupWishes, type Wish } from './wishes';
+import { groupWishes, type Wish } from './wish';
 
 export interface PosturePlan {
   readonly fingering: Fingering;

@@ -43,13 +43,21 @@ export interface Step {
   readonly least: number;
 }
 
+const WIDE_PAIR = 4;
+
+/** Chords after chords, and pairs a fifth or more apart that follow others, put the hand where they are. */
+function liesAsItMust({ join, letters }: Moment): boolean {
+  const span = Math.max(...letters) - Math.min(...letters);
+  return join === 'chord' || (join !== 'rest1' && letters.length === 2 && span >= WIDE_PAIR);
+}
+
 /** The price of the shapes of a moment, and of the places to which they put the hand. */
 export function enteringAt(part: Part, player: Player, moment: Moment, stage: Stage): Float64Array {
   const opening = openingOf(player);
   const entering = new Float64Array(stage.form.gripOf.length);
   for (let q = 0; q < entering.length; q += 1) {
     const shape = shapeAt(stage.form, q);
-    const place = moment.join === 'chord' ? 0 : placeCost(part, moment, { shape, thumb: thumbAt(stage, q) });
+    const place = liesAsItMust(moment) ? 0 : placeCost(part, moment, { shape, thumb: thumbAt(stage, q) });
     entering[q] = enteringCost(shape, opening) + place;
   }
   return entering;

@@ -149,6 +149,10 @@ export const WISH = {
   chord: 8,
   pair: 2,
   widePair: 3,
+  /** Sixths and wider pairs one after the other, two basses in turn under one pair, and four keys step by step that begin again on their last. Our own choice after the handbook. */
+  parallelPairs: 8,
+  basses: 20,
+  stepFigure: 3,
   left: 4,
   right: 0.96,
   octave: 3.3,

@@ -1,48 +1,8 @@
-import {
-  CHORD_SHAPES,
-  CROSSING_LEVEL,
-  figuresOf,
-  type FifthSixthSchool,
-  type Passage,
-  type Player,
-} from '../fingering';
+import { CHORD_SHAPES, figuresOf, type FifthSixthSchool, type Passage, type Player } from '../fingering';
 import { groupBy } from '../base';
-import type { Hand } from '../score';
-import type { Moment } from './moments';
+import { octaveArpeggios, octaveFingers, rocking, stepFigures, triads } from './line-wishes';
 import { WISH } from './weights.table';
-
-/** Fingers that are written for a shape at one moment, and what any others cost. */
-export interface Wish {
-  readonly t: number;
-  /** One entry a struck note, from the thumb's side: fingers as bits, finger 1 the lowest. */
-  readonly fingers: readonly number[];
-  readonly weight: number;
-}
-
-/** A hand with the letters of each moment as they sound, the lowest first. */
-export interface Sounding {
-  readonly hand: Hand;
-  readonly moments: readonly Moment[];
-  readonly letters: readonly (readonly number[])[];
-}
-
-export function soundingOf(hand: Hand, moments: readonly Moment[]): Sounding {
-  const letters = moments.map(({ letters: own }) =>
-    hand === 'left' ? own.map((letter) => -letter).toReversed() : own,
-  );
-  return { hand, moments, letters };
-}
-
-/** A wish for fingers told low note first, `/` where either is written. */
-export function wishFor(
-  { hand }: Pick<Sounding, 'hand'>,
-  t: number,
-  lowFirst: readonly string[],
-  weight: number,
-): Wish {
-  const masks = lowFirst.map((word) => word.split('/').reduce((mask, digit) => mask | (1 << (Number(digit) - 1)), 0));
-  return { t, fingers: hand === 'left' ? masks.toReversed() : masks, weight };
-}
+import { wishFor, type Sounding, type Wish } from './wish';
 
 /** Wishes for struck chords, accompaniments, octaves, triads and keys in turn: everything that rests on letters alone. */
 export function shapeWishes(passage: Passage, sounding: Sounding, { level, fifthSixth }: Player): readonly Wish[] {
@@ -51,7 +11,26 @@ export function shapeWishes(passage: Passage, sounding: Sounding, { level, fifth
   const accompaniment = [...byBar, ...figures(passage, sounding, fifthSixth).filter(({ t }) => !inBars.has(t))];
   const octaves = octaveArpeggios(sounding, level);
   const taken = new Set([...accompaniment, ...octaves].map(({ t }) => t));
-  return [...chords(sounding), ...accompaniment, ...octaves, ...triads(sounding, level, taken), ...rocking(sounding)];
+  const written = [...accompaniment, ...octaves, ...rocking(sounding)];
+  return [
+    ...chords(sounding),
+    ...written,
+    ...lastBass(sounding, written),
+    ...triads(sounding, level, taken),
+    ...stepFigures(sounding),
+  ];
+}
+
+/** The last key is played as it was in the figures before it, where it was their bass. */
+function lastBass(sounding: Sounding, written: readonly Wish[]): readonly Wish[] {
+  const last = sounding.letters.length - 1;
+  const letters = sounding.letters[last] ?? [];
+  if (sounding.hand === 'right' || letters.length !== 1 || written.some(({ t }) => t === last)) return [];
+  if (!written.some(({ t }) => t === last - 1)) return [];
+  const isBass = written.some(
+    ({ t, fingers }) => fingers.length === 1 && fingers[0] === FINGER_5 && sounding.letters[t]?.[0] === letters[0],
+  );
+  return isBass ? [wishFor(sounding, last, ['5'], WISH.left)] : [];
 }
 
 /** Figures that are told by their order and not by bars. */
@@ -86,10 +65,12 @@ function endOfFigures(sounding: Sounding, inFigures: ReadonlySet<number>): reado
 const ANY = 0b11111;
 const THUMB = 0b00001;
 const FINGER_2 = 0b00010;
+const FINGER_5 = 0b10000;
 
 const FIFTH = 4;
 const SIXTH = 5;
 const OCTAVE = 7;
+const TENTH = 9;
 
 function above(letters: readonly number[]): string {
   return letters
@@ -107,18 +88,16 @@ function chords(sounding: Sounding): readonly Wish[] {
     const width = (letters[1] ?? 0) - (letters[0] ?? 0);
     if (letters.length !== 2 || width < FIFTH) return [];
     const outer = sounding.hand === 'left' ? ['5', '1'] : ['1', '5'];
-    return [wishFor(sounding, t, outer, width >= SIXTH ? WISH.widePair : WISH.pair)];
+    const isParallel = [t - 1, t + 1].some((at) => {
+      const [low = 0, high = 0] = sounding.letters[at] ?? [];
+      return high - low === width && low !== letters[0];
+    });
+    if (width >= SIXTH) return [wishFor(sounding, t, outer, isParallel ? WISH.parallelPairs : WISH.widePair)];
+    return [wishFor(sounding, t, outer, WISH.pair)];
   });
 }
 
 const OCTAVE_KEYS = 4;
-const THIRD = 2;
-
-/** The fingers of four keys over an octave, the lowest first: beside 5 the fourth up to a third, else the third (handbook, octave patterns). */
-export function octaveFingers(hand: Hand, letters: readonly number[]): readonly string[] {
-  const [a, b, c, d] = letters as [number, number, number, number];
-  return hand === 'right' ? ['1', '2', d - c <= THIRD ? '4' : '3', '5'] : ['5', b - a <= THIRD ? '4' : '3', '2', '1'];
-}
 
 /** From so many moments on a bar is looked at in halves. */
 const HALVED = 8;
@@ -151,19 +130,41 @@ function accompaniments(sounding: Sounding, fifthSixth: FifthSixthSchool): reado
         sounding,
         t,
         (sounding.letters[t] as readonly number[]).map((letter) => fingers.get(letter) ?? '1/2/3/4/5'),
-        weight,
+        hasTwoBasses(sounding, own) ? WISH.basses : weight,
       ),
     );
   });
   const basses = found.flatMap((fingers) => (fingers ? [Math.min(...fingers.keys())] : []));
-  if (sounding.hand === 'right' || basses.length < 2) return wishes;
+  if (sounding.hand === 'right') return wishes;
+  if (basses.length < 2) return [...wishes, ...rootsAndFifths(sounding, bars)];
   const alone = bars.flatMap((own, i) => {
     const [t] = own;
     const letters = t === undefined ? [] : (sounding.letters[t] as readonly number[]);
     const isBass = own.length === 1 && letters.length === 1 && !found[i] && basses.includes(letters[0] as number);
     return isBass ? [wishFor(sounding, t as number, ['5'], weight)] : [];
   });
-  return [...wishes, ...alone];
+  return [...wishes, ...alone, ...rootsAndFifths(sounding, bars)];
+}
+
+/** A root and its fifth in each bar: one fingering for the shape. */
+function rootsAndFifths(sounding: Sounding, bars: readonly (readonly number[])[]): readonly Wish[] {
+  const found = bars.filter(([first = -1, second = -1, ...others]) => {
+    const [low, high] = [sounding.letters[first] ?? [], sounding.letters[second] ?? []];
+    const isPair = others.length === 0 && low.length === 1 && high.length === 1;
+    return isPair && (high[0] as number) - (low[0] as number) === FIFTH;
+  });
+  if (found.length < 2) return [];
+  return found.flatMap(([first, second]) => [
+    wishFor(sounding, first as number, ['5'], WISH.left),
+    wishFor(sounding, second as number, ['1'], WISH.left),
+  ]);
+}
+
+/** Two basses in turn under the same pair: the arm goes to each of them. */
+function hasTwoBasses({ hand, letters }: Sounding, own: readonly number[]): boolean {
+  const bar = own.map((t) => letters[t] as readonly number[]);
+  const basses = new Set(bar.filter(({ length }) => length === 1).map(([bass]) => bass));
+  return hand === 'left' && basses.size === 2 && bar.some(({ length }) => length === 2);
 }
 
 /** The fingers of the letters of a bar of accompaniment; null where it is none. */
@@ -185,101 +186,30 @@ function fingersByLetter(
   if (hand === 'left' && fifthSixth === 'move' && above(distinct) === `${FIFTH},${SIXTH}`) return by('5 1 1');
   if (chord) return by(chord);
   if (hand === 'right') return null;
-  if (above(distinct) === `${FIFTH},${OCTAVE}`) return by('5 2 1');
+  if ([`${FIFTH},${OCTAVE}`, `${FIFTH},${TENTH}`].includes(above(distinct))) return by('5 2 1');
   return overBass(bar, distinct);
 }
 
 const PAIRS: Readonly<Record<number, string>> = { 1: '2 1', 2: '3 1', 4: '5 1', 5: '5 1' };
 
-/** A bass note and the same pair over it again and again. */
+/** Bass notes and the same pair over them again and again: one bass, or two in turn as in a march. */
 function overBass(
   bar: readonly (readonly number[])[],
   distinct: readonly number[],
 ): ReadonlyMap<number, string> | null {
-  const [[bass], ...pairs] = bar as [readonly number[], ...(readonly number[])[]];
+  const basses = bar.filter(({ length }) => length === 1).map(([bass]) => bass as number);
+  const pairs = bar.filter(({ length }) => length === 2);
   const [low, high] = pairs[0] ?? [];
-  const isOne = bar[0]?.length === 1 && pairs.every((pair) => pair.length === 2 && pair[0] === low && pair[1] === high);
-  if (!isOne || bass === undefined || low === undefined || high === undefined || bass !== distinct[0] || bass >= low)
-    return null;
+  const isOne = basses.length + pairs.length === bar.length && pairs.every(([a, b]) => a === low && b === high);
+  const isInTurn = basses.length === 1 || bar.every(({ length }, i) => length === 1 + (i % 2));
+  if (!isOne || !isInTurn || bar[0]?.length !== 1 || low === undefined || high === undefined) return null;
+  if (distinct.length !== 2 + new Set(basses).size || basses.some((bass) => bass >= low)) return null;
   const fingers = PAIRS[high - low]?.split(' ');
   return fingers
     ? new Map([
-        [bass, '5'],
+        ...basses.map((bass) => [bass, '5'] as const),
         [low, fingers[0] as string],
         [high, fingers[1] as string],
       ])
     : null;
-}
-
-/** The letter of a moment with a single key and none held; NaN elsewhere. */
-export function singleLetters({ letters, moments }: Sounding): readonly number[] {
-  return letters.map((own, t) => (own.length === 1 && moments[t]?.held.length === 0 ? (own[0] as number) : NaN));
-}
-
-const isSkip = (step: number): boolean => Math.abs(step) === 2 || Math.abs(step) === 3;
-
-function octaveArpeggios(sounding: Sounding, level: number): readonly Wish[] {
-  const single = singleLetters(sounding);
-  const step = (t: number): number => (single[t] as number) - (single[t - 1] as number);
-  const found: Wish[] = [];
-  for (let t = 3; t < single.length; t += 1) {
-    const steps = [step(t - 2), step(t - 1), step(t)];
-    const direction = Math.sign(steps[0] as number);
-    const isOne = steps.every((one) => isSkip(one) && Math.sign(one) === direction);
-    if (!isOne || Math.abs((single[t] as number) - (single[t - 3] as number)) !== OCTAVE) continue;
-    if ([t - 2, t - 1, t].some((at) => sounding.moments[at]?.join === 'rest1')) continue;
-    const goesOn = [step(t - 3), step(t + 1)].some((one) => isSkip(one) && Math.sign(one) === direction);
-    if (level >= CROSSING_LEVEL && goesOn) continue;
-    const keys = [t - 3, t - 2, t - 1, t].map((at) => single[at] as number);
-    const low = octaveFingers(
-      sounding.hand,
-      keys.toSorted((a, b) => a - b),
-    );
-    const inTime = direction > 0 ? low : low.toReversed();
-    inTime.forEach((finger, i) => found.push(wishFor(sounding, t - 3 + i, [finger], WISH.octave)));
-  }
-  return found;
-}
-
-function triads(sounding: Sounding, level: number, taken: ReadonlySet<number>): readonly Wish[] {
-  const single = singleLetters(sounding);
-  const weight = WISH.triad * (level <= 2 ? 1.5 : 0.5);
-  const low = sounding.hand === 'right' ? ['1', '3', '5'] : ['5', '3', '1'];
-  return single.flatMap((letter, t) => {
-    const direction = Math.sign((single[t + 1] as number) - letter);
-    const isTriad =
-      single[t + 1] === letter + 2 * direction && single[t + 2] === letter + 4 * direction && direction !== 0;
-    if (!isTriad || [t, t + 1, t + 2].some((at) => taken.has(at))) return [];
-    return (direction > 0 ? low : low.toReversed()).map((finger, i) => wishFor(sounding, t + i, [finger], weight));
-  });
-}
-
-/** Two keys in turn: so many notes at least. */
-const IN_TURN = 4;
-
-function rocking(sounding: Sounding): readonly Wish[] {
-  const single = singleLetters(sounding);
-  const found: Wish[] = [];
-  for (let t = 0; t + 1 < single.length;) {
-    const [first, second] = [single[t] as number, single[t + 1] as number];
-    const width = Math.abs(second - first);
-    let end = t + 2;
-    while (single[end] === single[end - 2] && end < single.length) end += 1;
-    const least = width === OCTAVE && sounding.hand === 'left' ? 2 : IN_TURN;
-    if ([FIFTH, SIXTH, OCTAVE].includes(width) && end - t >= least) {
-      for (let at = t; at < end; at += 1) {
-        const isLow = single[at] === Math.min(first, second);
-        found.push(wishFor(sounding, at, [isLow === (sounding.hand === 'right') ? '1' : '5'], WISH.rocking));
-      }
-      t = end - 1;
-    } else t += 1;
-  }
-  return found;
-}
-
-/** Wishes by their moments: one list a moment. */
-export function groupWishes(wishes: readonly Wish[], moments: number): readonly (readonly Wish[])[] {
-  const at = Array.from({ length: moments }, (): Wish[] => []);
-  for (const wish of wishes) at[wish.t]?.push(wish);
-  return at;
 }

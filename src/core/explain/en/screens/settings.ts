@@ -144,7 +144,7 @@ export const settings = (t: Terms) => ({
   fifthThenSixth: 'Root with fifth, then root with sixth, left hand',
   openTheHand: 'Open the hand: 5-2, then 5-1',
   handIsOpenFromStart: 'the hand is ready for the sixth from the start',
-  moveTheThumb: 'Move the thumb: 5-1, then 5-1',
+  moveTheThumb: `Move ${t.finger(1)}: 5-1, then 5-1`,
   thumbGoesToSixth: 'small hands, or pupils who know the fifth as 5-1',
   keepingThumbAndFinger5: `Keeping ${t.finger(1)} and ${t.finger(5)} off black keys`,
   lessFirmly: 'Less firmly',
