@@ -66,8 +66,8 @@ function layGround(passage: Passage, player: Player): Ground {
 }
 
 /** What postures and steps cost comes again and again: in other keys, after an edit, in bars that are alike. */
-const enterings = lastingMemo<Float64Array>(3000);
-const steps = lastingMemo<Step>(6000);
+const enterings = lastingMemo<Float64Array>(6000);
+const steps = lastingMemo<Step>(16000);
 
 /** The way through a hand: one entry a moment in each list. */
 export interface Through extends Around {
