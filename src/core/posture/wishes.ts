@@ -70,7 +70,6 @@ const FINGER_5 = 0b10000;
 const FIFTH = 4;
 const SIXTH = 5;
 const OCTAVE = 7;
-const TENTH = 9;
 
 function above(letters: readonly number[]): string {
   return letters
@@ -186,7 +185,7 @@ function fingersByLetter(
   if (hand === 'left' && fifthSixth === 'move' && above(distinct) === `${FIFTH},${SIXTH}`) return by('5 1 1');
   if (chord) return by(chord);
   if (hand === 'right') return null;
-  if ([`${FIFTH},${OCTAVE}`, `${FIFTH},${TENTH}`].includes(above(distinct))) return by('5 2 1');
+  if (above(distinct) === `${FIFTH},${OCTAVE}`) return by('5 2 1');
   return overBass(bar, distinct);
 }
 

@@ -136,7 +136,7 @@ export const settings = (t: Terms) => ({
   handOpensByStepC: `the hand opens by a step: ${chordOf(t, 'C', 'F', 'A')} and ${chordOf(t, 'B', 'F', 'G')} beside ${chordOf(t, 'C', 'E', 'G')}`,
   fromLevel3On: 'From level 3 on',
   handOfLevel2Stays: 'a hand of level 2 stays closed, chords too',
-  fewNotesFromTonic: 'A few notes from the tonic, or a held tonic',
+  fewNotesFromTonic: 'A few notes from the tonic up, or a held tonic',
   onTheTonic: 'Outer finger on the tonic',
   fifthFingerOnTonic: `as in the five-finger position: left hand ${t.finger(5)}, right hand ${t.finger(1)} on the tonic`,
   nearestFingers: 'Nearest fingers',
