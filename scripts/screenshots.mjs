@@ -11,7 +11,7 @@ const ENGRAVED = '[data-role=paper] figure[aria-busy=false]';
 
 /** Each view: where it is, what must be there before the picture is taken, what is pressed first, one after the other, and of which part alone the picture is. */
 const VIEWS = [
-  { name: 'shelf', path: '/', waitsFor: '[data-piece=fog-over-the-sluice] figure[aria-busy=false]' },
+  { name: 'shelf', path: '/', waitsFor: '[data-piece=mill-wheel] figure[aria-busy=false]' },
   {
     name: 'bench',
     path: '/bench?piece=lantern-walk&key=E-major&at=1:3',
